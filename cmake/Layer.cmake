@@ -1,0 +1,27 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+# One folder under src/ is one target. Its headers are reached through a folder of links of its own,
+# so a file can include a layer's headers only when its target links that layer.
+
+function(mivanta_headers target layer)
+    file(MAKE_DIRECTORY ${CMAKE_BINARY_DIR}/layers/${layer})
+    file(CREATE_LINK ${CMAKE_SOURCE_DIR}/src/${layer} ${CMAKE_BINARY_DIR}/layers/${layer}/${layer} SYMBOLIC)
+    target_include_directories(${target} PUBLIC ${CMAKE_BINARY_DIR}/layers/${layer})
+endfunction()
+
+# mivanta_layer(NAME [PUBLIC libs...] [PRIVATE libs...]): a static library of every source in src/NAME.
+function(mivanta_layer layer)
+    cmake_parse_arguments(ARG "" "" "PUBLIC;PRIVATE" ${ARGN})
+    file(GLOB_RECURSE sources CONFIGURE_DEPENDS ${CMAKE_SOURCE_DIR}/src/${layer}/*.cpp
+         ${CMAKE_SOURCE_DIR}/src/${layer}/*.h)
+    list(FILTER sources EXCLUDE REGEX "/main\\.cpp$")
+    add_library(mivanta_${layer} STATIC ${sources})
+    set_target_properties(mivanta_${layer} PROPERTIES AUTOMOC ON)
+    mivanta_headers(mivanta_${layer} ${layer})
+    target_link_libraries(mivanta_${layer} PUBLIC ${ARG_PUBLIC} PRIVATE ${ARG_PRIVATE})
+endfunction()
+
+# mivanta_program(LAYER EXECUTABLE): src/LAYER/main.cpp on top of the layer's library.
+function(mivanta_program layer executable)
+    add_executable(${executable} ${CMAKE_SOURCE_DIR}/src/${layer}/main.cpp)
+    target_link_libraries(${executable} PRIVATE mivanta_${layer})
+endfunction()

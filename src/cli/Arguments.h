@@ -1,0 +1,24 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/base/Result.h"
+#include <QStringList>
+
+namespace mivanta {
+
+/// The command line, read and checked.
+struct Arguments {
+    QString library; ///< folder
+    QString command; ///< import, find, show, slides, render, service
+    QStringList words; ///< what the command works on
+    QString serviceFile; ///< --service
+    QString output;      ///< --output
+    QString to;          ///< --to
+    bool json = false;
+    bool help = false;
+};
+
+/// Fails with a message for the person who typed it (exit 2).
+[[nodiscard]] Result<Arguments> readArguments(const QStringList& arguments);
+[[nodiscard]] QString usageText();
+
+} // namespace mivanta

@@ -1,0 +1,270 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "cli/Commands.h"
+#include "cli/SlidesReport.h"
+#include "core/base/Fold.h"
+#include "core/order/OrderText.h"
+#include "core/run/RunState.h"
+#include "core/song/SingingOrder.h"
+#include "formats/SongJson.h"
+#include "formats/TextDecoding.h"
+#include "render/FontMeasure.h"
+#include "render/SceneRenderer.h"
+#include "store/Library.h"
+#include "store/ServiceStore.h"
+#include "store/Settings.h"
+#include <QDir>
+#include <QFile>
+#include <QJsonArray>
+#include <QJsonDocument>
+#include <QRegularExpression>
+
+namespace mivanta {
+
+using namespace Qt::StringLiterals;
+
+namespace {
+
+/// Runs the command with its streams at hand; every member returns the exit code or a failure.
+class CommandRun {
+public:
+    CommandRun(const Arguments& arguments, QTextStream& out) : m_arguments(arguments), m_out(out) {}
+
+    Result<int> run() {
+        const QString& command = m_arguments.command;
+        // A service file stands on its own: no library is needed for it.
+        if (m_arguments.serviceFile.isEmpty()) {
+            auto library = Library::open(m_arguments.library);
+            if (!library)
+                return tl::unexpected(library.error());
+            m_library = std::move(*library);
+        }
+        if (command == u"import")
+            return import();
+        if (command == u"find")
+            return find();
+        if (command == u"show")
+            return show();
+        if (command == u"service")
+            return newService();
+        return command == u"slides" ? slides() : render();
+    }
+
+private:
+    void print(const QJsonDocument& json) { m_out << json.toJson(); }
+
+    Result<int> import() {
+        const auto entries = m_library->import(m_arguments.words);
+        static const char* const names[]{"added", "changed", "unchanged", "refused"};
+        int counts[4]{};
+        QJsonArray list;
+        for (const ImportEntry& entry : entries) {
+            ++counts[int(entry.outcome)];
+            const QString outcome = QString::fromLatin1(names[int(entry.outcome)]);
+            QJsonObject json{{u"file"_s, entry.file}, {u"outcome"_s, outcome}};
+            if (!entry.title.isEmpty())
+                json.insert(u"title"_s, entry.title);
+            if (!entry.song.isNull())
+                json.insert(u"id"_s, entry.song.text());
+            if (entry.line > 0)
+                json.insert(u"line"_s, entry.line);
+            if (!entry.reason.isEmpty())
+                json.insert(u"reason"_s, entry.reason);
+            list.append(json);
+            if (!m_arguments.json && (entry.outcome != ImportOutcome::Unchanged || !entry.reason.isEmpty()))
+                m_out << outcome << u": "_s << entry.file << (entry.title.isEmpty() ? QString() : u" · "_s + entry.title)
+                      << (entry.reason.isEmpty() ? QString() : u" · "_s + entry.reason) << u'\n';
+        }
+        if (m_arguments.json)
+            print(QJsonDocument(QJsonObject{{u"added"_s, counts[0]}, {u"changed"_s, counts[1]},
+                                            {u"unchanged"_s, counts[2]}, {u"refused"_s, counts[3]},
+                                            {u"entries"_s, list}}));
+        else
+            m_out << u"%1 added, %2 changed, %3 unchanged, %4 refused\n"_s.arg(counts[0]).arg(counts[1]).arg(counts[2]).arg(counts[3]);
+        return counts[3] > 0 ? 1 : 0;
+    }
+
+    Result<int> find() {
+        const auto hits = m_library->find(m_arguments.words.join(u' '));
+        if (!hits)
+            return tl::unexpected(hits.error());
+        QJsonArray list;
+        for (const SongHit& hit : *hits) {
+            if (m_arguments.json)
+                list.append(QJsonObject{{u"kind"_s, u"song"_s}, {u"id"_s, hit.song.id.text()},
+                                        {u"title"_s, hit.song.title}, {u"number"_s, hit.song.number},
+                                        {u"firstLine"_s, hit.song.firstLine}, {u"matchingLine"_s, hit.matchingLine}});
+            else
+                m_out << hit.song.title << (hit.matchingLine.isEmpty() ? QString() : u" · "_s + hit.matchingLine) << u'\n';
+        }
+        if (m_arguments.json)
+            print(QJsonDocument(list));
+        else if (hits->empty())
+            m_out << u"nothing found\n"_s;
+        return hits->empty() ? 1 : 0;
+    }
+
+    /// By id, by whole title, or the only one found.
+    Result<Song> song(const QString& wanted) {
+        if (const SongId id = SongId::fromText(wanted); !id.isNull())
+            return m_library->song(id);
+        const auto hits = m_library->find(wanted, 10);
+        if (!hits)
+            return tl::unexpected(hits.error());
+        const QString key = foldedForSearch(wanted).trimmed();
+        std::vector<SongSummary> exact;
+        for (const SongHit& hit : *hits)
+            if (foldedForSearch(hit.song.title).trimmed() == key)
+                exact.push_back(hit.song);
+        if (exact.size() == 1)
+            return m_library->song(exact.front().id);
+        if (exact.empty() && hits->size() == 1)
+            return m_library->song(hits->front().song.id);
+        if (hits->empty())
+            return failure(u"no song \"%1\" was found"_s.arg(wanted), {}, u"Try mivanta-cli find."_s);
+        QStringList choices;
+        for (const SongHit& hit : *hits)
+            choices << u"%1 (%2)"_s.arg(hit.song.title, hit.song.id.text());
+        return failure(u"\"%1\" could be %2"_s.arg(wanted, choices.join(u", "_s)), {}, u"Give the id."_s);
+    }
+
+    Result<int> show() {
+        const auto found = song(m_arguments.words.first());
+        if (!found)
+            return tl::unexpected(found.error());
+        if (m_arguments.json) {
+            QJsonObject json = songToJson(*found);
+            QJsonArray parts = json[u"parts"_s].toArray();
+            for (qsizetype i = 0; i < parts.size(); ++i) {
+                QJsonObject part = parts[i].toObject();
+                part.insert(u"label"_s, found->parts[size_t(i)].label());
+                part.insert(u"shortLabel"_s, found->parts[size_t(i)].shortLabel());
+                parts[i] = part;
+            }
+            json[u"parts"_s] = parts;
+            json.insert(u"order"_s, singingOrderText(*found));
+            print(QJsonDocument(json));
+            return 0;
+        }
+        m_out << found->title << u'\n';
+        if (const QStringList names = found->authorNames(); !names.isEmpty())
+            m_out << names.join(u", "_s) << u'\n';
+        if (!found->singingOrder.empty())
+            m_out << u"Order: "_s << singingOrderText(*found) << u'\n';
+        for (const Part& part : found->parts) {
+            m_out << u"\n# "_s << part.label() << (part.bandOnly ? u" (band only)"_s : QString()) << u'\n';
+            for (const Line& line : part.lines)
+                m_out << (line.breakBefore ? u"---\n"_s : QString()) << line.words << u'\n';
+        }
+        return 0;
+    }
+
+    Result<int> newService() {
+        QFile file(m_arguments.words[1]);
+        if (!file.open(QIODevice::ReadOnly))
+            return failure(u"the order cannot be read: "_s + file.errorString(), file.fileName());
+        const auto text = readText(file, file.fileName(), kLargestSongFile);
+        if (!text)
+            return tl::unexpected(text.error());
+        const std::vector<Theme> themes = shippedThemes();
+        auto service = readOrderText(text->text, file.fileName(), themes,
+                                     [this](const QString& title) { return song(title); });
+        if (!service)
+            return tl::unexpected(service.error());
+        const auto saved = saveService(*service, m_arguments.to, std::nullopt);
+        if (!saved)
+            return tl::unexpected(saved.error());
+        m_out << u"%1: %2 items\n"_s.arg(m_arguments.to).arg(service->items.size());
+        return 0;
+    }
+
+    struct Work {
+        QString title;
+        ItemSlides slides;
+    };
+
+    /// The song, or every item of the service, split for the outputs that were asked for.
+    Result<std::vector<Work>> work() {
+        auto outputs = loadOutputs(m_arguments.library);
+        if (!outputs)
+            return tl::unexpected(outputs.error());
+        QStringList names;
+        for (const Output& output : *outputs)
+            names << output.name;
+        if (!m_arguments.output.isEmpty() && !names.contains(m_arguments.output))
+            return failure(u"there is no output \"%1\""_s.arg(m_arguments.output), {},
+                           u"There are: %1."_s.arg(names.join(u", "_s)));
+        const std::vector<Theme> themes = shippedThemes();
+        std::vector<Work> result;
+        if (m_arguments.serviceFile.isEmpty()) {
+            const auto found = song(m_arguments.words.first());
+            if (!found)
+                return tl::unexpected(found.error());
+            result.push_back({found->title, slidesFor(contentOf(*found), *outputs, themes.front(), themes, m_measures)});
+            return result;
+        }
+        const auto opened = openService(m_arguments.serviceFile);
+        if (!opened)
+            return tl::unexpected(opened.error());
+        for (const Item& item : opened->service.items)
+            if (const Song* ofItem = item.song())
+                result.push_back({ofItem->title, slidesFor(contentOf(*ofItem), *outputs, opened->service.theme,
+                                                           themes, m_measures)});
+        return result;
+    }
+
+    Result<int> slides() {
+        const auto items = work();
+        if (!items)
+            return tl::unexpected(items.error());
+        QJsonArray list;
+        for (const Work& item : *items) {
+            if (m_arguments.json)
+                list.append(slidesToJson(item.title, item.slides, m_arguments.output));
+            else
+                m_out << slidesToText(item.title, item.slides, m_arguments.output);
+        }
+        if (m_arguments.json)
+            print(m_arguments.serviceFile.isEmpty() ? QJsonDocument(list.first().toObject())
+                                                    : QJsonDocument(QJsonObject{{u"items"_s, list}}));
+        return 0;
+    }
+
+    Result<int> render() {
+        const auto items = work();
+        if (!items)
+            return tl::unexpected(items.error());
+        if (!QDir().mkpath(m_arguments.to))
+            return failure(u"the folder could not be made"_s, m_arguments.to, u"Choose another place."_s);
+        int number = 0;
+        for (const Work& item : *items)
+            for (const OutputSlides& output : item.slides.outputs) {
+                if (output.output.name != m_arguments.output)
+                    continue;
+                for (int s = 0; s < int(output.slides.size()); ++s) {
+                    const QString path = u"%1/%2-%3.png"_s.arg(m_arguments.to, output.output.name)
+                                             .arg(++number, 3, 10, QLatin1Char('0'));
+                    if (!renderScene(sceneOf(item.slides, output, s)).save(path))
+                        return failure(u"the picture could not be written"_s, path, u"Check the free space."_s);
+                }
+            }
+        m_out << u"%1 pictures in %2\n"_s.arg(number).arg(m_arguments.to);
+        return 0;
+    }
+
+    const Arguments& m_arguments;
+    QTextStream& m_out;
+    std::unique_ptr<Library> m_library;
+    FontMeasures m_measures;
+};
+
+} // namespace
+
+int runCommand(const Arguments& arguments, QTextStream& out, QTextStream& err) {
+    const auto code = CommandRun(arguments, out).run();
+    if (code)
+        return *code;
+    err << u"mivanta-cli: "_s << code.error().text() << u'\n';
+    return 1;
+}
+
+} // namespace mivanta

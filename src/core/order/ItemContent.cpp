@@ -1,0 +1,36 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/order/ItemContent.h"
+
+namespace mivanta {
+
+namespace {
+
+CreditFields creditOf(const Song& song) {
+    QStringList books;
+    for (const BookNumber& book : song.bookNumbers)
+        books << book.book + u' ' + book.number;
+    return {song.title, song.authorNames().join(QStringLiteral(", ")), song.copyright, song.licenceNumber,
+            books.join(QStringLiteral(", "))};
+}
+
+} // namespace
+
+ItemContent contentOf(const Song& song) {
+    ItemContent content;
+    QHash<PartId, int> indexOf;
+    for (const Part& part : song.parts) {
+        indexOf.insert(part.id, int(content.parts.size()));
+        content.parts.push_back({part.label(), part.shortLabel(), part.bandOnly, part.comment, part.lines});
+    }
+    for (const SungPart& sung : song.sungParts()) {
+        const auto at = indexOf.constFind(sung.part);
+        if (at == indexOf.constEnd())
+            continue;
+        for (int pass = 1; pass <= sung.times; ++pass)
+            content.entries.push_back({*at, pass, sung.times});
+    }
+    content.credit = creditOf(song);
+    return content;
+}
+
+} // namespace mivanta

@@ -1,0 +1,54 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/run/Findings.h"
+#include <algorithm>
+
+namespace mivanta {
+
+namespace {
+
+void addFitFindings(std::vector<Finding>& findings, const Item& item, const ItemSlides& slides) {
+    for (const OutputSlides& output : slides.outputs) {
+        const QString where = output.output.label();
+        if (output.reason.cause == FitCause::TooNarrow)
+            findings.push_back({Severity::Blocks, item.id,
+                                QStringLiteral("%1: words run out of the picture").arg(where),
+                                output.reasonText + QStringLiteral(". Use a theme with a larger words box.")});
+        else if (output.reason.cause == FitCause::MoreSlides)
+            findings.push_back({Severity::Doubt, item.id,
+                                QStringLiteral("%1: more slides than usual").arg(where),
+                                output.reasonText + QStringLiteral(". Shorter lines would keep it together.")});
+    }
+}
+
+void addSongFindings(std::vector<Finding>& findings, const Item& item, const Song& song) {
+    const bool silent = std::none_of(song.parts.begin(), song.parts.end(),
+                                     [](const Part& p) { return p.hasWords() && !p.bandOnly; });
+    if (silent)
+        findings.push_back({Severity::Doubt, item.id, QStringLiteral("No words to show"),
+                            QStringLiteral("The hall screen will show the backdrop only.")});
+    if (song.authors.empty() && song.copyright.isEmpty())
+        findings.push_back({Severity::Note, item.id, QStringLiteral("No author or copyright"),
+                            QStringLiteral("The credit line will name only the title.")});
+    if (song.licenceNumber.isEmpty())
+        findings.push_back({Severity::Note, item.id, QStringLiteral("No licence number"),
+                            QStringLiteral("Add it if the song is sung under a licence.")});
+}
+
+} // namespace
+
+std::vector<Finding> findingsOf(const Service& service, const RunPlan& plan) {
+    std::vector<Finding> findings;
+    for (int i = 0; i < plan.itemCount(); ++i) {
+        const Item* item = service.item(plan.itemId(i));
+        if (!item)
+            continue;
+        addFitFindings(findings, *item, plan.slides(i));
+        if (const Song* song = item->song())
+            addSongFindings(findings, *item, *song);
+    }
+    std::stable_sort(findings.begin(), findings.end(),
+                     [](const Finding& a, const Finding& b) { return a.severity < b.severity; });
+    return findings;
+}
+
+} // namespace mivanta

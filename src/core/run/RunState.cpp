@@ -1,0 +1,201 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/run/RunState.h"
+#include <algorithm>
+
+namespace mivanta {
+
+int RunPlan::indexOf(const ItemId& id) const {
+    for (int i = 0; i < itemCount(); ++i)
+        if (itemId(i) == id)
+            return i;
+    return -1;
+}
+
+Cue RunPlan::cue(int item, int step) const {
+    return {itemId(item), slides(item).steps[size_t(step)].position};
+}
+
+std::optional<Cue> following(const Cue& cue, const RunPlan& plan) {
+    const int item = plan.indexOf(cue.item);
+    if (item < 0)
+        return std::nullopt;
+    const int step = plan.slides(item).stepAt(cue.position) + 1;
+    if (step < int(plan.slides(item).steps.size()))
+        return plan.cue(item, step);
+    return item + 1 < plan.itemCount() ? std::optional(plan.cue(item + 1, 0)) : std::nullopt;
+}
+
+std::optional<Cue> preceding(const Cue& cue, const RunPlan& plan) {
+    const int item = plan.indexOf(cue.item);
+    if (item < 0)
+        return std::nullopt;
+    const int step = plan.slides(item).stepAt(cue.position) - 1;
+    if (step >= 0)
+        return plan.cue(item, step);
+    return item > 0 ? std::optional(plan.cue(item - 1, int(plan.slides(item - 1).steps.size()) - 1))
+                    : std::nullopt;
+}
+
+namespace {
+
+/// What stands where the item on screen stood before it was taken out.
+std::optional<Cue> atHint(const RunState& state, const RunPlan& plan) {
+    return state.itemHint < plan.itemCount() ? std::optional(plan.cue(std::max(0, state.itemHint), 0))
+                                             : std::nullopt;
+}
+
+std::optional<Cue> afterOnScreen(const RunState& state, const RunPlan& plan) {
+    if (!state.onScreen)
+        return plan.itemCount() > 0 ? std::optional(plan.cue(0, 0)) : std::nullopt;
+    return plan.indexOf(state.onScreen->item) < 0 ? atHint(state, plan) : following(*state.onScreen, plan);
+}
+
+RunState shown(RunState state, const Cue& cue, const RunPlan& plan) {
+    state.onScreen = cue;
+    state.itemHint = plan.indexOf(cue.item);
+    state.next = following(cue, plan);
+    return state;
+}
+
+} // namespace
+
+RunState startedRun(const RunPlan& plan) {
+    RunState state;
+    state.next = afterOnScreen(state, plan);
+    return state;
+}
+
+RunState taken(const RunState& state, const RunPlan& plan) {
+    return state.next && plan.indexOf(state.next->item) >= 0 ? shown(state, *state.next, plan) : state;
+}
+
+RunState takenBack(const RunState& state, const RunPlan& plan) {
+    if (!state.onScreen)
+        return state;
+    std::optional<Cue> cue;
+    if (plan.indexOf(state.onScreen->item) >= 0) {
+        cue = preceding(*state.onScreen, plan);
+    } else if (const int item = std::min(state.itemHint, plan.itemCount()) - 1; item >= 0) {
+        cue = plan.cue(item, int(plan.slides(item).steps.size()) - 1);
+    }
+    return cue ? shown(state, *cue, plan) : state;
+}
+
+RunState lookedAhead(const RunState& state, const RunPlan& plan, int steps) {
+    RunState result = state;
+    for (; steps > 0 && result.next; --steps) {
+        const auto cue = following(*result.next, plan);
+        if (!cue)
+            break;
+        result.next = cue;
+    }
+    for (; steps < 0; ++steps) {
+        std::optional<Cue> cue;
+        if (result.next)
+            cue = preceding(*result.next, plan);
+        else if (const int last = plan.itemCount() - 1; last >= 0)
+            cue = plan.cue(last, int(plan.slides(last).steps.size()) - 1);
+        if (!cue)
+            break;
+        result.next = cue;
+    }
+    return result;
+}
+
+RunState lookedAtItem(const RunState& state, const RunPlan& plan, int item) {
+    return item >= 0 && item < plan.itemCount() ? lookedAt(state, plan.cue(item, 0)) : state;
+}
+
+RunState lookedAt(const RunState& state, const Cue& cue) {
+    RunState result = state;
+    result.next = cue;
+    return result;
+}
+
+RunState lookedBack(const RunState& state, const RunPlan& plan) {
+    RunState result = state;
+    result.next = afterOnScreen(state, plan);
+    return result;
+}
+
+RunState reconciled(const RunState& state, const RunPlan& plan) {
+    RunState result = state;
+    if (result.onScreen)
+        if (const int at = plan.indexOf(result.onScreen->item); at >= 0)
+            result.itemHint = at;
+    if (!result.next || plan.indexOf(result.next->item) < 0)
+        result.next = afterOnScreen(result, plan);
+    return result;
+}
+
+Scene blackScene(const Output& output) {
+    Scene scene;
+    scene.output = output.name;
+    scene.size = output.size;
+    scene.look.backdrop = {BackdropKind::Plain, Colour{}, {}, 0};
+    scene.look.transition = {TransitionKind::Cut, 0};
+    scene.curtain = Curtain::Black;
+    return scene;
+}
+
+namespace {
+
+/// The chords over one row of a line, moved to the row's own characters.
+std::vector<ChordMark> chordsOver(const FitRow& row, const Line& line) {
+    std::vector<ChordMark> chords;
+    if (line.words.trimmed().isEmpty())
+        return chords; // the row's words are the chords themselves
+    int indent = row.from;
+    while (indent < row.to && line.words[indent].isSpace())
+        ++indent;
+    const bool lastRow = row.to >= line.words.size();
+    for (const ChordMark& chord : line.chords)
+        if (chord.position >= row.from && (chord.position < row.to || lastRow))
+            chords.push_back({std::clamp(chord.position - indent, 0, int(row.text.size())), chord.name});
+    return chords;
+}
+
+} // namespace
+
+Scene sceneOf(const ItemSlides& slides, const OutputSlides& output, std::optional<int> slide) {
+    Scene scene;
+    scene.output = output.output.name;
+    scene.size = output.output.size;
+    scene.look = output.look;
+    scene.fontSize = output.fontSize;
+    if (!slide)
+        return scene;
+    const Slide& shown = output.slides[size_t(*slide)];
+    const ContentEntry& entry = slides.content.entries[size_t(shown.start.entry)];
+    const ContentPart& part = slides.content.parts[size_t(entry.part)];
+    for (const FitRow& row : shown.rows) {
+        SceneRow sceneRow{row.text, {}};
+        if (output.output.showsChords)
+            sceneRow.chords = chordsOver(row, part.lines[size_t(row.line)]);
+        scene.roomForChords = scene.roomForChords || !sceneRow.chords.empty();
+        scene.rows.push_back(std::move(sceneRow));
+    }
+    scene.credit = shown.credit;
+    return scene;
+}
+
+std::vector<Scene> scenesAt(const ItemSlides& slides, const Position& position, Curtain curtain) {
+    std::vector<Scene> scenes;
+    for (const OutputSlides& output : slides.outputs) {
+        scenes.push_back(sceneOf(slides, output, output.slideAt(position)));
+        scenes.back().curtain = curtain;
+    }
+    return scenes;
+}
+
+std::vector<Scene> scenesFor(const RunState& state, const RunPlan& plan, const std::vector<Output>& outputs) {
+    const int item = state.onScreen ? plan.indexOf(state.onScreen->item) : -1;
+    if (item >= 0)
+        return scenesAt(plan.slides(item), state.onScreen->position, state.curtain);
+    std::vector<Scene> scenes;
+    for (const Output& output : outputs)
+        scenes.push_back(blackScene(output));
+    return scenes;
+}
+
+} // namespace mivanta

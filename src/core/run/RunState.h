@@ -1,0 +1,70 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/run/Scene.h"
+#include "core/run/Slides.h"
+
+namespace mivanta {
+
+/// One place in the service: what a press of the key would show.
+struct Cue {
+    ItemId item;
+    Position position;
+    friend bool operator==(const Cue&, const Cue&) = default;
+};
+
+/// The items that can be run, top to bottom, with their slides. Headings are not among them.
+class RunPlan {
+public:
+    virtual ~RunPlan() = default;
+    [[nodiscard]] virtual int itemCount() const = 0;
+    [[nodiscard]] virtual ItemId itemId(int index) const = 0;
+    /// May compute the slides now; the reference stays good until the plan changes.
+    [[nodiscard]] virtual const ItemSlides& slides(int index) const = 0;
+
+    /// Index of the item, or -1.
+    [[nodiscard]] int indexOf(const ItemId& id) const;
+    [[nodiscard]] Cue cue(int item, int step) const;
+};
+
+/// Where the service stands. Changed only by the functions below, which are pure.
+struct RunState {
+    std::optional<Cue> onScreen;
+    std::optional<Cue> next; ///< nothing at the end of the service
+    Curtain curtain = Curtain::Open;
+    int itemHint = 0; ///< where the item on screen stood, for when it is taken out of the order
+    friend bool operator==(const RunState&, const RunState&) = default;
+};
+
+/// Nothing on screen, the first step next.
+[[nodiscard]] RunState startedRun(const RunPlan& plan);
+
+/// What is next goes on screen, and what follows it is next. Unchanged when nothing is next.
+[[nodiscard]] RunState taken(const RunState& state, const RunPlan& plan);
+/// The step before the one on screen goes on screen. Unchanged at the very first.
+[[nodiscard]] RunState takenBack(const RunState& state, const RunPlan& plan);
+
+/// Moves the next mark by steps (negative: towards the start); what is on screen stays.
+[[nodiscard]] RunState lookedAhead(const RunState& state, const RunPlan& plan, int steps);
+/// Moves the next mark to the first step of an item (index in the plan). Unchanged when there is none.
+[[nodiscard]] RunState lookedAtItem(const RunState& state, const RunPlan& plan, int item);
+[[nodiscard]] RunState lookedAt(const RunState& state, const Cue& cue);
+/// The next mark back to what follows what is on screen.
+[[nodiscard]] RunState lookedBack(const RunState& state, const RunPlan& plan);
+
+/// After the service changed: marks that point to items that are gone move to what stands there now.
+/// What is on screen stays on screen until a take.
+[[nodiscard]] RunState reconciled(const RunState& state, const RunPlan& plan);
+
+[[nodiscard]] std::optional<Cue> following(const Cue& cue, const RunPlan& plan);
+[[nodiscard]] std::optional<Cue> preceding(const Cue& cue, const RunPlan& plan);
+
+/// The picture of every output at a position of an item.
+[[nodiscard]] std::vector<Scene> scenesAt(const ItemSlides& slides, const Position& position, Curtain curtain);
+/// The picture of one output's slide; nothing = its backdrop without words.
+[[nodiscard]] Scene sceneOf(const ItemSlides& slides, const OutputSlides& output, std::optional<int> slide);
+/// The pictures of what is on screen: black before the first take. Outputs are those of the plan's slides.
+[[nodiscard]] std::vector<Scene> scenesFor(const RunState& state, const RunPlan& plan,
+                                           const std::vector<Output>& outputs);
+[[nodiscard]] Scene blackScene(const Output& output);
+
+} // namespace mivanta

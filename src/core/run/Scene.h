@@ -1,0 +1,36 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/song/Song.h"
+#include "core/theme/Theme.h"
+#include <QSize>
+#include <vector>
+
+namespace mivanta {
+
+/// What covers the outputs.
+enum class Curtain {
+    Open,     ///< everything is seen
+    WordsOff, ///< the backdrop only
+    Black,    ///< nothing
+};
+
+struct SceneRow {
+    QString text;
+    std::vector<ChordMark> chords; ///< positions in `text`
+    friend bool operator==(const SceneRow&, const SceneRow&) = default;
+};
+
+/// A complete, self-contained description of one output's picture. Equal scenes are equal pictures.
+struct Scene {
+    QString output;
+    QSize size; ///< px
+    Look look;
+    int fontSize = 0; ///< px on this picture
+    std::vector<SceneRow> rows;
+    bool roomForChords = false; ///< rows are set apart so that chords stand above them
+    QString credit;
+    Curtain curtain = Curtain::Open;
+    friend bool operator==(const Scene&, const Scene&) = default;
+};
+
+} // namespace mivanta

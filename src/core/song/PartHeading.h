@@ -1,0 +1,18 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/song/Song.h"
+#include <optional>
+
+namespace mivanta {
+
+/// The kind, number and name that a heading such as "Verse 2", "pre chorus" or "BRIDGE" stands for.
+struct PartHeading {
+    PartKind kind = PartKind::Verse;
+    int number = 0;
+    bool bandOnly = false; ///< the heading says so, or the kind usually is (Intro, Interlude)
+};
+
+/// Reads the words of a heading, without brackets, '#' or ':'. Nothing when it is no known part name.
+[[nodiscard]] std::optional<PartHeading> readPartHeading(const QString& words);
+
+} // namespace mivanta

@@ -1,0 +1,85 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/run/Output.h"
+#include "core/song/Song.h"
+#include "core/theme/Theme.h"
+#include <QLatin1String>
+#include <array>
+#include <utility>
+
+namespace mivanta {
+
+/// The words that stand for enumerators in files. They never change once released.
+template <typename Enum>
+struct JsonNames;
+
+template <>
+struct JsonNames<PartKind> {
+    static constexpr std::array names{
+        std::pair{PartKind::Verse, "verse"},   std::pair{PartKind::PreChorus, "pre-chorus"},
+        std::pair{PartKind::Chorus, "chorus"}, std::pair{PartKind::Bridge, "bridge"},
+        std::pair{PartKind::Intro, "intro"},   std::pair{PartKind::Interlude, "interlude"},
+        std::pair{PartKind::Tag, "tag"},       std::pair{PartKind::Ending, "ending"},
+        std::pair{PartKind::Other, "other"}};
+};
+template <>
+struct JsonNames<AuthorRole> {
+    static constexpr std::array names{
+        std::pair{AuthorRole::Words, "words"}, std::pair{AuthorRole::Music, "music"},
+        std::pair{AuthorRole::Translation, "translation"}, std::pair{AuthorRole::Arrangement, "arrangement"}};
+};
+template <>
+struct JsonNames<BackdropKind> {
+    static constexpr std::array names{std::pair{BackdropKind::None, "none"}, std::pair{BackdropKind::Plain, "plain"},
+                                      std::pair{BackdropKind::Gradient, "gradient"}};
+};
+template <>
+struct JsonNames<HorizontalAlign> {
+    static constexpr std::array names{std::pair{HorizontalAlign::Left, "left"},
+                                      std::pair{HorizontalAlign::Centre, "centre"},
+                                      std::pair{HorizontalAlign::Right, "right"}};
+};
+template <>
+struct JsonNames<VerticalAlign> {
+    static constexpr std::array names{std::pair{VerticalAlign::Top, "top"}, std::pair{VerticalAlign::Middle, "middle"},
+                                      std::pair{VerticalAlign::Bottom, "bottom"}};
+};
+template <>
+struct JsonNames<CreditWhen> {
+    static constexpr std::array names{std::pair{CreditWhen::Never, "never"}, std::pair{CreditWhen::First, "first"},
+                                      std::pair{CreditWhen::Last, "last"}, std::pair{CreditWhen::Every, "every"}};
+};
+template <>
+struct JsonNames<TransitionKind> {
+    static constexpr std::array names{std::pair{TransitionKind::Cut, "cut"}, std::pair{TransitionKind::Fade, "fade"}};
+};
+template <>
+struct JsonNames<OutputKind> {
+    static constexpr std::array names{std::pair{OutputKind::Hall, "hall"}, std::pair{OutputKind::Stage, "stage"},
+                                      std::pair{OutputKind::Stream, "stream"}};
+};
+template <>
+struct JsonNames<PlaceKind> {
+    static constexpr std::array names{
+        std::pair{PlaceKind::Automatic, "automatic"}, std::pair{PlaceKind::Monitor, "monitor"},
+        std::pair{PlaceKind::Window, "window"}, std::pair{PlaceKind::Closed, "closed"}};
+};
+
+template <typename Enum>
+[[nodiscard]] QString nameOf(Enum value) {
+    for (const auto& [known, name] : JsonNames<Enum>::names)
+        if (known == value)
+            return QLatin1String(name);
+    return {};
+}
+
+/// The enumerator, or `otherwise` for a word that this version does not know.
+template <typename Enum>
+[[nodiscard]] Enum valueOf(const QString& text, Enum otherwise) {
+    for (const auto& [known, name] : JsonNames<Enum>::names)
+        if (text == QLatin1String(name))
+            return known;
+    return otherwise;
+}
+
+} // namespace mivanta

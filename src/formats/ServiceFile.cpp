@@ -1,0 +1,181 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "formats/ServiceFile.h"
+#include "formats/SongJson.h"
+#include "formats/ThemeJson.h"
+#include <QJsonArray>
+#include <QJsonDocument>
+#include <QScopeGuard>
+#include <QSet>
+#include <zip.h>
+
+namespace mivanta {
+
+using namespace Qt::StringLiterals;
+
+namespace {
+
+constexpr qint64 kLargestZip = 64 * 1024 * 1024;
+constexpr zip_uint64_t kLargestJson = 64 * 1024 * 1024;
+constexpr const char* kEntryName = "service.json";
+
+QJsonObject itemToJson(const Item& item) {
+    QJsonObject json{{u"id"_s, item.id.text()}};
+    if (const auto* heading = std::get_if<Heading>(&item.content)) {
+        json.insert(u"kind"_s, u"heading"_s);
+        json.insert(u"title"_s, heading->title);
+    } else {
+        json.insert(u"kind"_s, u"song"_s);
+        json.insert(u"song"_s, songToJson(*item.song()));
+    }
+    return json;
+}
+
+Result<Item> itemFromJson(const QJsonObject& json, const QString& where) {
+    Item item;
+    item.id = ItemId::fromText(json[u"id"_s].toString());
+    if (item.id.isNull())
+        item.id = ItemId::create();
+    const QString kind = json[u"kind"_s].toString();
+    if (kind == u"heading") {
+        item.content = Heading{json[u"title"_s].toString()};
+        return item;
+    }
+    if (kind != u"song")
+        return failure(u"an item is of a kind that this version does not know: \"%1\""_s.arg(kind), where,
+                       u"Open it with the newer Mivanta that wrote it."_s);
+    auto song = songFromJson(json[u"song"_s].toObject(), where);
+    if (!song)
+        return tl::unexpected(song.error());
+    item.content = SongItem{std::move(*song)};
+    return item;
+}
+
+tl::unexpected<Error> damaged(const QString& why, const QString& where) {
+    return failure(u"this is no service file, or it is damaged: "_s + why, where,
+                   u"Use an older copy of the file, or the library's backups."_s);
+}
+
+/// The bytes of service.json inside the ZIP.
+Result<QByteArray> jsonFromZip(const QByteArray& bytes, const QString& where) {
+    zip_error_t error;
+    zip_error_init(&error);
+    const auto finishError = qScopeGuard([&] { zip_error_fini(&error); });
+    zip_source_t* source = zip_source_buffer_create(bytes.constData(), zip_uint64_t(bytes.size()), 0, &error);
+    zip_t* archive = source ? zip_open_from_source(source, ZIP_RDONLY, &error) : nullptr;
+    if (!archive) {
+        if (source)
+            zip_source_free(source);
+        return damaged(QString::fromUtf8(zip_error_strerror(&error)), where);
+    }
+    const auto closeArchive = qScopeGuard([&] { zip_discard(archive); });
+    zip_stat_t stat;
+    if (zip_stat(archive, kEntryName, 0, &stat) != 0 || !(stat.valid & ZIP_STAT_SIZE))
+        return damaged(u"it holds no service.json"_s, where);
+    if (stat.size > kLargestJson)
+        return damaged(u"its service.json is too large"_s, where);
+    zip_file_t* file = zip_fopen(archive, kEntryName, 0);
+    if (!file)
+        return damaged(QString::fromUtf8(zip_strerror(archive)), where);
+    const auto closeFile = qScopeGuard([&] { zip_fclose(file); });
+    QByteArray json(qsizetype(stat.size), Qt::Uninitialized);
+    if (zip_fread(file, json.data(), stat.size) != zip_int64_t(stat.size))
+        return damaged(u"its service.json ends too early"_s, where);
+    return json;
+}
+
+} // namespace
+
+QJsonObject serviceToJson(const Service& service) {
+    QJsonArray items;
+    for (const Item& item : service.items)
+        items.append(itemToJson(item));
+    QJsonObject json{{u"mivanta"_s, kServiceFormat},
+                     {u"id"_s, service.id.text()},
+                     {u"title"_s, service.title},
+                     {u"theme"_s, themeToJson(service.theme)},
+                     {u"items"_s, items}};
+    if (!service.place.isEmpty())
+        json.insert(u"place"_s, service.place);
+    if (service.start.isValid())
+        json.insert(u"start"_s, service.start.toString(Qt::ISODate));
+    return json;
+}
+
+Result<Service> serviceFromJson(const QJsonObject& json, const QString& where) {
+    const int version = json[u"mivanta"_s].toInt();
+    if (version < 1)
+        return damaged(u"service.json does not say its version"_s, where);
+    if (version > kServiceFormat)
+        return failure(u"the file was written by a newer Mivanta (format %1; this one reads up to %2)"_s.arg(
+                           QString::number(version), QString::number(kServiceFormat)),
+                       where, u"Install the newer version on this computer."_s);
+    Service service;
+    service.id = ServiceId::fromText(json[u"id"_s].toString());
+    if (service.id.isNull())
+        service.id = ServiceId::create();
+    service.title = json[u"title"_s].toString();
+    service.place = json[u"place"_s].toString();
+    service.start = QDateTime::fromString(json[u"start"_s].toString(), Qt::ISODate);
+    auto theme = themeFromJson(json[u"theme"_s].toObject(), where);
+    if (!theme)
+        return tl::unexpected(theme.error());
+    service.theme = std::move(*theme);
+    QSet<ItemId> seen;
+    for (const QJsonValue& value : json[u"items"_s].toArray()) {
+        auto item = itemFromJson(value.toObject(), where);
+        if (!item)
+            return tl::unexpected(item.error());
+        if (seen.contains(item->id))
+            item->id = ItemId::create();
+        seen.insert(item->id);
+        service.items.push_back(std::move(*item));
+    }
+    return service;
+}
+
+Result<QByteArray> serviceToZip(const Service& service) {
+    const QByteArray json = QJsonDocument(serviceToJson(service)).toJson();
+    zip_error_t error;
+    zip_error_init(&error);
+    const auto finishError = qScopeGuard([&] { zip_error_fini(&error); });
+    zip_source_t* target = zip_source_buffer_create(nullptr, 0, 0, &error);
+    zip_t* archive = target ? zip_open_from_source(target, ZIP_TRUNCATE, &error) : nullptr;
+    if (!archive) {
+        if (target)
+            zip_source_free(target);
+        return failure(QString::fromUtf8(zip_error_strerror(&error)), {}, u"Save again."_s);
+    }
+    zip_source_keep(target); // the archive lets go of it when it closes
+    const auto freeTarget = qScopeGuard([&] { zip_source_free(target); });
+    zip_source_t* entry = zip_source_buffer(archive, json.constData(), zip_uint64_t(json.size()), 0);
+    if (!entry || zip_file_add(archive, kEntryName, entry, ZIP_FL_ENC_UTF_8) < 0 || zip_close(archive) != 0) {
+        const QString why = QString::fromUtf8(zip_strerror(archive));
+        zip_discard(archive);
+        return failure(why, {}, u"Save again."_s);
+    }
+    zip_stat_t stat;
+    if (zip_source_stat(target, &stat) != 0 || zip_source_open(target) != 0)
+        return failure(u"the packed service could not be read back"_s, {}, u"Save again."_s);
+    QByteArray bytes(qsizetype(stat.size), Qt::Uninitialized);
+    const bool whole = zip_source_read(target, bytes.data(), stat.size) == zip_int64_t(stat.size);
+    zip_source_close(target);
+    if (!whole)
+        return failure(u"the packed service could not be read back"_s, {}, u"Save again."_s);
+    return bytes;
+}
+
+Result<Service> readServiceFile(QIODevice& device, const QString& where) {
+    if (!device.isSequential() && device.size() > kLargestZip)
+        return damaged(u"it is too large"_s, where);
+    const QByteArray bytes = device.read(kLargestZip + 1);
+    const auto json = jsonFromZip(bytes, where);
+    if (!json)
+        return tl::unexpected(json.error());
+    QJsonParseError error;
+    const auto document = QJsonDocument::fromJson(*json, &error);
+    if (!document.isObject())
+        return damaged(error.errorString(), where);
+    return serviceFromJson(document.object(), where);
+}
+
+} // namespace mivanta

@@ -1,0 +1,258 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "formats/SongBuilder.h"
+#include "core/song/SingingOrder.h"
+#include <QRegularExpression>
+#include <algorithm>
+
+namespace mivanta {
+
+namespace {
+
+bool looksLikeChord(const QString& text) {
+    static const QRegularExpression shape(
+        QStringLiteral("^[A-G][#b]?(?:m|min|maj|M|dim|aug|sus|add|no|alt|[0-9+\\-()#b])*(?:/[A-G][#b]?)?$|^N\\.?C\\.?$"));
+    return shape.match(text).hasMatch();
+}
+
+/// Trims and collapses white space, moving the chords with their letters.
+Line tidied(const Line& line) {
+    Line result = line;
+    result.words.clear();
+    std::vector<int> moved(size_t(line.words.size()) + 1, 0);
+    for (qsizetype i = 0; i < line.words.size(); ++i) {
+        moved[size_t(i)] = int(result.words.size());
+        const QChar c = line.words[i];
+        if (!c.isSpace())
+            result.words += c;
+        else if (!result.words.isEmpty() && !result.words.endsWith(u' '))
+            result.words += u' ';
+    }
+    if (result.words.endsWith(u' '))
+        result.words.chop(1);
+    moved.back() = int(result.words.size());
+    for (ChordMark& chord : result.chords)
+        chord.position = std::min(moved[size_t(chord.position)], int(result.words.size()));
+    return result;
+}
+
+/// "Shore Hymnal 203" -> book and number; the number is the last word.
+BookNumber bookNumber(const QString& value) {
+    const qsizetype space = value.lastIndexOf(u' ');
+    return space < 0 ? BookNumber{{}, value} : BookNumber{value.left(space).trimmed(), value.mid(space + 1)};
+}
+
+void addAuthors(Song& song, AuthorRole role, const QString& value) {
+    static const QRegularExpression separators(QStringLiteral("\\s*(?:,|;|&|\\band\\b)\\s*"));
+    for (const QString& name : value.split(separators, Qt::SkipEmptyParts))
+        song.authors.push_back({role, name.trimmed()});
+}
+
+QStringList list(const QString& value) {
+    QStringList result;
+    for (const QString& piece : value.split(u',', Qt::SkipEmptyParts))
+        if (!piece.trimmed().isEmpty())
+            result << piece.trimmed();
+    return result;
+}
+
+bool sameWords(const std::vector<Line>& a, const std::vector<Line>& b) {
+    return std::equal(a.begin(), a.end(), b.begin(), b.end(), [](const Line& x, const Line& y) {
+        return x.words.compare(y.words, Qt::CaseInsensitive) == 0 && x.breakBefore == y.breakBefore;
+    });
+}
+
+bool hasWords(const std::vector<Line>& lines) {
+    return std::any_of(lines.begin(), lines.end(), [](const Line& l) { return !l.words.isEmpty(); });
+}
+
+} // namespace
+
+Line readChordLine(const QString& text, bool chordsOnly) {
+    Line line;
+    for (qsizetype i = 0; i < text.size(); ++i) {
+        const qsizetype close = text[i] == u'[' ? text.indexOf(u']', i) : -1;
+        const QString inside = close > i ? text.mid(i + 1, close - i - 1).trimmed() : QString();
+        if (close < 0 || (chordsOnly && !looksLikeChord(inside))) {
+            line.words += text[i];
+            continue;
+        }
+        if (!inside.isEmpty() && !inside.startsWith(u'*')) // "[*text]" is an annotation, not a chord
+            line.chords.push_back({int(line.words.size()), inside});
+        i = close;
+    }
+    return tidied(line);
+}
+
+bool SongBuilder::setDetail(const QString& rawName, const QString& value) {
+    QString name = rawName.toLower();
+    name.remove(u' ').remove(u'_').remove(u'-');
+    const auto is = [&](std::initializer_list<const char*> names) {
+        return std::any_of(names.begin(), names.end(), [&](const char* n) { return name == QLatin1String(n); });
+    };
+    if (is({"title", "t"}))
+        m_song.title = value;
+    else if (is({"subtitle", "st", "othertitle", "alternativetitle"}))
+        m_song.otherTitles << value;
+    else if (is({"lyricist", "words", "wordsby", "lyrics", "lyricsby", "artist", "author", "by"}))
+        addAuthors(m_song, AuthorRole::Words, value);
+    else if (is({"composer", "music", "musicby", "tune"}))
+        addAuthors(m_song, AuthorRole::Music, value);
+    else if (is({"translator", "translation", "translationby"}))
+        addAuthors(m_song, AuthorRole::Translation, value);
+    else if (is({"arranger", "arrangement", "arrangementby"}))
+        addAuthors(m_song, AuthorRole::Arrangement, value);
+    else if (is({"copyright"}))
+        m_song.copyright = value;
+    else if (is({"licence", "license", "licencenumber", "licenceno"}))
+        m_song.licenceNumber = value;
+    else if (is({"book", "hymnal", "songbook"}))
+        m_song.bookNumbers.push_back(bookNumber(value));
+    else if (is({"key"}))
+        m_song.key = value;
+    else if (is({"tempo", "bpm"}))
+        m_song.tempo = std::clamp(value.section(u' ', 0, 0).toInt(), 0, 400);
+    else if (is({"time", "timesignature"}))
+        m_song.timeSignature = value;
+    else if (is({"capo"}))
+        m_song.capo = std::clamp(value.toInt(), 0, 12);
+    else if (is({"topic", "topics"}))
+        m_song.topics << list(value);
+    else if (is({"language"}))
+        m_song.language = value;
+    else if (is({"note", "notes"}))
+        m_song.notes += (m_song.notes.isEmpty() ? QString() : QStringLiteral("\n")) + value;
+    else
+        return false;
+    return true;
+}
+
+void SongBuilder::setOrder(const QString& text, int fileLine) {
+    m_orderText = text;
+    m_orderLine = fileLine;
+}
+
+void SongBuilder::addSection(Section section) {
+    while (!section.lines.empty() && section.lines.back().words.isEmpty() && section.lines.back().chords.empty())
+        section.lines.pop_back();
+    if (!section.lines.empty())
+        section.lines.front().breakBefore = false;
+    if (!section.lines.empty() || section.heading || !section.name.isEmpty())
+        m_sections.push_back(std::move(section));
+}
+
+/// The kind of a section that has no heading: a chorus when its words come again, band only when it has
+/// chords and no words, else a verse.
+PartHeading SongBuilder::headingFor(const Section& section) const {
+    if (section.heading)
+        return *section.heading;
+    if (!section.name.isEmpty())
+        return {PartKind::Other, 0, section.bandOnly};
+    if (!hasWords(section.lines)) {
+        const bool first = &section == &m_sections.front();
+        return {first ? PartKind::Intro : PartKind::Interlude, 0, true};
+    }
+    const auto again = std::count_if(m_sections.begin(), m_sections.end(), [&](const Section& other) {
+        return !other.heading && other.name.isEmpty() && sameWords(other.lines, section.lines);
+    });
+    return {again > 1 ? PartKind::Chorus : PartKind::Verse, 0, false};
+}
+
+/// Index of the part that the section is: one that is there already, or a new one. -1 = names nothing.
+int SongBuilder::partFor(const Section& section) {
+    const PartHeading heading = headingFor(section);
+    const auto isNamed = [&](const Part& p) {
+        return p.kind == heading.kind && p.name.compare(section.name, Qt::CaseInsensitive) == 0 &&
+               (p.number == heading.number || heading.number == 0);
+    };
+    for (size_t i = 0; i < m_song.parts.size(); ++i) {
+        const Part& part = m_song.parts[i];
+        if (isNamed(part) && (section.lines.empty() || sameWords(part.lines, section.lines)))
+            return int(i);
+    }
+    if (section.lines.empty()) {
+        warn(section.fileLine, QStringLiteral("a heading without words under it, for a part that was not written "
+                                              "before; it was left out."));
+        return -1;
+    }
+    Part part{PartId::create(), heading.kind, heading.number, section.name, heading.bandOnly || section.bandOnly,
+              section.comment, section.lines};
+    const auto twin = std::find_if(m_song.parts.begin(), m_song.parts.end(), [&](const Part& p) {
+        return heading.number > 0 && p.kind == part.kind && p.name == part.name && p.number == part.number;
+    });
+    if (twin != m_song.parts.end()) {
+        for (const Part& p : m_song.parts)
+            if (p.kind == part.kind && p.name == part.name)
+                part.number = std::max(part.number, p.number + 1);
+        warn(section.fileLine, QStringLiteral("%1 comes twice with different words; the second was named %2.")
+                                   .arg(twin->label(), part.label()));
+    }
+    m_song.parts.push_back(std::move(part));
+    return int(m_song.parts.size()) - 1;
+}
+
+void SongBuilder::makeParts() {
+    for (const Section& section : m_sections)
+        if (const int part = partFor(section); part >= 0)
+            m_sung.push_back(part);
+}
+
+/// Numbers the parts that have none: verses always, others when there are several of a kind.
+void SongBuilder::numberParts() {
+    for (size_t i = 0; i < m_song.parts.size(); ++i) {
+        Part& part = m_song.parts[i];
+        if (part.number > 0 || !part.name.isEmpty())
+            continue;
+        const auto sameKind = [&](const Part& p) { return p.kind == part.kind && p.name.isEmpty(); };
+        const auto count = std::count_if(m_song.parts.begin(), m_song.parts.end(), sameKind);
+        if (part.kind != PartKind::Verse && count < 2)
+            continue;
+        int number = 1;
+        while (std::any_of(m_song.parts.begin(), m_song.parts.end(),
+                           [&](const Part& p) { return sameKind(p) && p.number == number; }))
+            ++number;
+        part.number = number;
+    }
+}
+
+void SongBuilder::makeOrder() {
+    if (!m_orderText.isEmpty()) {
+        const ReadOrder order = readSingingOrder(m_orderText, m_song.parts);
+        m_song.singingOrder = order.entries;
+        if (!order.unknown.isEmpty())
+            warn(m_orderLine,
+                 QStringLiteral("the singing order names %1, which this song does not have; the rest of the "
+                                "order was kept. Parts here: %2.")
+                     .arg(order.unknown.join(QStringLiteral(", ")), [&] {
+                         QStringList labels;
+                         for (const Part& part : m_song.parts)
+                             labels << part.shortLabel();
+                         return labels.join(u' ');
+                     }()));
+        return;
+    }
+    if (m_sung.size() == m_song.parts.size())
+        return; // nothing comes again: as written
+    for (const int part : m_sung) {
+        const PartId id = m_song.parts[size_t(part)].id;
+        if (!m_song.singingOrder.empty() && m_song.singingOrder.back().part == id)
+            ++m_song.singingOrder.back().times;
+        else
+            m_song.singingOrder.push_back({id, 1});
+    }
+}
+
+std::optional<ReadSong> SongBuilder::build() {
+    makeParts();
+    if (m_song.parts.empty())
+        return std::nullopt;
+    numberParts();
+    makeOrder();
+    m_song.id = SongId::create();
+    if (m_song.title.trimmed().isEmpty())
+        m_song.title = m_fallbackTitle;
+    std::stable_sort(m_warnings.begin(), m_warnings.end(),
+                     [](const ReadWarning& a, const ReadWarning& b) { return a.line < b.line; });
+    return ReadSong{std::move(m_song), std::move(m_warnings)};
+}
+
+} // namespace mivanta

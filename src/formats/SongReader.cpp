@@ -1,0 +1,51 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "formats/SongReader.h"
+#include "formats/ChordPro.h"
+#include "formats/PlainText.h"
+#include "formats/TextDecoding.h"
+#include <QFileInfo>
+#include <QRegularExpression>
+
+namespace mivanta {
+
+namespace {
+
+const QStringList& chordProEndings() {
+    static const QStringList endings{QStringLiteral("cho"), QStringLiteral("crd"), QStringLiteral("chopro"),
+                                     QStringLiteral("chordpro"), QStringLiteral("chord")};
+    return endings;
+}
+
+bool looksLikeChordPro(const QString& text, const QString& fileName) {
+    static const QRegularExpression directive(
+        QStringLiteral("^\\s*\\{\\s*(title|t|start_of_[a-z]+|so[cvbtg]|comment|c|key|meta|artist)\\b"),
+        QRegularExpression::MultilineOption);
+    return chordProEndings().contains(QFileInfo(fileName).suffix().toLower()) ||
+           directive.match(text).hasMatch();
+}
+
+} // namespace
+
+bool isSongFileName(const QString& fileName) {
+    const QString ending = QFileInfo(fileName).suffix().toLower();
+    return chordProEndings().contains(ending) || ending == QLatin1String("txt") || ending == QLatin1String("text");
+}
+
+Result<std::vector<ReadSong>> readSongs(QIODevice& device, const QString& fileName) {
+    const auto decoded = readText(device, fileName, kLargestSongFile);
+    if (!decoded)
+        return tl::unexpected(decoded.error());
+    const QString fallbackTitle = QFileInfo(fileName).completeBaseName();
+    auto songs = looksLikeChordPro(decoded->text, fileName) ? parseChordPro(decoded->text, fallbackTitle)
+                                                            : parsePlainText(decoded->text, fallbackTitle);
+    if (songs.empty())
+        return failure(QStringLiteral("no words of a song were found"), fileName,
+                       QStringLiteral("Check that the file holds a song."));
+    if (decoded->cutOff)
+        songs.back().warnings.push_back({int(decoded->text.count(u'\n')) + 1,
+                                         QStringLiteral("the file ends in the middle of a letter; its end may be "
+                                                        "missing. Compare it with the original.")});
+    return songs;
+}
+
+} // namespace mivanta

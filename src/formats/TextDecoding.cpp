@@ -1,0 +1,114 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "formats/TextDecoding.h"
+#include <QLocale>
+#include <QStringDecoder>
+#include <array>
+
+namespace mivanta {
+
+namespace {
+
+/// Bytes 0x80 to 0x9f of Windows-1252, as https://encoding.spec.whatwg.org/#windows-1252 has them.
+constexpr std::array<char16_t, 32> kWindows1252{
+    0x20AC, 0x0081, 0x201A, 0x0192, 0x201E, 0x2026, 0x2020, 0x2021, 0x02C6, 0x2030, 0x0160,
+    0x2039, 0x0152, 0x008D, 0x017D, 0x008F, 0x0090, 0x2018, 0x2019, 0x201C, 0x201D, 0x2022,
+    0x2013, 0x2014, 0x02DC, 0x2122, 0x0161, 0x203A, 0x0153, 0x009D, 0x017E, 0x0178};
+
+QString fromWindows1252(const QByteArray& bytes) {
+    QString text(bytes.size(), Qt::Uninitialized);
+    for (qsizetype i = 0; i < bytes.size(); ++i) {
+        const auto byte = quint8(bytes[i]);
+        text[i] = QChar(byte >= 0x80 && byte < 0xa0 ? kWindows1252[size_t(byte - 0x80)] : char16_t(byte));
+    }
+    return text;
+}
+
+/// Bytes at the end that begin a UTF-8 letter without ending it.
+qsizetype unfinishedTail(const QByteArray& bytes) {
+    for (qsizetype back = 1; back <= 3 && back <= bytes.size(); ++back) {
+        const auto byte = quint8(bytes[bytes.size() - back]);
+        if ((byte & 0xc0) == 0x80)
+            continue;
+        const qsizetype wanted = byte >= 0xf0 ? 4 : byte >= 0xe0 ? 3 : byte >= 0xc0 ? 2 : 1;
+        return wanted > back ? back : 0;
+    }
+    return 0;
+}
+
+/// Position of the first byte that no text has, or -1.
+qsizetype binaryByte(const QByteArray& bytes) {
+    for (qsizetype i = 0; i < bytes.size(); ++i) {
+        const auto byte = quint8(bytes[i]);
+        if (byte < 0x20 && byte != '\t' && byte != '\n' && byte != '\r' && byte != '\f' && byte != 0x0b)
+            return i;
+    }
+    return -1;
+}
+
+Result<DecodedText> decodeUtf16(const QByteArray& bytes, bool little, const QString& where) {
+    DecodedText result;
+    result.cutOff = bytes.size() % 2 != 0;
+    QStringDecoder decoder(little ? QStringConverter::Utf16LE : QStringConverter::Utf16BE);
+    result.text = decoder.decode(bytes.left(bytes.size() - bytes.size() % 2));
+    if (result.text.contains(QChar(0)))
+        return failure(QStringLiteral("this is not a text file"), where,
+                       QStringLiteral("Choose a ChordPro or plain text file."));
+    return result;
+}
+
+Result<DecodedText> decodeBytes(QByteArray bytes, const QString& where) {
+    if (bytes.startsWith("\xff\xfe"))
+        return decodeUtf16(bytes.mid(2), true, where);
+    if (bytes.startsWith("\xfe\xff"))
+        return decodeUtf16(bytes.mid(2), false, where);
+    if (bytes.startsWith("\xef\xbb\xbf"))
+        bytes = bytes.mid(3);
+    if (const qsizetype at = binaryByte(bytes); at >= 0)
+        return failure(QStringLiteral("this is not a text file (byte %1 is not a letter)").arg(at + 1), where,
+                       QStringLiteral("Choose a ChordPro or plain text file."));
+    DecodedText result;
+    QStringDecoder utf8(QStringConverter::Utf8);
+    result.text = utf8.decode(bytes);
+    if (!utf8.hasError() && !result.text.contains(QChar::ReplacementCharacter))
+        return result;
+    const qsizetype tail = unfinishedTail(bytes);
+    if (tail > 0) {
+        QStringDecoder again(QStringConverter::Utf8);
+        const QString text = again.decode(bytes.chopped(tail));
+        // A lone accented letter at the end of a Windows-1252 file also looks unfinished.
+        const bool hasLongLetters = text.toUtf8().size() != text.size();
+        if (!again.hasError() && hasLongLetters)
+            return DecodedText{text, true};
+    }
+    result.text = fromWindows1252(bytes);
+    return result;
+}
+
+} // namespace
+
+Result<DecodedText> readText(QIODevice& device, const QString& where, qint64 largest) {
+    const auto tooLarge = [&] {
+        return failure(QStringLiteral("the file is larger than %1").arg(QLocale::c().formattedDataSize(largest)), where,
+                       QStringLiteral("A song is never that long; check that this is the right file."));
+    };
+    if (!device.isSequential() && device.size() > largest)
+        return tooLarge();
+    const QByteArray bytes = device.read(largest + 1);
+    if (bytes.size() > largest)
+        return tooLarge();
+    if (!device.atEnd() || (!device.isSequential() && bytes.size() < device.size()))
+        return failure(QStringLiteral("the file could not be read to its end: ") + device.errorString(), where,
+                       QStringLiteral("Check the disk or copy the file again."));
+    if (bytes.trimmed().isEmpty())
+        return failure(QStringLiteral("the file is empty"), where,
+                       QStringLiteral("Nothing was brought in from it."));
+    auto decoded = decodeBytes(bytes, where);
+    if (decoded)
+        decoded->text.replace(QStringLiteral("\r\n"), QStringLiteral("\n"))
+            .replace(u'\r', u'\n')
+            .replace(QChar(0x2028), u'\n')
+            .replace(QChar(0x2029), u'\n');
+    return decoded;
+}
+
+} // namespace mivanta

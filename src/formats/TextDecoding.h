@@ -1,0 +1,20 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/base/Result.h"
+#include <QIODevice>
+
+namespace mivanta {
+
+/// The largest song file that is read, in bytes.
+inline constexpr qint64 kLargestSongFile = 4 * 1024 * 1024;
+
+struct DecodedText {
+    QString text; ///< lines end in '\n' alone; no byte order mark
+    bool cutOff = false; ///< the file ends in the middle of a letter
+};
+
+/// Reads text: UTF-8 with or without BOM, UTF-16 by BOM, else Windows-1252. At most `largest` bytes.
+/// Fails on read errors, on too much data, on nothing at all, and on what is not text.
+[[nodiscard]] Result<DecodedText> readText(QIODevice& device, const QString& where, qint64 largest);
+
+} // namespace mivanta

@@ -1,0 +1,37 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "link/Protocol.h"
+#include <QLocalSocket>
+#include <QObject>
+
+namespace mivanta {
+
+/// Messages over a local socket, on the thread that it lives on. Bytes that are no message close it.
+class Channel : public QObject {
+    Q_OBJECT
+public:
+    /// Takes over a socket that is, or will be, connected.
+    explicit Channel(QLocalSocket* socket, QObject* parent = nullptr);
+
+    void send(const Message& message);
+    [[nodiscard]] bool isConnected() const;
+    void close();
+    /// Waits until what was sent has left this process, or the time is over.
+    void flush(int milliseconds);
+
+Q_SIGNALS:
+    void received(const Message& message);
+    void closed();
+
+private:
+    void read();
+
+    QLocalSocket* m_socket;
+    QByteArray m_buffer;
+};
+
+/// The folder of one library's running programs: their socket and frames. Made when it is not there.
+[[nodiscard]] QString sessionFolder(const QString& libraryFolder);
+[[nodiscard]] QString playerSocketPath(const QString& sessionFolder);
+
+} // namespace mivanta

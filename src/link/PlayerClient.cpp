@@ -1,0 +1,155 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "link/PlayerClient.h"
+#include <QProcess>
+
+namespace mivanta {
+
+namespace {
+constexpr int kRetryMs = 15;
+constexpr int kLaunchPatienceMs = 5000;
+constexpr int kMostLaunches = 5; // in a row without a welcome
+} // namespace
+
+PlayerClient::PlayerClient(Setup setup, QObject* parent) : QObject(parent), m_setup(std::move(setup)) {
+    m_retry.setSingleShot(true);
+    m_retry.setInterval(kRetryMs);
+    connect(&m_retry, &QTimer::timeout, this, &PlayerClient::tryToConnect);
+}
+
+PlayerClient::~PlayerClient() = default;
+
+void PlayerClient::start() { tryToConnect(); }
+
+void PlayerClient::tryToConnect() {
+    if (m_over)
+        return;
+    auto* socket = new QLocalSocket(this);
+    connect(socket, &QLocalSocket::connected, this, [this, socket] {
+        socket->disconnect(this);
+        connected(socket);
+    });
+    connect(socket, &QLocalSocket::errorOccurred, this, [this, socket] {
+        socket->deleteLater();
+        if (!m_setup.playerProgram.isEmpty())
+            launch();
+        m_retry.start();
+    });
+    socket->connectToServer(playerSocketPath(m_setup.sessionFolder));
+}
+
+void PlayerClient::launch() {
+    if (m_over || (m_sinceLaunch.isValid() && m_sinceLaunch.elapsed() < kLaunchPatienceMs))
+        return;
+    if (++m_launches > kMostLaunches) {
+        m_over = true;
+        Q_EMIT failed(QStringLiteral("The player could not be started (%1).").arg(m_setup.playerProgram));
+        return;
+    }
+    m_sinceLaunch.start();
+    if (!QProcess::startDetached(m_setup.playerProgram, {m_setup.sessionFolder})) {
+        m_over = true;
+        Q_EMIT failed(QStringLiteral("The player could not be started: %1 is missing or broken. Install Mivanta again.")
+                          .arg(m_setup.playerProgram));
+    }
+}
+
+void PlayerClient::connected(QLocalSocket* socket) {
+    m_channel = new Channel(socket, this);
+    connect(m_channel, &Channel::received, this, &PlayerClient::obey);
+    connect(m_channel, &Channel::closed, this, [this] {
+        m_channel->deleteLater();
+        m_channel = nullptr;
+        m_board.reset();
+        if (m_over)
+            return;
+        m_sinceLaunch.invalidate();
+        Q_EMIT lost();
+        tryToConnect();
+    });
+    m_channel->send(m_setup.hello);
+}
+
+void PlayerClient::obey(const Message& received) {
+    if (const auto* welcome = std::get_if<message::Welcome>(&received)) {
+        if (welcome->anotherDesk) {
+            m_over = true;
+            Q_EMIT refused();
+            return;
+        }
+        m_launches = 0;
+        if (auto board = FrameBoard::open(welcome->framesPath))
+            m_board = std::move(*board);
+        const bool takesOver = !m_welcomedOnce;
+        m_welcomedOnce = true;
+        resend();
+        Q_EMIT welcomed(takesOver ? welcome->state : QByteArray());
+    } else if (const auto* painted = std::get_if<message::Painted>(&received)) {
+        Q_EMIT this->painted(painted->output, painted->take);
+    } else if (const auto* frame = std::get_if<message::FrameReady>(&received)) {
+        m_slots[frame->output] = frame->slot;
+        Q_EMIT frameChanged(frame->output);
+    } else if (const auto* places = std::get_if<message::Places>(&received)) {
+        Q_EMIT placesChanged(places->monitors, places->placements);
+    } else if (const auto* keep = std::get_if<message::Keep>(&received)) {
+        Q_EMIT stateChanged(keep->state);
+    }
+}
+
+/// A player that was started again knows nothing: it gets the outputs and the last pictures, at once.
+void PlayerClient::resend() {
+    if (m_outputs)
+        m_channel->send(*m_outputs);
+    if (!m_state.isEmpty())
+        m_channel->send(message::Keep{m_state});
+    if (m_shown.empty())
+        return;
+    message::Show show{++m_take, {}, true};
+    for (const auto& [output, scene] : m_shown)
+        show.scenes.push_back(scene);
+    m_channel->send(show);
+}
+
+void PlayerClient::setOutputs(const std::vector<Output>& outputs, const QString& deskMonitor) {
+    m_outputs = message::SetOutputs{outputs, deskMonitor};
+    std::erase_if(m_shown, [&](const auto& shown) {
+        return std::none_of(outputs.begin(), outputs.end(), [&](const Output& o) { return o.name == shown.first; });
+    });
+    if (m_channel)
+        m_channel->send(*m_outputs);
+}
+
+void PlayerClient::prepare(const std::vector<Scene>& scenes) {
+    if (m_channel)
+        m_channel->send(message::Prepare{scenes});
+}
+
+quint64 PlayerClient::show(const std::vector<Scene>& scenes) {
+    for (const Scene& scene : scenes)
+        m_shown[scene.output] = scene;
+    ++m_take;
+    if (m_channel)
+        m_channel->send(message::Show{m_take, scenes, false});
+    return m_take;
+}
+
+void PlayerClient::keep(const QByteArray& state) {
+    m_state = state;
+    if (m_channel)
+        m_channel->send(message::Keep{state});
+}
+
+void PlayerClient::quit() {
+    m_over = true;
+    m_retry.stop();
+    if (!m_channel)
+        return;
+    m_channel->send(message::Quit{});
+    m_channel->flush(500);
+}
+
+FrameBoard::Picture PlayerClient::frame(const QString& output) const {
+    const auto slot = m_slots.find(output);
+    return m_board && slot != m_slots.end() ? m_board->read(slot->second) : FrameBoard::Picture();
+}
+
+} // namespace mivanta

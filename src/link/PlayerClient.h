@@ -1,0 +1,73 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "link/Channel.h"
+#include "link/FrameBoard.h"
+#include <QElapsedTimer>
+#include <QTimer>
+#include <map>
+
+namespace mivanta {
+
+/// The desks' end of the link: finds the player or starts it, and starts it again with the last pictures
+/// when it dies. Lives on the GUI thread; nothing here waits.
+class PlayerClient : public QObject {
+    Q_OBJECT
+public:
+    struct Setup {
+        QString sessionFolder;
+        QString playerProgram; ///< started with the session folder as its one argument
+        message::Hello hello;
+    };
+
+    explicit PlayerClient(Setup setup, QObject* parent = nullptr);
+    ~PlayerClient() override;
+
+    void start();
+    void setOutputs(const std::vector<Output>& outputs, const QString& deskMonitor);
+    void prepare(const std::vector<Scene>& scenes);
+    /// Returns the take's number.
+    quint64 show(const std::vector<Scene>& scenes);
+    /// What to hand back when these desks are started again.
+    void keep(const QByteArray& state);
+    /// Ends the player, too. Afterwards this object does nothing any more.
+    void quit();
+
+    [[nodiscard]] bool isConnected() const { return m_channel && m_channel->isConnected(); }
+    /// The last small picture of an output; null when there is none yet. Premultiplied ARGB.
+    [[nodiscard]] FrameBoard::Picture frame(const QString& output) const;
+
+Q_SIGNALS:
+    /// The player is there; with the state that was kept when these desks take over, else empty.
+    void welcomed(const QByteArray& keptState);
+    void painted(const QString& output, quint64 take);
+    void frameChanged(const QString& output);
+    void placesChanged(const std::vector<Monitor>& monitors, const std::vector<Placement>& placements);
+    /// The kept state as other desks change it (for observers).
+    void stateChanged(const QByteArray& state);
+    void lost();                           ///< the player died and is being started again
+    void refused();                        ///< other desks run this player
+    void failed(const QString& whatAndWhy); ///< the player cannot be started
+
+private:
+    void tryToConnect();
+    void launch();
+    void connected(QLocalSocket* socket);
+    void obey(const Message& message);
+    void resend();
+
+    Setup m_setup;
+    Channel* m_channel = nullptr;
+    std::unique_ptr<FrameBoard> m_board;
+    std::map<QString, int> m_slots;
+    QTimer m_retry;
+    QElapsedTimer m_sinceLaunch;
+    int m_launches = 0;
+    bool m_welcomedOnce = false;
+    bool m_over = false;
+    std::optional<message::SetOutputs> m_outputs;
+    std::map<QString, Scene> m_shown; ///< the last picture ordered for each output
+    QByteArray m_state;
+    quint64 m_take = 0;
+};
+
+} // namespace mivanta

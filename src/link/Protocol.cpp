@@ -1,0 +1,64 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "link/Protocol.h"
+#include <QIODevice>
+
+namespace mivanta {
+
+namespace message {
+
+QDataStream& operator<<(QDataStream& s, const Hello& m) { return s << m.isDesk << m.program << m.arguments; }
+QDataStream& operator>>(QDataStream& s, Hello& m) { return s >> m.isDesk >> m.program >> m.arguments; }
+QDataStream& operator<<(QDataStream& s, const SetOutputs& m) { return s << m.outputs << m.deskMonitor; }
+QDataStream& operator>>(QDataStream& s, SetOutputs& m) { return s >> m.outputs >> m.deskMonitor; }
+QDataStream& operator<<(QDataStream& s, const Prepare& m) { return s << m.scenes; }
+QDataStream& operator>>(QDataStream& s, Prepare& m) { return s >> m.scenes; }
+QDataStream& operator<<(QDataStream& s, const Show& m) { return s << m.take << m.scenes << m.cut; }
+QDataStream& operator>>(QDataStream& s, Show& m) { return s >> m.take >> m.scenes >> m.cut; }
+QDataStream& operator<<(QDataStream& s, const Keep& m) { return s << m.state; }
+QDataStream& operator>>(QDataStream& s, Keep& m) { return s >> m.state; }
+QDataStream& operator<<(QDataStream& s, const Quit&) { return s; }
+QDataStream& operator>>(QDataStream& s, Quit&) { return s; }
+QDataStream& operator<<(QDataStream& s, const Welcome& m) { return s << m.state << m.framesPath << m.anotherDesk; }
+QDataStream& operator>>(QDataStream& s, Welcome& m) { return s >> m.state >> m.framesPath >> m.anotherDesk; }
+QDataStream& operator<<(QDataStream& s, const Painted& m) { return s << m.output << m.take; }
+QDataStream& operator>>(QDataStream& s, Painted& m) { return s >> m.output >> m.take; }
+QDataStream& operator<<(QDataStream& s, const FrameReady& m) { return s << m.output << m.slot; }
+QDataStream& operator>>(QDataStream& s, FrameReady& m) { return s >> m.output >> m.slot; }
+QDataStream& operator<<(QDataStream& s, const Places& m) { return s << m.monitors << m.placements; }
+QDataStream& operator>>(QDataStream& s, Places& m) { return s >> m.monitors >> m.placements; }
+
+} // namespace message
+
+namespace {
+
+template <size_t Index = 0>
+std::optional<Message> decodedAs(size_t index, QDataStream& stream) {
+    if constexpr (Index < std::variant_size_v<Message>) {
+        if (index != Index)
+            return decodedAs<Index + 1>(index, stream);
+        std::variant_alternative_t<Index, Message> message;
+        stream >> message;
+        return stream.status() == QDataStream::Ok ? std::optional<Message>(std::move(message)) : std::nullopt;
+    } else {
+        return std::nullopt;
+    }
+}
+
+} // namespace
+
+QByteArray encoded(const Message& message) {
+    QByteArray bytes;
+    QDataStream stream(&bytes, QIODevice::WriteOnly);
+    stream << quint8(message.index());
+    std::visit([&](const auto& m) { stream << m; }, message);
+    return bytes;
+}
+
+std::optional<Message> decoded(const QByteArray& bytes) {
+    QDataStream stream(bytes);
+    quint8 index = 0;
+    stream >> index;
+    return stream.status() == QDataStream::Ok ? decodedAs(index, stream) : std::nullopt;
+}
+
+} // namespace mivanta

@@ -1,0 +1,101 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "link/SceneCodec.h"
+#include <QStringList>
+#include <variant>
+
+namespace mivanta {
+
+/// The messages between the desks and the player. Each is sent whole, framed by its length; both ends come
+/// from one build. What goes down are orders, what comes up are facts.
+namespace message {
+
+/// The first message on a connection. Desks order and are started again when they die; observers only listen.
+struct Hello {
+    bool isDesk = true;
+    QString program;       ///< to start when the desks die
+    QStringList arguments; ///< with these
+};
+
+/// The outputs as set up, and the monitor that the desks are on.
+struct SetOutputs {
+    std::vector<Output> outputs;
+    QString deskMonitor;
+};
+
+/// Pictures that are likely to be wanted soon.
+struct Prepare {
+    std::vector<Scene> scenes;
+};
+
+/// The pictures to show now, one for each output that changes.
+struct Show {
+    quint64 take = 0; ///< grows with every order; comes back in Painted
+    std::vector<Scene> scenes;
+    bool cut = false; ///< without their transitions
+};
+
+/// What the desks want to be told when they are started again. Passed on to observers.
+struct Keep {
+    QByteArray state;
+};
+
+/// A clean end of both.
+struct Quit {};
+
+/// The answer to Hello.
+struct Welcome {
+    QByteArray state;      ///< the last Keep; empty when there was none
+    QString framesPath;    ///< the FrameBoard's file
+    bool anotherDesk = false; ///< refused: other desks are at work
+};
+
+/// The pictures of a Show are fully on an output.
+struct Painted {
+    QString output;
+    quint64 take = 0;
+};
+
+/// A new small picture of an output is on the FrameBoard.
+struct FrameReady {
+    QString output;
+    qint32 slot = 0;
+};
+
+/// The monitors there are and where each output's picture goes, in the order of SetOutputs.
+struct Places {
+    std::vector<Monitor> monitors;
+    std::vector<Placement> placements;
+};
+
+QDataStream& operator<<(QDataStream& stream, const Hello& m);
+QDataStream& operator>>(QDataStream& stream, Hello& m);
+QDataStream& operator<<(QDataStream& stream, const SetOutputs& m);
+QDataStream& operator>>(QDataStream& stream, SetOutputs& m);
+QDataStream& operator<<(QDataStream& stream, const Prepare& m);
+QDataStream& operator>>(QDataStream& stream, Prepare& m);
+QDataStream& operator<<(QDataStream& stream, const Show& m);
+QDataStream& operator>>(QDataStream& stream, Show& m);
+QDataStream& operator<<(QDataStream& stream, const Keep& m);
+QDataStream& operator>>(QDataStream& stream, Keep& m);
+QDataStream& operator<<(QDataStream& stream, const Quit& m);
+QDataStream& operator>>(QDataStream& stream, Quit& m);
+QDataStream& operator<<(QDataStream& stream, const Welcome& m);
+QDataStream& operator>>(QDataStream& stream, Welcome& m);
+QDataStream& operator<<(QDataStream& stream, const Painted& m);
+QDataStream& operator>>(QDataStream& stream, Painted& m);
+QDataStream& operator<<(QDataStream& stream, const FrameReady& m);
+QDataStream& operator>>(QDataStream& stream, FrameReady& m);
+QDataStream& operator<<(QDataStream& stream, const Places& m);
+QDataStream& operator>>(QDataStream& stream, Places& m);
+
+} // namespace message
+
+using Message = std::variant<message::Hello, message::SetOutputs, message::Prepare, message::Show, message::Keep,
+                             message::Quit, message::Welcome, message::Painted, message::FrameReady, message::Places>;
+
+/// A message as bytes, without its length; nothing for bytes that are no message.
+[[nodiscard]] QByteArray encoded(const Message& message);
+[[nodiscard]] std::optional<Message> decoded(const QByteArray& bytes);
+
+} // namespace mivanta

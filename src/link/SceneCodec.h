@@ -1,0 +1,40 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/run/Output.h"
+#include "core/run/Scene.h"
+#include <QDataStream>
+
+namespace mivanta {
+
+// Both programs come from one build, so the wire has no versions; see Protocol.h.
+QDataStream& operator<<(QDataStream& stream, const Scene& scene);
+QDataStream& operator>>(QDataStream& stream, Scene& scene);
+QDataStream& operator<<(QDataStream& stream, const Output& output);
+QDataStream& operator>>(QDataStream& stream, Output& output);
+QDataStream& operator<<(QDataStream& stream, const Monitor& monitor);
+QDataStream& operator>>(QDataStream& stream, Monitor& monitor);
+QDataStream& operator<<(QDataStream& stream, const Placement& placement);
+QDataStream& operator>>(QDataStream& stream, Placement& placement);
+
+template <typename T>
+QDataStream& operator<<(QDataStream& stream, const std::vector<T>& values) {
+    stream << quint32(values.size());
+    for (const T& value : values)
+        stream << value;
+    return stream;
+}
+
+template <typename T>
+QDataStream& operator>>(QDataStream& stream, std::vector<T>& values) {
+    quint32 count = 0;
+    stream >> count;
+    values.clear();
+    for (quint32 i = 0; i < count && stream.status() == QDataStream::Ok; ++i)
+        stream >> values.emplace_back();
+    return stream;
+}
+
+/// The scene's bytes, as a key: equal for equal scenes only.
+[[nodiscard]] QByteArray sceneKey(const Scene& scene);
+
+} // namespace mivanta

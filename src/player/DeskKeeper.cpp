@@ -1,0 +1,24 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "player/DeskKeeper.h"
+#include <QProcess>
+
+namespace mivanta {
+
+namespace {
+constexpr int kShortLifeMs = 1500;
+constexpr int kMostShortLives = 4;
+} // namespace
+
+void DeskKeeper::arrived(const message::Hello& hello) {
+    m_hello = hello;
+    m_sinceArrival.start();
+}
+
+bool DeskKeeper::died() {
+    m_shortLives = m_sinceArrival.elapsed() < kShortLifeMs ? m_shortLives + 1 : 0;
+    if (m_hello.program.isEmpty() || m_shortLives >= kMostShortLives)
+        return false;
+    return QProcess::startDetached(m_hello.program, m_hello.arguments);
+}
+
+} // namespace mivanta

@@ -1,0 +1,22 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "link/Protocol.h"
+#include <QElapsedTimer>
+
+namespace mivanta {
+
+/// Starts the desks again when they die. When they die right after starting several times in a row, it
+/// stops: the picture stays up, and desks that are started by hand take over.
+class DeskKeeper {
+public:
+    void arrived(const message::Hello& hello);
+    /// Returns true when the desks were started again.
+    bool died();
+
+private:
+    message::Hello m_hello;
+    QElapsedTimer m_sinceArrival;
+    int m_shortLives = 0;
+};
+
+} // namespace mivanta

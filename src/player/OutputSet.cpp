@@ -1,0 +1,123 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "player/OutputSet.h"
+#include <QGuiApplication>
+#include <QScreen>
+#include <algorithm>
+
+namespace mivanta {
+
+namespace {
+
+QScreen* screenNamed(const QString& name) {
+    const auto screens = QGuiApplication::screens();
+    const auto at = std::find_if(screens.begin(), screens.end(), [&](QScreen* s) { return s->name() == name; });
+    return at == screens.end() ? nullptr : *at;
+}
+
+std::vector<Monitor> monitorsNow(const QString& deskMonitor) {
+    const QString desk = screenNamed(deskMonitor) ? deskMonitor : QGuiApplication::primaryScreen()->name();
+    std::vector<Monitor> monitors;
+    for (const QScreen* screen : QGuiApplication::screens())
+        monitors.push_back({screen->name(), screen->geometry(), screen->name() == desk});
+    return monitors;
+}
+
+} // namespace
+
+OutputSet::OutputSet(PreparedFrames& frames, QObject* parent) : QObject(parent), m_frames(frames) {
+    m_replace.setSingleShot(true);
+    m_replace.setInterval(50);
+    connect(&m_replace, &QTimer::timeout, this, &OutputSet::place);
+    const auto watch = [this](QScreen* screen) {
+        connect(screen, &QScreen::geometryChanged, this, [this] { m_replace.start(); });
+    };
+    for (QScreen* screen : QGuiApplication::screens())
+        watch(screen);
+    connect(qGuiApp, &QGuiApplication::screenAdded, this, [this, watch](QScreen* screen) {
+        watch(screen);
+        m_replace.start();
+    });
+    connect(qGuiApp, &QGuiApplication::screenRemoved, this, [this] { m_replace.start(); });
+}
+
+OutputSet::~OutputSet() = default;
+
+void OutputSet::setOutputs(const std::vector<Output>& outputs, const QString& deskMonitor) {
+    std::vector<Entry> entries;
+    for (const Output& output : outputs) {
+        const auto known = std::find_if(m_entries.begin(), m_entries.end(), [&](const Entry& e) {
+            return e.picture && e.output.name == output.name;
+        });
+        if (known != m_entries.end()) {
+            Entry kept = std::move(*known);
+            if (kept.output.size != output.size)
+                kept.window.reset();
+            kept.output = output;
+            entries.push_back(std::move(kept));
+        } else {
+            entries.push_back({output, {}, std::make_unique<OutputPicture>(m_frames, output.name), nullptr});
+            Q_EMIT pictureAdded(entries.back().picture.get());
+        }
+    }
+    for (Entry& gone : m_entries)
+        gone.window.reset(); // before its picture
+    m_entries = std::move(entries);
+    m_deskMonitor = deskMonitor;
+    place();
+}
+
+void OutputSet::place() {
+    m_monitors = monitorsNow(m_deskMonitor);
+    std::vector<Output> outputs;
+    for (const Entry& entry : m_entries)
+        outputs.push_back(entry.output);
+    m_placements = placementsFor(outputs, m_monitors);
+    const bool hasRealScreen = std::any_of(m_placements.begin(), m_placements.end(), [](const Placement& p) {
+        return p.kind == Placement::Kind::FullScreen;
+    });
+    int windows = 0;
+    for (size_t i = 0; i < m_entries.size(); ++i) {
+        Entry& entry = m_entries[i];
+        const bool isWindow = m_placements[i].kind == Placement::Kind::Window;
+        const int number = isWindow ? windows++ : 0;
+        const QScreen* screen = screenNamed(m_placements[i].monitor);
+        const bool moved = screen && entry.window && entry.window->geometry() != screen->geometry();
+        if (entry.placement == m_placements[i] && !moved && (entry.window || m_placements[i].kind == Placement::Kind::Closed))
+            continue;
+        entry.placement = m_placements[i];
+        open(entry, number, hasRealScreen);
+    }
+    Q_EMIT placesChanged();
+}
+
+void OutputSet::open(Entry& entry, int windowNumber, bool behind) {
+    entry.window.reset();
+    if (entry.placement.kind == Placement::Kind::Closed) {
+        entry.picture->setSize({});
+        return;
+    }
+    entry.window = std::make_unique<OutputWindow>(*entry.picture, entry.output.size);
+    if (QScreen* screen = screenNamed(entry.placement.monitor))
+        entry.window->showFullScreenOn(screen);
+    else
+        entry.window->showAsWindow(windowNumber, behind);
+}
+
+OutputPicture* OutputSet::picture(const QString& name) const {
+    const int at = indexOf(name);
+    return at < 0 ? nullptr : m_entries[size_t(at)].picture.get();
+}
+
+std::vector<OutputPicture*> OutputSet::pictures() const {
+    std::vector<OutputPicture*> result;
+    for (const Entry& entry : m_entries)
+        result.push_back(entry.picture.get());
+    return result;
+}
+
+int OutputSet::indexOf(const QString& name) const {
+    const auto at = std::find_if(m_entries.begin(), m_entries.end(), [&](const Entry& e) { return e.output.name == name; });
+    return at == m_entries.end() ? -1 : int(at - m_entries.begin());
+}
+
+} // namespace mivanta

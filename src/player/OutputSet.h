@@ -1,0 +1,49 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/run/Output.h"
+#include "player/OutputWindow.h"
+#include <memory>
+#include <vector>
+
+namespace mivanta {
+
+/// Every output's picture and window, placed on the monitors that there are. Lives on the GUI thread.
+class OutputSet : public QObject {
+    Q_OBJECT
+public:
+    explicit OutputSet(PreparedFrames& frames, QObject* parent = nullptr);
+    ~OutputSet() override;
+
+    /// Outputs that stay keep their pictures.
+    void setOutputs(const std::vector<Output>& outputs, const QString& deskMonitor);
+    [[nodiscard]] OutputPicture* picture(const QString& name) const;
+    [[nodiscard]] std::vector<OutputPicture*> pictures() const;
+    /// Number of the output in the order of the setup; -1 when it is not there.
+    [[nodiscard]] int indexOf(const QString& name) const;
+    [[nodiscard]] const std::vector<Monitor>& monitors() const { return m_monitors; }
+    [[nodiscard]] const std::vector<Placement>& placements() const { return m_placements; }
+
+Q_SIGNALS:
+    void pictureAdded(mivanta::OutputPicture* picture);
+    void placesChanged();
+
+private:
+    struct Entry {
+        Output output;
+        Placement placement;
+        std::unique_ptr<OutputPicture> picture;
+        std::unique_ptr<OutputWindow> window;
+    };
+
+    void place();
+    void open(Entry& entry, int windowNumber, bool behind);
+
+    PreparedFrames& m_frames;
+    std::vector<Entry> m_entries;
+    std::vector<Monitor> m_monitors;
+    std::vector<Placement> m_placements;
+    QString m_deskMonitor;
+    QTimer m_replace; ///< monitors change in several steps; placed once they are done
+};
+
+} // namespace mivanta

@@ -1,0 +1,138 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "player/Player.h"
+#include <QCoreApplication>
+#include <QFile>
+
+namespace mivanta {
+
+namespace {
+constexpr int kPublishEveryMs = 60; // while a picture is turning into another
+constexpr int kLonelyMs = 30'000;
+} // namespace
+
+Player::Player(QString sessionFolder, QObject* parent) : QObject(parent), m_folder(std::move(sessionFolder)) {
+    connect(&m_server, &QLocalServer::newConnection, this, &Player::newConnection);
+    connect(&m_outputs, &OutputSet::pictureAdded, this, &Player::watch);
+    connect(&m_outputs, &OutputSet::placesChanged, this, [this] { tell(places()); });
+    m_lonely.setSingleShot(true);
+    connect(&m_lonely, &QTimer::timeout, qApp, &QCoreApplication::quit);
+    m_lonely.start(kLonelyMs);
+    m_clock.start();
+}
+
+Result<void> Player::start() {
+    auto board = FrameBoard::create(m_folder + QStringLiteral("/frames"));
+    if (!board)
+        return tl::unexpected(board.error());
+    m_board = std::move(*board);
+    const QString path = playerSocketPath(m_folder);
+    QLocalServer::removeServer(path); // of a player that was killed
+    m_server.setSocketOptions(QLocalServer::UserAccessOption);
+    if (!m_server.listen(path))
+        return failure(m_server.errorString(), path);
+    return {};
+}
+
+void Player::newConnection() {
+    while (QLocalSocket* socket = m_server.nextPendingConnection()) {
+        auto* channel = new Channel(socket, this);
+        connect(channel, &Channel::received, this, [this, channel](const Message& m) { obey(channel, m); });
+        connect(channel, &Channel::closed, this, [this, channel] { gone(channel); });
+    }
+}
+
+void Player::obey(Channel* from, const Message& order) {
+    if (const auto* hello = std::get_if<message::Hello>(&order)) {
+        greet(from, *hello);
+        return;
+    }
+    if (from != m_desk)
+        return;
+    if (const auto* outputs = std::get_if<message::SetOutputs>(&order)) {
+        m_outputs.setOutputs(outputs->outputs, outputs->deskMonitor);
+    } else if (const auto* prepared = std::get_if<message::Prepare>(&order)) {
+        prepare(*prepared);
+    } else if (const auto* shown = std::get_if<message::Show>(&order)) {
+        show(*shown);
+    } else if (const auto* keep = std::get_if<message::Keep>(&order)) {
+        m_state = keep->state;
+        for (Channel* observer : m_observers)
+            observer->send(order);
+    } else if (std::holds_alternative<message::Quit>(order)) {
+        m_server.close();
+        QFile::remove(m_folder + QStringLiteral("/frames"));
+        QCoreApplication::quit();
+    }
+}
+
+void Player::greet(Channel* from, const message::Hello& hello) {
+    message::Welcome welcome{m_state, m_folder + QStringLiteral("/frames"), hello.isDesk && m_desk};
+    from->send(welcome);
+    if (welcome.anotherDesk)
+        return;
+    m_lonely.stop();
+    if (hello.isDesk) {
+        m_desk = from;
+        m_keeper.arrived(hello);
+    } else {
+        m_observers.push_back(from);
+    }
+    from->send(places());
+    for (OutputPicture* picture : m_outputs.pictures())
+        publish(picture);
+}
+
+message::Places Player::places() const { return {m_outputs.monitors(), m_outputs.placements()}; }
+
+void Player::gone(Channel* channel) {
+    channel->deleteLater();
+    std::erase(m_observers, channel);
+    if (channel != m_desk)
+        return;
+    m_desk = nullptr;
+    if (!m_keeper.died())
+        qWarning("the desks are gone and were not started again; the picture stays up");
+}
+
+void Player::prepare(const message::Prepare& prepare) {
+    for (const Scene& scene : prepare.scenes)
+        if (const OutputPicture* picture = m_outputs.picture(scene.output))
+            m_frames.prepare(scene, picture->size());
+}
+
+void Player::show(const message::Show& show) {
+    for (const Scene& scene : show.scenes)
+        if (OutputPicture* picture = m_outputs.picture(scene.output))
+            picture->show(scene, show.take, show.cut);
+}
+
+void Player::watch(OutputPicture* picture) {
+    connect(picture, &OutputPicture::changed, this, [this, picture] {
+        // The window has painted by now; small pictures of a fade need not follow every tick.
+        if (m_clock.elapsed() - m_publishedAt.value(picture->name(), -kPublishEveryMs) >= kPublishEveryMs)
+            publish(picture);
+    }, Qt::QueuedConnection);
+    connect(picture, &OutputPicture::settled, this, [this, picture](quint64 take) {
+        tell(message::Painted{picture->name(), take});
+        QMetaObject::invokeMethod(picture, [this, picture] { publish(picture); }, Qt::QueuedConnection);
+    });
+}
+
+void Player::publish(OutputPicture* picture) {
+    const QImage small = picture->smallPicture();
+    const int slot = m_outputs.indexOf(picture->name());
+    if (small.isNull() || slot < 0)
+        return;
+    m_publishedAt[picture->name()] = m_clock.elapsed();
+    if (m_board->write(slot, small.size(), small.constBits(), small.bytesPerLine()))
+        tell(message::FrameReady{picture->name(), slot});
+}
+
+void Player::tell(const Message& fact) {
+    if (m_desk)
+        m_desk->send(fact);
+    for (Channel* observer : m_observers)
+        observer->send(fact);
+}
+
+} // namespace mivanta

@@ -1,0 +1,45 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/base/Result.h"
+#include "link/Channel.h"
+#include "link/FrameBoard.h"
+#include "player/DeskKeeper.h"
+#include "player/OutputSet.h"
+#include <QLocalServer>
+
+namespace mivanta {
+
+/// The player: takes orders from the desks, shows pictures, reports facts. Lives on the GUI thread.
+class Player : public QObject {
+    Q_OBJECT
+public:
+    explicit Player(QString sessionFolder, QObject* parent = nullptr);
+    [[nodiscard]] Result<void> start();
+
+private:
+    void newConnection();
+    void obey(Channel* from, const Message& message);
+    void greet(Channel* from, const message::Hello& hello);
+    void show(const message::Show& show);
+    void prepare(const message::Prepare& prepare);
+    void gone(Channel* channel);
+    void watch(OutputPicture* picture);
+    void publish(OutputPicture* picture);
+    void tell(const Message& fact);
+    [[nodiscard]] message::Places places() const;
+
+    QString m_folder;
+    QLocalServer m_server;
+    PreparedFrames m_frames;
+    OutputSet m_outputs{m_frames};
+    std::unique_ptr<FrameBoard> m_board;
+    DeskKeeper m_keeper;
+    Channel* m_desk = nullptr;
+    std::vector<Channel*> m_observers;
+    QHash<QString, qint64> m_publishedAt; ///< ms on m_clock
+    QElapsedTimer m_clock;
+    QTimer m_lonely; ///< ends a player that no desk ever came to
+    QByteArray m_state;
+};
+
+} // namespace mivanta

@@ -1,0 +1,31 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "render/FontMeasure.h"
+#include "render/Fonts.h"
+
+namespace mivanta {
+
+namespace {
+constexpr int kMeasuredAt = 200; // px; widths at other sizes are in proportion
+constexpr qsizetype kMostKnown = 50'000;
+} // namespace
+
+FontMeasure::FontMeasure(const QString& family, int weight) : m_metrics(slideFont(family, weight, kMeasuredAt)) {}
+
+double FontMeasure::width(const QString& text) const {
+    if (const auto known = m_known.constFind(text); known != m_known.constEnd())
+        return *known;
+    const double width = m_metrics.horizontalAdvance(text) / kMeasuredAt;
+    if (m_known.size() >= kMostKnown)
+        m_known.clear();
+    m_known.insert(text, width);
+    return width;
+}
+
+const TextMeasure& FontMeasures::measure(const QString& family, int weight) {
+    auto& measure = m_measures[{family, weight}];
+    if (!measure)
+        measure = std::make_unique<FontMeasure>(family, weight);
+    return *measure;
+}
+
+} // namespace mivanta

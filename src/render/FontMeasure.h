@@ -1,0 +1,31 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/run/Slides.h"
+#include <QFontMetricsF>
+#include <QHash>
+#include <map>
+#include <memory>
+
+namespace mivanta {
+
+/// Measures words in one font as the renderer draws them. Remembers widths of words; one thread.
+class FontMeasure : public TextMeasure {
+public:
+    FontMeasure(const QString& family, int weight);
+    [[nodiscard]] double width(const QString& text) const override;
+
+private:
+    QFontMetricsF m_metrics;
+    mutable QHash<QString, double> m_known;
+};
+
+/// A measure for each family and weight, made when first asked for; one thread.
+class FontMeasures : public MeasureSource {
+public:
+    [[nodiscard]] const TextMeasure& measure(const QString& family, int weight) override;
+
+private:
+    std::map<std::pair<QString, int>, std::unique_ptr<FontMeasure>> m_measures;
+};
+
+} // namespace mivanta

@@ -1,0 +1,30 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "render/Fonts.h"
+#include <QDirIterator>
+#include <QFontDatabase>
+
+namespace mivanta {
+
+void loadShippedFonts() {
+    QDirIterator at(QStringLiteral(":/mivanta/fonts"));
+    while (at.hasNext())
+        if (QFontDatabase::addApplicationFont(at.next()) < 0)
+            qWarning("a shipped font could not be loaded: %s", qPrintable(at.filePath()));
+}
+
+QFont slideFont(const QString& family, int weight, int sizePx) {
+    // The shipped faces cover Western European letters; Noto has the others.
+    QStringList families{family.isEmpty() ? QString::fromLatin1(kTextFamily) : family};
+    if (families.first() != QLatin1String(kTextFamily))
+        families << QString::fromLatin1(kTextFamily);
+    families << QStringLiteral("Noto Sans") << QStringLiteral("Noto Sans Hebrew") << QStringLiteral("Noto Sans Arabic");
+    QFont font;
+    font.setFamilies(families);
+    font.setPixelSize(std::max(1, sizePx));
+    font.setWeight(QFont::Weight(weight));
+    font.setHintingPreference(QFont::PreferNoHinting);
+    font.setStyleStrategy(QFont::StyleStrategy(QFont::PreferAntialias | QFont::PreferOutline));
+    return font;
+}
+
+} // namespace mivanta

@@ -1,0 +1,17 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <QFont>
+
+namespace mivanta {
+
+/// Makes the shipped fonts known to the application. Call once, after QGuiApplication is there.
+void loadShippedFonts();
+
+inline constexpr const char* kTextFamily = "Atkinson Hyperlegible Next";
+inline constexpr const char* kChordFamily = "Atkinson Hyperlegible Mono";
+
+/// A font as slides are drawn with: unhinted, so that widths grow in proportion to the size. An empty
+/// family means the shipped one.
+[[nodiscard]] QFont slideFont(const QString& family, int weight, int sizePx);
+
+} // namespace mivanta

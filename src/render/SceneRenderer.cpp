@@ -1,0 +1,212 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "render/SceneRenderer.h"
+#include "core/run/Slides.h"
+#include "render/Blur.h"
+#include "render/Fonts.h"
+#include <QFontMetricsF>
+#include <QPainter>
+#include <QPainterPath>
+#include <QTextLayout>
+#include <cmath>
+
+namespace mivanta {
+
+namespace {
+
+constexpr double kReferenceHeight = 1080;
+
+QColor toColor(const Colour& c) { return QColor(c.red, c.green, c.blue, c.alpha); }
+
+void paintBackdrop(QPainter& painter, const Backdrop& backdrop, const QRectF& area) {
+    switch (backdrop.kind) {
+    case BackdropKind::None: return;
+    case BackdropKind::Plain: painter.fillRect(area, toColor(backdrop.colour)); return;
+    case BackdropKind::Gradient: break;
+    }
+    // The gradient line runs through the centre and just reaches the corners, as in CSS.
+    const double angle = backdrop.angle * M_PI / 180;
+    const QPointF direction(std::cos(angle), std::sin(angle));
+    const double reach = (std::abs(direction.x()) * area.width() + std::abs(direction.y()) * area.height()) / 2;
+    QLinearGradient gradient(area.center() - direction * reach, area.center() + direction * reach);
+    for (const GradientStop& stop : backdrop.stops)
+        gradient.setColorAt(stop.at, toColor(stop.colour));
+    painter.fillRect(area, gradient);
+}
+
+/// One row of text laid out on a line of its own, in the direction that its letters ask for.
+class RowLayout {
+public:
+    RowLayout(const QString& text, const QFont& font) : m_layout(text, font), m_font(font) {
+        m_layout.beginLayout();
+        m_line = m_layout.createLine();
+        m_layout.endLayout();
+    }
+    [[nodiscard]] double width() const { return m_line.isValid() ? m_line.naturalTextWidth() : 0; }
+    /// Distance of a character's leading edge from the row's left edge.
+    [[nodiscard]] double edgeOf(int character) const { return m_line.isValid() ? m_line.cursorToX(character) : 0; }
+    [[nodiscard]] bool isRightToLeft() const { return m_layout.text().isRightToLeft(); }
+    void addTo(QPainterPath& path, QPointF baseline) const { path.addText(baseline, m_font, m_layout.text()); }
+
+private:
+    QTextLayout m_layout;
+    QFont m_font;
+    QTextLine m_line;
+};
+
+double leftEdge(const QRectF& box, double width, HorizontalAlign align) {
+    switch (align) {
+    case HorizontalAlign::Left: return box.left();
+    case HorizontalAlign::Centre: return box.center().x() - width / 2;
+    case HorizontalAlign::Right: return box.right() - width;
+    }
+    return box.left();
+}
+
+/// "Left" means where a reader starts: on the right for a script written from there.
+HorizontalAlign readingAlign(HorizontalAlign align, bool rightToLeft) {
+    if (!rightToLeft || align == HorizontalAlign::Centre)
+        return align;
+    return align == HorizontalAlign::Left ? HorizontalAlign::Right : HorizontalAlign::Left;
+}
+
+struct WordPaths {
+    QPainterPath words;
+    QPainterPath chords;
+};
+
+/// The outlines of every letter, in scene px.
+WordPaths wordPaths(const Scene& scene) {
+    const WordsLook& look = scene.look.words;
+    const QRectF box(look.box.x() * scene.size.width(), look.box.y() * scene.size.height(),
+                     look.box.width() * scene.size.width(), look.box.height() * scene.size.height());
+    const QFont font = slideFont(look.family, look.weight, scene.fontSize);
+    const QFont chordFont = slideFont(QString::fromLatin1(kChordFamily), 700, int(scene.fontSize * 0.52));
+    const QFontMetricsF metrics(font);
+    const double chordRoom = scene.roomForChords ? kChordHeight * scene.fontSize : 0;
+    const double rowHeight = look.lineSpacing * scene.fontSize + chordRoom;
+    const double total = rowHeight * double(scene.rows.size());
+    double top = box.top();
+    if (look.vertical == VerticalAlign::Middle)
+        top = box.center().y() - total / 2;
+    else if (look.vertical == VerticalAlign::Bottom)
+        top = box.bottom() - total;
+
+    WordPaths paths;
+    paths.words.setFillRule(Qt::WindingFill);
+    paths.chords.setFillRule(Qt::WindingFill);
+    for (const SceneRow& row : scene.rows) {
+        const RowLayout layout(row.text, font);
+        const double left =
+            leftEdge(box, layout.width(), readingAlign(look.horizontal, layout.isRightToLeft()));
+        // The letters stand in the middle of the row's height.
+        const double letterRoom = rowHeight - chordRoom;
+        const double baseline =
+            top + chordRoom + (letterRoom - metrics.ascent() - metrics.descent()) / 2 + metrics.ascent();
+        layout.addTo(paths.words, {left, baseline});
+        double free = left; // a chord never stands over the one before it
+        for (const ChordMark& chord : row.chords) {
+            const RowLayout name(chord.name, chordFont);
+            const double x = std::max(free, left + layout.edgeOf(chord.position));
+            name.addTo(paths.chords, {x, baseline - metrics.ascent() * 0.92});
+            free = x + name.width() + chordFont.pixelSize() * 0.35;
+        }
+        top += rowHeight;
+    }
+    return paths;
+}
+
+void paintShadow(QPainter& painter, const QPainterPath& path, const WordsLook& look, double scale, QSize size) {
+    if (look.shadowColour.alpha == 0)
+        return;
+    // Blurred at half size: four times cheaper, and what is lost is lost in the blur.
+    const double blur = look.shadowBlur * scale;
+    const double half = blur >= 4 ? 0.5 : 1.0;
+    QImage alpha(size * half, QImage::Format_Alpha8);
+    alpha.fill(0);
+    {
+        QPainter shadow(&alpha);
+        shadow.setRenderHint(QPainter::Antialiasing);
+        shadow.scale(half, half);
+        shadow.translate(look.shadowOffset * scale, look.shadowOffset * scale);
+        shadow.fillPath(path, Qt::black);
+    }
+    blurAlpha(alpha, blur * half);
+    QImage coloured(alpha.size(), QImage::Format_ARGB32_Premultiplied);
+    coloured.fill(toColor(look.shadowColour));
+    {
+        QPainter mask(&coloured);
+        mask.setCompositionMode(QPainter::CompositionMode_DestinationIn);
+        mask.drawImage(0, 0, alpha.convertToFormat(QImage::Format_ARGB32_Premultiplied));
+    }
+    painter.setRenderHint(QPainter::SmoothPixmapTransform);
+    painter.drawImage(QRectF(QPointF(0, 0), QSizeF(size)), coloured);
+}
+
+void paintWords(QPainter& painter, const Scene& scene) {
+    if (scene.rows.empty() || scene.fontSize <= 0)
+        return;
+    const WordsLook& look = scene.look.words;
+    const double scale = scene.size.height() / kReferenceHeight;
+    const WordPaths paths = wordPaths(scene);
+    const double outline = look.outlineWidth * scale;
+    QPainterPath shape = paths.words;
+    if (outline > 0) {
+        QPainterPathStroker stroker;
+        stroker.setWidth(2 * outline);
+        stroker.setJoinStyle(Qt::RoundJoin);
+        shape.addPath(stroker.createStroke(paths.words));
+    }
+    paintShadow(painter, shape, look, scale, scene.size);
+    if (outline > 0)
+        painter.fillPath(shape, toColor(look.outlineColour));
+    painter.fillPath(paths.words, toColor(look.colour));
+    painter.fillPath(paths.chords, toColor(look.chordColour));
+}
+
+void paintCredit(QPainter& painter, const Scene& scene) {
+    if (scene.credit.isEmpty())
+        return;
+    const CreditLook& look = scene.look.credit;
+    const double scale = scene.size.height() / kReferenceHeight;
+    const QRectF box(look.box.x() * scene.size.width(), look.box.y() * scene.size.height(),
+                     look.box.width() * scene.size.width(), look.box.height() * scene.size.height());
+    // A long credit line becomes smaller rather than losing its end.
+    int size = int(std::lround(look.size * scale));
+    const double wanted = QFontMetricsF(slideFont({}, 400, size)).horizontalAdvance(scene.credit);
+    if (wanted > box.width())
+        size = std::max(1, int(size * box.width() / wanted));
+    const QFont font = slideFont({}, 400, size);
+    const RowLayout layout(scene.credit, font);
+    QPainterPath path;
+    path.setFillRule(Qt::WindingFill);
+    const QFontMetricsF metrics(font);
+    layout.addTo(path, {leftEdge(box, layout.width(), look.horizontal),
+                        box.center().y() + (metrics.ascent() - metrics.descent()) / 2});
+    painter.fillPath(path, toColor(look.colour));
+}
+
+} // namespace
+
+QImage renderScene(const Scene& scene, QSize size) {
+    const QSize target = size.isEmpty() ? scene.size : size;
+    QImage image(target, QImage::Format_ARGB32_Premultiplied);
+    if (image.isNull())
+        return image;
+    if (scene.curtain == Curtain::Black) {
+        image.fill(Qt::black);
+        return image;
+    }
+    image.fill(Qt::transparent);
+    QPainter painter(&image);
+    painter.setRenderHint(QPainter::Antialiasing);
+    if (target != scene.size)
+        painter.scale(double(target.width()) / scene.size.width(), double(target.height()) / scene.size.height());
+    paintBackdrop(painter, scene.look.backdrop, QRectF(QPointF(0, 0), QSizeF(scene.size)));
+    if (scene.curtain == Curtain::Open) {
+        paintWords(painter, scene);
+        paintCredit(painter, scene);
+    }
+    return image;
+}
+
+} // namespace mivanta

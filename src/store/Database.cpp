@@ -1,0 +1,107 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "store/Database.h"
+#include <QLoggingCategory>
+#include <QUuid>
+#include <QtSql/QSqlError>
+
+namespace mivanta {
+
+using namespace Qt::StringLiterals;
+
+namespace {
+
+Q_LOGGING_CATEGORY(lcStore, "mivanta.store")
+
+struct Advice {
+    QString what;
+    QString remedy;
+};
+
+/// What the person at the desk can do about an SQLite result code (https://www.sqlite.org/rescode.html).
+Advice adviceFor(int code, const QString& text) {
+    switch (code & 0xff) {
+    case 5:
+    case 6: return {u"the library is in use by another program"_s, u"Close the other Mivanta and try again."_s};
+    case 8: return {u"the library folder cannot be written to"_s, u"Give yourself write permission, or choose another library folder."_s};
+    case 10: return {u"the disk reported an error: "_s + text, u"Check the disk and its free space."_s};
+    case 11:
+    case 26: return {u"the library file is damaged, or is no Mivanta library"_s,
+                     u"It was left as it is. Put the newest file from its backups folder in its place."_s};
+    case 13: return {u"the disk is full"_s, u"Make room on the disk and try again; nothing was changed."_s};
+    case 14: return {u"the library could not be opened: "_s + text, u"Check that the folder exists and that you may write there."_s};
+    default: return {u"the library reported an error: "_s + text, u"Try again; if it stays, restore a backup."_s};
+    }
+}
+
+} // namespace
+
+Database::Database(QString path, QString connection)
+    : m_path(std::move(path)), m_connection(std::move(connection)),
+      m_db(QSqlDatabase::addDatabase(u"QSQLITE"_s, m_connection)) {
+    m_db.setDatabaseName(m_path);
+}
+
+Database::~Database() {
+    m_prepared.clear();
+    m_db.close();
+    m_db = QSqlDatabase();
+    QSqlDatabase::removeDatabase(m_connection);
+}
+
+Result<std::unique_ptr<Database>> Database::open(const QString& path) {
+    std::unique_ptr<Database> database(
+        new Database(path, u"mivanta-"_s + QUuid::createUuid().toString(QUuid::WithoutBraces)));
+    if (!database->m_db.open())
+        return tl::unexpected(database->errorOf(database->m_db.lastError(), u"open"_s));
+    for (const QString& sql : {u"PRAGMA journal_mode=WAL"_s, u"PRAGMA synchronous=NORMAL"_s,
+                               u"PRAGMA foreign_keys=ON"_s, u"PRAGMA busy_timeout=3000"_s})
+        if (auto done = database->change(sql); !done)
+            return tl::unexpected(done.error());
+    return database;
+}
+
+Error Database::errorOf(const QSqlError& error, const QString& sql) const {
+    const QString text = error.databaseText().isEmpty() ? error.driverText() : error.databaseText();
+    qCWarning(lcStore).noquote() << m_path << "|" << sql << "|" << error.nativeErrorCode() << text;
+    const Advice advice = adviceFor(error.nativeErrorCode().toInt(), text);
+    return {advice.what, m_path, advice.remedy};
+}
+
+Result<QSqlQuery*> Database::prepared(const QString& sql, const QVariantList& values) {
+    std::shared_ptr<QSqlQuery>& query = m_prepared[sql];
+    if (!query) {
+        auto fresh = std::make_shared<QSqlQuery>(m_db);
+        fresh->setForwardOnly(true);
+        if (!fresh->prepare(sql))
+            return tl::unexpected(errorOf(fresh->lastError(), sql));
+        query = std::move(fresh);
+    }
+    query->finish();
+    for (int i = 0; i < values.size(); ++i)
+        query->bindValue(i, values[i]);
+    if (!query->exec())
+        return tl::unexpected(errorOf(query->lastError(), sql));
+    return query.get();
+}
+
+Result<Rows> Database::select(const QString& sql, const QVariantList& values) {
+    return prepared(sql, values).map([](QSqlQuery* query) { return Rows(query); });
+}
+
+Result<void> Database::change(const QString& sql, const QVariantList& values) {
+    return prepared(sql, values).map([](QSqlQuery* query) { query->finish(); });
+}
+
+Result<void> Database::transaction(const std::function<Result<void>()>& work) {
+    if (auto begun = change(u"BEGIN IMMEDIATE"_s); !begun)
+        return begun;
+    auto done = work();
+    if (done)
+        done = change(u"COMMIT"_s);
+    if (!done)
+        if (auto undone = change(u"ROLLBACK"_s); !undone) // SQLite may have rolled back by itself
+            qCInfo(lcStore) << "already rolled back";
+    return done;
+}
+
+} // namespace mivanta

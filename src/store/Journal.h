@@ -1,0 +1,28 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "store/ServiceStore.h"
+
+namespace mivanta {
+
+/// Work that is not saved yet, as it was at its last change.
+struct JournalEntry {
+    Service service;
+    QString path;                   ///< the file it belongs to; empty = never saved
+    std::optional<FileStamp> stamp; ///< of that file when it was read or written last
+    bool unsaved = false;
+};
+
+/// One file in the library folder that holds the service being worked on, so that it outlives the program.
+class Journal {
+public:
+    explicit Journal(const QString& libraryFolder);
+    [[nodiscard]] Result<void> write(const JournalEntry& entry) const;
+    /// Nothing when there is no journal. Fails when it cannot be read; the file is then left as it is.
+    [[nodiscard]] Result<std::optional<JournalEntry>> read() const;
+    void clear() const;
+
+private:
+    QString m_path;
+};
+
+} // namespace mivanta

@@ -1,0 +1,194 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "store/Library.h"
+#include "core/base/Fold.h"
+#include "formats/SongJson.h"
+#include "store/Database.h"
+#include "store/Migrations.h"
+#include "store/SongImport.h"
+#include <QDateTime>
+#include <QDir>
+#include <QJsonDocument>
+#include <QSet>
+
+namespace mivanta {
+
+using namespace Qt::StringLiterals;
+
+Library::Library(QString folder, std::unique_ptr<Database> database)
+    : m_folder(std::move(folder)), m_database(std::move(database)) {}
+
+Library::~Library() = default;
+
+Result<std::unique_ptr<Library>> Library::open(const QString& folder) {
+    if (!QDir().mkpath(folder))
+        return failure(u"the library folder could not be made"_s, folder,
+                       u"Check that the place exists and that you may write there."_s);
+    auto database = Database::open(folder + u"/library.db"_s);
+    if (!database)
+        return tl::unexpected(database.error());
+    if (auto done = migrate(**database, libraryMigrations(), folder + u"/backups"_s); !done)
+        return tl::unexpected(done.error());
+    return std::unique_ptr<Library>(new Library(folder, std::move(*database)));
+}
+
+Result<std::vector<SongSummary>> Library::songs() {
+    auto rows = m_database->select(u"SELECT id, title, first_line, number FROM song ORDER BY title_key, row"_s);
+    if (!rows)
+        return tl::unexpected(rows.error());
+    std::vector<SongSummary> result;
+    while (rows->next())
+        result.push_back({SongId::fromText(rows->text(0)), rows->text(1), rows->text(2), rows->text(3)});
+    return result;
+}
+
+Result<int> Library::songCount() {
+    return m_database->select(u"SELECT count(*) FROM song"_s).map([](Rows rows) {
+        return rows.next() ? int(rows.number(0)) : 0;
+    });
+}
+
+Result<Song> Library::song(const SongId& id) {
+    auto rows = m_database->select(u"SELECT content FROM song WHERE id = ?"_s, {id.text()});
+    if (!rows)
+        return tl::unexpected(rows.error());
+    if (!rows->next())
+        return failure(u"the song is not in the library any more"_s, m_database->path());
+    const auto document = QJsonDocument::fromJson(rows->text(0).toUtf8());
+    return songFromJson(document.object(), m_database->path());
+}
+
+namespace {
+
+/// The first line of words that holds one of the words, best one that holds them all.
+QString matchingLine(const QString& lines, const QString& folded, const QStringList& words) {
+    const QStringList foldedLines = folded.split(u'\n');
+    qsizetype best = -1;
+    qsizetype most = 0;
+    for (qsizetype i = 0; i < foldedLines.size() && most < words.size(); ++i) {
+        const QString spaced = u' ' + foldedLines[i];
+        qsizetype held = 0;
+        for (const QString& word : words)
+            held += spaced.contains(u' ' + word) ? 1 : 0;
+        if (held > most) {
+            most = held;
+            best = i;
+        }
+    }
+    return best < 0 ? QString() : lines.section(u'\n', best, best);
+}
+
+constexpr auto kHitColumns = "s.id, s.title, s.first_line, s.number, s.lines, t.words";
+
+} // namespace
+
+Result<std::vector<SongHit>> Library::find(const QString& query, int limit) {
+    const QStringList words = searchWords(query);
+    std::vector<SongHit> hits;
+    if (words.isEmpty())
+        return hits;
+    QSet<SongId> seen;
+    const auto add = [&](Rows rows) {
+        while (int(hits.size()) < limit && rows.next()) {
+            const SongId id = SongId::fromText(rows.text(0));
+            if (seen.contains(id))
+                continue;
+            seen.insert(id);
+            hits.push_back({{id, rows.text(1), rows.text(2), rows.text(3)},
+                            matchingLine(rows.text(4), rows.text(5), words)});
+        }
+    };
+    // Titles that are, or begin with, just this come first.
+    const QString key = words.join(u' ');
+    const auto titles = m_database->select(
+        u"SELECT "_s + QLatin1String(kHitColumns) +
+            u" FROM song s JOIN song_text t ON t.row = s.row WHERE s.title_key >= ? AND s.title_key < ?"
+            " ORDER BY s.title_key LIMIT 10"_s,
+        {key, key + QChar(0xffff)});
+    if (!titles)
+        return tl::unexpected(titles.error());
+    add(*titles);
+
+    QStringList terms;
+    for (const QString& word : words)
+        terms << u'"' + word + u"\"*"_s;
+    const auto found = m_database->select(
+        u"SELECT "_s + QLatin1String(kHitColumns) +
+            u" FROM (SELECT rowid, rank FROM song_fts WHERE song_fts MATCH ? ORDER BY rank LIMIT ?) f"
+            " JOIN song s ON s.row = f.rowid JOIN song_text t ON t.row = s.row ORDER BY f.rank"_s,
+        {terms.join(u' '), limit});
+    if (!found)
+        return tl::unexpected(found.error());
+    add(*found);
+    return hits;
+}
+
+Result<Song> Library::save(Song song) {
+    auto done = m_database->transaction([&]() -> Result<void> {
+        auto rows = m_database->select(u"SELECT revision FROM song WHERE id = ?"_s, {song.id.text()});
+        if (!rows)
+            return tl::unexpected(rows.error());
+        const bool exists = rows->next();
+        const int stored = exists ? int(rows->number(0)) : 0;
+        if (stored != song.revision)
+            return failure(u"\"%1\" was changed in the library meanwhile"_s.arg(song.title), m_database->path(),
+                           u"Open it again and compare; nothing was overwritten."_s);
+        ++song.revision;
+        return write(song, {}, exists);
+    });
+    if (!done)
+        return tl::unexpected(done.error());
+    return song;
+}
+
+/// Writes both the record and its search text. An empty source leaves the stored one.
+Result<void> Library::write(const Song& song, const QString& source, bool exists) {
+    QStringList lines;
+    for (const Part& part : song.parts)
+        for (const Line& line : part.lines)
+            if (!line.words.isEmpty())
+                lines << line.words;
+    QStringList numbers;
+    for (const BookNumber& book : song.bookNumbers)
+        numbers << (book.book + u' ' + book.number).trimmed();
+    const QString id = song.id.text();
+    const QString content = QString::fromUtf8(QJsonDocument(songToJson(song)).toJson(QJsonDocument::Compact));
+    const QVariant from = source.isEmpty() ? QVariant() : QVariant(source);
+    const QVariant fromRevision = source.isEmpty() ? QVariant() : QVariant(song.revision);
+
+    auto done = m_database->change(
+        exists ? u"UPDATE song SET revision=?, changed_at=?, title=?, title_key=?, first_line=?, number=?, lines=?,"
+                 " content=?, content_hash=?, source=coalesce(?, source),"
+                 " source_revision=coalesce(?, source_revision) WHERE id=?"_s
+               : u"INSERT INTO song(revision, changed_at, title, title_key, first_line, number, lines, content,"
+                 " content_hash, source, source_revision, id) VALUES (?,?,?,?,?,?,?,?,?,?,?,?)"_s,
+        {song.revision, QDateTime::currentMSecsSinceEpoch(), song.title, foldedForSearch(song.title).trimmed(),
+         song.firstLine(), numbers.value(0), lines.join(u'\n'), content, contentHash(song), from, fromRevision, id});
+    if (!done)
+        return done;
+    return m_database->change(
+        u"INSERT INTO song_text(row, title, other, authors, numbers, words)"
+        " VALUES ((SELECT row FROM song WHERE id=?1), ?2, ?3, ?4, ?5, ?6)"
+        " ON CONFLICT(row) DO UPDATE SET title=?2, other=?3, authors=?4, numbers=?5, words=?6"_s,
+        {id, foldedForSearch(song.title), foldedForSearch(song.otherTitles.join(u'\n')),
+         foldedForSearch(song.authorNames().join(u'\n')), foldedForSearch(numbers.join(u'\n')),
+         foldedForSearch(lines.join(u'\n'))});
+}
+
+std::vector<ImportEntry> Library::import(const QStringList& paths, const Progress& progress) {
+    return SongImport(*this).run(paths, progress);
+}
+
+Result<void> Library::checkIntegrity() {
+    auto rows = m_database->select(u"PRAGMA quick_check(5)"_s);
+    if (!rows)
+        return tl::unexpected(rows.error());
+    QStringList problems;
+    while (rows->next())
+        problems << rows->text(0);
+    if (problems != QStringList{u"ok"_s})
+        return failure(u"the library file is damaged: "_s + problems.join(u"; "_s), m_database->path(),
+                       u"It was left as it is. Put the newest file from its backups folder in its place."_s);
+    return {};
+}
+
+} // namespace mivanta

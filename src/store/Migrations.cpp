@@ -1,0 +1,104 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "store/Migrations.h"
+#include <QDateTime>
+#include <QDir>
+
+namespace mivanta {
+
+using namespace Qt::StringLiterals;
+
+namespace {
+
+const Migration& songs() {
+    static const Migration statements{
+        u"CREATE TABLE song ("
+        "  row INTEGER PRIMARY KEY,"
+        "  id TEXT NOT NULL UNIQUE,"
+        "  revision INTEGER NOT NULL,"
+        "  changed_at INTEGER NOT NULL," // ms since 1970, UTC
+        "  title TEXT NOT NULL,"
+        "  title_key TEXT NOT NULL,"      // folded, for exact and leading matches
+        "  first_line TEXT NOT NULL,"
+        "  number TEXT NOT NULL,"         // the first hymn-book number, for lists
+        "  lines TEXT NOT NULL,"          // every line of words, for showing the one that matched
+        "  content TEXT NOT NULL,"        // the song as JSON
+        "  content_hash BLOB NOT NULL,"
+        "  source TEXT,"                  // the file it was brought in from
+        "  source_revision INTEGER)"_s,   // its revision then
+        u"CREATE INDEX song_title_key ON song(title_key)"_s,
+        u"CREATE INDEX song_source ON song(source)"_s,
+        u"CREATE INDEX song_content_hash ON song(content_hash)"_s,
+        u"CREATE TABLE song_text ("
+        "  row INTEGER PRIMARY KEY REFERENCES song(row) ON DELETE CASCADE,"
+        "  title TEXT, other TEXT, authors TEXT, numbers TEXT, words TEXT)"_s,
+        u"CREATE VIRTUAL TABLE song_fts USING fts5("
+        "  title, other, authors, numbers, words, content='song_text', content_rowid='row',"
+        "  tokenize='unicode61 remove_diacritics 2', prefix='1 2 3')"_s,
+        u"INSERT INTO song_fts(song_fts, rank) VALUES('rank', 'bm25(10.0, 6.0, 4.0, 6.0, 1.0)')"_s,
+        u"CREATE TRIGGER song_text_added AFTER INSERT ON song_text BEGIN"
+        "  INSERT INTO song_fts(rowid, title, other, authors, numbers, words)"
+        "    VALUES (new.row, new.title, new.other, new.authors, new.numbers, new.words);"
+        " END"_s,
+        u"CREATE TRIGGER song_text_removed AFTER DELETE ON song_text BEGIN"
+        "  INSERT INTO song_fts(song_fts, rowid, title, other, authors, numbers, words)"
+        "    VALUES ('delete', old.row, old.title, old.other, old.authors, old.numbers, old.words);"
+        " END"_s,
+        u"CREATE TRIGGER song_text_changed AFTER UPDATE ON song_text BEGIN"
+        "  INSERT INTO song_fts(song_fts, rowid, title, other, authors, numbers, words)"
+        "    VALUES ('delete', old.row, old.title, old.other, old.authors, old.numbers, old.words);"
+        "  INSERT INTO song_fts(rowid, title, other, authors, numbers, words)"
+        "    VALUES (new.row, new.title, new.other, new.authors, new.numbers, new.words);"
+        " END"_s,
+    };
+    return statements;
+}
+
+Result<int> versionOf(Database& database) {
+    auto rows = database.select(u"PRAGMA user_version"_s);
+    if (!rows)
+        return tl::unexpected(rows.error());
+    const int version = rows->next() ? int(rows->number(0)) : 0;
+    return version;
+}
+
+Result<void> backUp(Database& database, int version, const QString& folder) {
+    if (!QDir().mkpath(folder))
+        return failure(u"the folder for backups could not be made"_s, folder, u"Check that you may write there."_s);
+    const QString name = u"%1/library-before-%2-%3.db"_s.arg(
+        folder, QString::number(version + 1), QDateTime::currentDateTimeUtc().toString(u"yyyyMMdd-HHmmss-zzz"_s));
+    return database.change(u"VACUUM INTO ?"_s, {name});
+}
+
+} // namespace
+
+const std::vector<Migration>& libraryMigrations() {
+    static const std::vector<Migration> migrations{songs()};
+    return migrations;
+}
+
+Result<void> migrate(Database& database, const std::vector<Migration>& migrations, const QString& backupFolder) {
+    const auto version = versionOf(database);
+    if (!version)
+        return tl::unexpected(version.error());
+    const int latest = int(migrations.size());
+    if (*version > latest)
+        return failure(u"the library was written by a newer Mivanta (version %1; this one knows up to %2)"_s.arg(
+                           QString::number(*version), QString::number(latest)),
+                       database.path(), u"Install the newer version on this computer. Nothing was changed."_s);
+    if (*version > 0 && *version < latest)
+        if (auto done = backUp(database, *version, backupFolder); !done)
+            return done;
+    for (int next = *version + 1; next <= latest; ++next) {
+        auto done = database.transaction([&]() -> Result<void> {
+            for (const QString& sql : migrations[size_t(next - 1)])
+                if (auto ran = database.change(sql); !ran)
+                    return ran;
+            return database.change(u"PRAGMA user_version=%1"_s.arg(next));
+        });
+        if (!done)
+            return done;
+    }
+    return {};
+}
+
+} // namespace mivanta

@@ -1,0 +1,31 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/base/Result.h"
+#include "core/order/Service.h"
+#include <optional>
+
+namespace mivanta {
+
+/// What a file looked like when it was read or written, to tell whether another program changed it.
+struct FileStamp {
+    qint64 size = -1;
+    QByteArray hash; ///< SHA-1 of its bytes
+    friend bool operator==(const FileStamp&, const FileStamp&) = default;
+};
+
+struct OpenedService {
+    Service service;
+    FileStamp stamp;
+};
+
+[[nodiscard]] Result<OpenedService> openService(const QString& path);
+
+/// Writes the whole file beside the old one, has it reach the disk, then puts it in the old one's place; on
+/// any failure the old one is as it was. With `expected`, refuses when the file there is another by now.
+[[nodiscard]] Result<FileStamp> saveService(const Service& service, const QString& path,
+                                            const std::optional<FileStamp>& expected);
+
+/// Writes bytes that way, for other small files.
+[[nodiscard]] Result<void> writeSafely(const QString& path, const QByteArray& bytes);
+
+} // namespace mivanta

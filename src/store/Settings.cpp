@@ -1,0 +1,46 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "store/Settings.h"
+#include "formats/OutputsJson.h"
+#include "formats/ThemeJson.h"
+#include "store/ServiceStore.h"
+#include <QFile>
+#include <QLoggingCategory>
+#include <QStandardPaths>
+
+namespace mivanta {
+
+using namespace Qt::StringLiterals;
+
+Result<std::vector<Output>> loadOutputs(const QString& libraryFolder) {
+    QFile file(libraryFolder + u"/outputs.json"_s);
+    if (!file.exists())
+        return usualOutputs();
+    if (!file.open(QIODevice::ReadOnly))
+        return failure(u"the outputs cannot be read: "_s + file.errorString(), file.fileName(),
+                       u"Check its permissions."_s);
+    return outputsFromJson(file.readAll(), file.fileName());
+}
+
+Result<void> saveOutputs(const QString& libraryFolder, const std::vector<Output>& outputs) {
+    return writeSafely(libraryFolder + u"/outputs.json"_s, outputsToJson(outputs));
+}
+
+std::vector<Theme> shippedThemes() {
+    std::vector<Theme> themes;
+    for (const char* id : {"dusk-water", "plain-paper", "lower-third", "stage-plain"}) {
+        QFile file(u":/mivanta/themes/%1.json"_s.arg(QLatin1String(id)));
+        if (!file.open(QIODevice::ReadOnly))
+            qFatal("a shipped theme is missing: %s", id);
+        auto theme = readTheme(file, file.fileName());
+        if (!theme)
+            qFatal("a shipped theme is broken: %s", qPrintable(theme.error().text()));
+        themes.push_back(std::move(*theme));
+    }
+    return themes;
+}
+
+QString usualLibraryFolder() {
+    return QStandardPaths::writableLocation(QStandardPaths::GenericDataLocation) + u"/mivanta/library"_s;
+}
+
+} // namespace mivanta

@@ -1,0 +1,18 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/base/Result.h"
+#include "core/run/Output.h"
+
+namespace mivanta {
+
+/// The outputs of a library folder (outputs.json); the usual ones when there is no such file.
+[[nodiscard]] Result<std::vector<Output>> loadOutputs(const QString& libraryFolder);
+[[nodiscard]] Result<void> saveOutputs(const QString& libraryFolder, const std::vector<Output>& outputs);
+
+/// The themes that ship with the program. The first one is the usual theme of a new service.
+[[nodiscard]] std::vector<Theme> shippedThemes();
+
+/// Where the library is kept unless another folder is named.
+[[nodiscard]] QString usualLibraryFolder();
+
+} // namespace mivanta
