@@ -77,8 +77,11 @@ Result<QSqlQuery*> Database::prepared(const QString& sql, const QVariantList& va
         query = std::move(fresh);
     }
     query->finish();
-    for (int i = 0; i < values.size(); ++i)
-        query->bindValue(i, values[i]);
+    for (int i = 0; i < values.size(); ++i) {
+        // Qt binds a QString that was never set as NULL; here it means the empty text.
+        const bool isEmptyText = values[i].typeId() == QMetaType::QString && values[i].toString().isNull();
+        query->bindValue(i, isEmptyText ? QVariant(u""_s) : values[i]);
+    }
     if (!query->exec())
         return tl::unexpected(errorOf(query->lastError(), sql));
     return query.get();

@@ -167,8 +167,9 @@ Result<void> Library::write(const Song& song, const QString& source, bool exists
         return done;
     return m_database->change(
         u"INSERT INTO song_text(row, title, other, authors, numbers, words)"
-        " VALUES ((SELECT row FROM song WHERE id=?1), ?2, ?3, ?4, ?5, ?6)"
-        " ON CONFLICT(row) DO UPDATE SET title=?2, other=?3, authors=?4, numbers=?5, words=?6"_s,
+        " VALUES ((SELECT row FROM song WHERE id=?), ?, ?, ?, ?, ?)"
+        " ON CONFLICT(row) DO UPDATE SET title=excluded.title, other=excluded.other, authors=excluded.authors,"
+        " numbers=excluded.numbers, words=excluded.words"_s,
         {id, foldedForSearch(song.title), foldedForSearch(song.otherTitles.join(u'\n')),
          foldedForSearch(song.authorNames().join(u'\n')), foldedForSearch(numbers.join(u'\n')),
          foldedForSearch(lines.join(u'\n'))});

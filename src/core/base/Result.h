@@ -11,10 +11,12 @@ struct Error {
     QString where;    ///< file, line or record; may be empty
     QString remedy;   ///< what to do about it; may be empty
 
-    /// All three as one line: "where: what. remedy".
+    /// All three as one line: "where: what. remedy"
     [[nodiscard]] QString text() const {
         QString line = where.isEmpty() ? what : where + QStringLiteral(": ") + what;
-        return remedy.isEmpty() ? line : line + QStringLiteral(" ") + remedy;
+        if (remedy.isEmpty())
+            return line;
+        return line + (line.endsWith(u'.') ? QStringLiteral(" ") : QStringLiteral(". ")) + remedy;
     }
 };
 
