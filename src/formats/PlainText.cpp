@@ -53,24 +53,24 @@ public:
     }
 
 private:
-    /// "Name: value" lines at the head of the file, or a title on a line of its own. Returns what comes next.
+    /// "Name: value" lines at the head of the file, with the title before, among or behind them on a line of
+    /// its own. Returns what comes next.
     qsizetype readDetails() {
         static const QRegularExpression detail(QStringLiteral("^([A-Za-z][A-Za-z _\\-]{1,24}):\\s*(\\S.*)$"));
         qsizetype at = 0;
-        bool any = false;
         for (; at < m_lines.size(); ++at) {
             const auto match = detail.match(m_lines[at]);
+            if (m_lines[at].isEmpty())
+                continue;
             if (match.hasMatch() && match.captured(1).toLower() == QLatin1String("order"))
                 m_builder.setOrder(match.captured(2), int(at) + 1);
             else if (match.hasMatch() && m_builder.setDetail(match.captured(1), match.captured(2)))
-                any = true;
-            else if (!m_lines[at].isEmpty())
+                continue;
+            else if (m_builder.details().title.isEmpty() && standsAlone(at))
+                m_builder.details().title = m_lines[at];
+            else
                 break;
         }
-        if (!any && standsAlone(at))
-            m_builder.details().title = m_lines[at++];
-        if (at > 0 && any && m_builder.details().title.isEmpty() && standsAlone(at))
-            m_builder.details().title = m_lines[at++];
         return at;
     }
 

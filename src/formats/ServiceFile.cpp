@@ -46,7 +46,7 @@ Result<Item> itemFromJson(const QJsonObject& json, const QString& where) {
     auto song = songFromJson(json[u"song"_s].toObject(), where);
     if (!song)
         return tl::unexpected(song.error());
-    item.content = SongItem{std::move(*song)};
+    item.content = songItem(std::move(*song));
     return item;
 }
 

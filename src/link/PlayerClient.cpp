@@ -81,6 +81,8 @@ void PlayerClient::obey(const Message& received) {
             m_board = std::move(*board);
         const bool takesOver = !m_welcomedOnce;
         m_welcomedOnce = true;
+        if (takesOver && !welcome->state.isEmpty())
+            m_state.clear(); // theirs is the one to go on from
         resend();
         Q_EMIT welcomed(takesOver ? welcome->state : QByteArray());
     } else if (const auto* painted = std::get_if<message::Painted>(&received)) {

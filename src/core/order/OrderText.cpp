@@ -64,7 +64,7 @@ Result<Service> readOrderText(const QString& text, const QString& where, const s
             error.where = lineAt(where, number);
             return tl::unexpected(std::move(error));
         }
-        service.items.push_back({ItemId::create(), SongItem{std::move(*song)}});
+        service.items.push_back({ItemId::create(), songItem(std::move(*song))});
     }
     return service;
 }

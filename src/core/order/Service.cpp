@@ -4,9 +4,11 @@
 
 namespace mivanta {
 
+SongItem songItem(Song song) { return {std::make_shared<const Song>(std::move(song))}; }
+
 const Song* Item::song() const {
     const auto* item = std::get_if<SongItem>(&content);
-    return item ? &item->song : nullptr;
+    return item ? item->song.get() : nullptr;
 }
 
 QString Item::title() const {

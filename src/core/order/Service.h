@@ -3,6 +3,7 @@
 #include "core/song/Song.h"
 #include "core/theme/Theme.h"
 #include <QDateTime>
+#include <memory>
 #include <variant>
 #include <vector>
 
@@ -13,9 +14,12 @@ struct Heading {
 };
 
 /// A song in the order, as it stands in this service: its own copy, so that a service opens anywhere.
+/// Immutable, so that copies of an order are cheap and a changed song is a new one.
 struct SongItem {
-    Song song;
+    std::shared_ptr<const Song> song; ///< never null
 };
+
+[[nodiscard]] SongItem songItem(Song song);
 
 struct Item {
     ItemId id;

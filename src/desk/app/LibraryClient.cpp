@@ -1,0 +1,123 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/app/LibraryClient.h"
+
+namespace mivanta {
+
+LibraryClient::LibraryClient(const QString& folder, QObject* parent) : QObject(parent), m_folder(folder) {}
+
+LibraryClient::~LibraryClient() {
+    *m_cancel = true;
+    m_importer.finish();
+    m_reader.run([this] { m_library.reset(); }); // where its connection was opened
+    m_reader.finish();
+}
+
+void LibraryClient::open() {
+    m_reader.run(
+        this,
+        [this]() -> Result<void> {
+            auto library = Library::open(m_folder);
+            if (!library)
+                return tl::unexpected(library.error());
+            m_library = std::move(*library);
+            return {};
+        },
+        [this](const Result<void>& done) {
+            if (!done) {
+                m_error = done.error();
+                Q_EMIT failed(done.error());
+                return;
+            }
+            m_error.reset();
+            m_isOpen = true;
+            Q_EMIT opened();
+            checkInBackground();
+        });
+}
+
+/// A damaged library is better known on a week-night; the check must not delay the first search.
+void LibraryClient::checkInBackground() {
+    m_importer.run(
+        this,
+        [folder = m_folder]() -> Result<void> {
+            auto library = Library::open(folder);
+            return library ? (*library)->checkIntegrity() : Result<void>(tl::unexpected(library.error()));
+        },
+        [this](const Result<void>& done) {
+            if (!done)
+                Q_EMIT failed(done.error());
+        });
+}
+
+void LibraryClient::find(QObject* asker, const QString& query, const Found& found) {
+    auto& last = m_lastOf[asker];
+    if (!last) {
+        last = std::make_shared<std::atomic<quint64>>(0);
+        connect(asker, &QObject::destroyed, this, [this, asker] { m_lastOf.remove(asker); });
+    }
+    const quint64 mine = ++*last;
+    m_reader.run(
+        asker,
+        [this, last = last, mine, query]() -> std::optional<Result<std::vector<SongHit>>> {
+            if (*last != mine || !m_library)
+                return std::nullopt; // overtaken by a later key press
+            if (!query.trimmed().isEmpty())
+                return m_library->find(query);
+            auto songs = m_library->songs();
+            if (!songs)
+                return Result<std::vector<SongHit>>(tl::unexpected(songs.error()));
+            std::vector<SongHit> hits;
+            hits.reserve(songs->size());
+            for (SongSummary& song : *songs)
+                hits.push_back({std::move(song), {}});
+            return Result<std::vector<SongHit>>(std::move(hits));
+        },
+        [last = last, mine, found](std::optional<Result<std::vector<SongHit>>> result) {
+            if (result && *last == mine)
+                found(std::move(*result));
+        });
+}
+
+void LibraryClient::song(QObject* asker, const SongId& id, const std::function<void(Result<Song>)>& loaded) {
+    m_reader.run(
+        asker,
+        [this, id]() -> Result<Song> {
+            if (!m_library)
+                return failure(QStringLiteral("the library is not open"), m_folder);
+            return m_library->song(id);
+        },
+        loaded);
+}
+
+void LibraryClient::import(const QStringList& paths) {
+    if (m_importing || paths.isEmpty())
+        return;
+    m_importing = true;
+    *m_cancel = false;
+    m_importer.run(
+        this,
+        [this, folder = m_folder, paths, cancel = m_cancel]() -> Result<std::vector<ImportEntry>> {
+            auto library = Library::open(folder);
+            if (!library)
+                return tl::unexpected(library.error());
+            return (*library)->import(paths, [&](int done, int total) {
+                if (done % 10 == 0)
+                    QMetaObject::invokeMethod(this, [this, done, total] { Q_EMIT importProgress(done, total); });
+                return !*cancel;
+            });
+        },
+        [this](const Result<std::vector<ImportEntry>>& entries) {
+            m_importing = false;
+            if (!entries) {
+                Q_EMIT failed(entries.error());
+                Q_EMIT importFinished({}, false);
+                return;
+            }
+            Q_EMIT importFinished(*entries, *m_cancel);
+            Q_EMIT changed();
+        });
+}
+
+void LibraryClient::cancelImport() { *m_cancel = true; }
+
+} // namespace mivanta

@@ -1,0 +1,309 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/app/MainWindow.h"
+#include "desk/check/CheckDesk.h"
+#include "desk/library/LibraryDesk.h"
+#include "desk/parts/Header.h"
+#include "desk/parts/NoticeBar.h"
+#include "desk/parts/Style.h"
+#include "desk/prepare/PrepareDesk.h"
+#include "desk/run/RunDesk.h"
+#include "desk/setup/SetupDesk.h"
+#include <QAction>
+#include <QApplication>
+#include <QCloseEvent>
+#include <QScreen>
+#include <QSettings>
+#include <QStackedWidget>
+#include <QVBoxLayout>
+
+namespace mivanta {
+
+namespace {
+
+constexpr const char* kDeskNames[]{"library", "prepare", "check", "run", "setup"};
+
+QAction* makeAction(QWidget* parent, const QString& name, const QString& iconName, const QString& text,
+                    const QString& tip, const QKeySequence& key) {
+    auto* action = new QAction(icon(iconName, day().text), text, parent);
+    action->setObjectName(name);
+    action->setShortcut(key);
+    action->setToolTip(QStringLiteral("%1 (%2)").arg(tip, key.toString(QKeySequence::NativeText)));
+    parent->addAction(action);
+    return action;
+}
+
+} // namespace
+
+MainWindow::MainWindow(Session& session, std::unique_ptr<Prompts> prompts)
+    : m_session(session), m_prompts(prompts ? std::move(prompts) : std::make_unique<DialogPrompts>(this)) {
+    setObjectName(QStringLiteral("main-window"));
+    setWindowTitle(QStringLiteral("Mivanta"));
+    auto* content = new QWidget(this);
+    auto* column = new QVBoxLayout(content);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(0);
+    m_header = new Header(content);
+    m_notices = new NoticeBar(content);
+    m_stack = new QStackedWidget(content);
+    column->addWidget(m_header);
+    column->addWidget(m_notices);
+    column->addWidget(m_stack, 1);
+    setCentralWidget(content);
+    makeActions();
+    makeDesks();
+    connectSession();
+    m_clock.setInterval(1000);
+    connect(&m_clock, &QTimer::timeout, this, &MainWindow::showClock);
+    m_clock.start();
+    showClock();
+    restoreLayout();
+    goTo(PrepareAt);
+    showHeader();
+}
+
+MainWindow::~MainWindow() = default;
+
+void MainWindow::makeActions() {
+    QUndoStack& undoStack = m_session.document().undoStack();
+    QAction* fresh = makeAction(this, QStringLiteral("new-service"), QStringLiteral("file-plus-2"), tr("New service"),
+                                tr("Start a new service"), QKeySequence::New);
+    QAction* open = makeAction(this, QStringLiteral("open-service"), QStringLiteral("folder-open"), tr("Open\u2026"),
+                               tr("Open a service file"), QKeySequence::Open);
+    QAction* store = makeAction(this, QStringLiteral("save-service"), QStringLiteral("save"), tr("Save"),
+                                tr("Save the service"), QKeySequence::Save);
+    QAction* storeAs = makeAction(this, QStringLiteral("save-service-as"), QString(), tr("Save as\u2026"),
+                                  tr("Save the service under another name"), QKeySequence(QStringLiteral("Ctrl+Shift+S")));
+    QAction* undo = makeAction(this, QStringLiteral("undo"), QStringLiteral("undo-2"), tr("Undo"), tr("Undo"),
+                               QKeySequence(QStringLiteral("Ctrl+Z")));
+    QAction* redo = makeAction(this, QStringLiteral("redo"), QStringLiteral("redo-2"), tr("Redo"), tr("Do again"),
+                               QKeySequence(QStringLiteral("Ctrl+Shift+Z")));
+    QAction* find = makeAction(this, QStringLiteral("find"), QString(), tr("Find"), tr("Find"), QKeySequence::Find);
+    QAction* files = makeAction(this, QStringLiteral("import"), QString(), tr("Import files"), tr("Import files"),
+                                QKeySequence(QStringLiteral("Ctrl+I")));
+    QAction* folder = makeAction(this, QStringLiteral("import-a-folder"), QString(), tr("Import a folder"),
+                                 tr("Import a folder"), QKeySequence(QStringLiteral("Ctrl+Shift+I")));
+    QAction* quit = makeAction(this, QStringLiteral("quit"), QString(), tr("Quit"), tr("End Mivanta"), QKeySequence(QStringLiteral("Ctrl+Q")));
+    connect(fresh, &QAction::triggered, this, &MainWindow::newService);
+    connect(open, &QAction::triggered, this, &MainWindow::openService);
+    connect(store, &QAction::triggered, this, [this] { save(false); });
+    connect(storeAs, &QAction::triggered, this, [this] { save(true); });
+    connect(undo, &QAction::triggered, &undoStack, &QUndoStack::undo);
+    connect(redo, &QAction::triggered, &undoStack, &QUndoStack::redo);
+    connect(find, &QAction::triggered, this, &MainWindow::find);
+    connect(files, &QAction::triggered, this, [this] { m_libraryDesk->importFiles(); });
+    connect(folder, &QAction::triggered, this, [this] { m_libraryDesk->importFolder(); });
+    connect(quit, &QAction::triggered, this, &QWidget::close);
+    const auto showUndo = [undo, redo, &undoStack, this] {
+        const bool running = m_stack->count() > 0 && currentDesk() == RunAt;
+        undo->setEnabled(undoStack.canUndo() && !running);
+        redo->setEnabled(undoStack.canRedo() && !running);
+        undo->setToolTip(undoStack.canUndo() ? tr("Undo %1 (Ctrl+Z)").arg(undoStack.undoText()) : tr("Nothing to undo"));
+        redo->setToolTip(undoStack.canRedo() ? tr("Do again: %1 (Ctrl+Shift+Z)").arg(undoStack.redoText()) : tr("Nothing to do again"));
+    };
+    connect(&undoStack, &QUndoStack::indexChanged, this, showUndo);
+    connect(m_stack, &QStackedWidget::currentChanged, this, showUndo);
+    showUndo();
+    m_fileActions = {fresh, open, store, undo, redo};
+    m_editActions = {fresh, open, find, files, folder};
+}
+
+void MainWindow::makeDesks() {
+    m_libraryDesk = new LibraryDesk(m_session, *m_prompts, m_thumbnails, m_stack);
+    m_prepareDesk = new PrepareDesk(m_session, *m_prompts, m_thumbnails, m_fileActions, m_stack);
+    m_checkDesk = new CheckDesk(m_session, m_stack);
+    m_runDesk = new RunDesk(m_session, m_thumbnails, m_stack);
+    m_setupDesk = new SetupDesk(m_session, m_thumbnails, m_stack);
+    const std::pair<QWidget*, std::pair<QString, QString>> desks[]{
+        {m_libraryDesk, {tr("Library"), tr("All your songs")}},
+        {m_prepareDesk, {tr("Prepare"), tr("Put the service together")}},
+        {m_checkDesk, {tr("Check"), tr("What is better known before Sunday")}},
+        {m_runDesk, {tr("Run"), tr("Run the service")}},
+        {m_setupDesk, {tr("Setup"), tr("The outputs and their screens")}}};
+    int index = 0;
+    for (const auto& [widget, names] : desks) {
+        m_stack->addWidget(widget);
+        const QString key = QStringLiteral("Alt+%1").arg(index + 1);
+        m_header->addDesk(names.first, names.second, key);
+        auto* action = new QAction(this);
+        action->setShortcut(QKeySequence(key));
+        connect(action, &QAction::triggered, this, [this, index] { goTo(Desk(index)); });
+        addAction(action);
+        ++index;
+    }
+    connect(m_header, &Header::deskChosen, this, [this](int at) { goTo(Desk(at)); });
+    connect(m_libraryDesk, &LibraryDesk::addToService, this, [this](const SongId& id) {
+        m_prepareDesk->addSong(id);
+        goTo(PrepareAt);
+    });
+    connect(m_prepareDesk, &PrepareDesk::openInLibrary, this, [this](const SongId& id) {
+        goTo(LibraryAt);
+        m_libraryDesk->showSong(id);
+    });
+    connect(m_checkDesk, &CheckDesk::counted, this, [this](int worrying) { m_header->setDeskCount(CheckAt, worrying); });
+    connect(m_checkDesk, &CheckDesk::showItem, this, [this](const ItemId& id) {
+        goTo(PrepareAt);
+        m_prepareDesk->selectItem(id);
+    });
+}
+
+void MainWindow::connectSession() {
+    connect(&m_session, &Session::problem, this, [this](const Error& e) {
+        m_afterSave = {};
+        m_notices->tell(e.text(), true);
+    });
+    connect(&m_session, &Session::notice, this, [this](const QString& text) { m_notices->tell(text, false); });
+    connect(&m_session, &Session::playerRefused, this, [this] {
+        m_notices->tell(tr("Mivanta is already running with this library. Close this window and use the other one."), true);
+    });
+    connect(&m_session, &Session::ready, this, [this](const QString& desk) {
+        for (int i = 0; i < int(std::size(kDeskNames)); ++i)
+            if (desk == QLatin1String(kDeskNames[i]))
+                goTo(Desk(i));
+        m_session.run().setDesk(QLatin1String(kDeskNames[currentDesk()]));
+    });
+    connect(&m_session, &Session::placesChanged, this, &MainWindow::showHeader);
+    connect(&m_session.run(), &RunController::changed, this, &MainWindow::showHeader);
+    connect(&m_session.document(), &ServiceDocument::changed, this, &MainWindow::showHeader);
+    connect(&m_session.document(), &ServiceDocument::stateChanged, this, &MainWindow::showHeader);
+    connect(&m_session.document(), &ServiceDocument::saved, this, [this] {
+        if (const auto then = std::exchange(m_afterSave, {}))
+            then();
+    });
+}
+
+MainWindow::Desk MainWindow::currentDesk() const { return Desk(m_stack->currentIndex()); }
+
+void MainWindow::goTo(Desk desk) {
+    m_stack->setCurrentIndex(desk);
+    m_header->setCurrentDesk(desk);
+    m_session.run().setDesk(QLatin1String(kDeskNames[desk]));
+    for (QAction* action : m_editActions)
+        action->setEnabled(desk != RunAt);
+    if (desk == LibraryAt)
+        m_libraryDesk->focusFind();
+    else if (desk == PrepareAt)
+        m_prepareDesk->focusFind();
+    else if (desk == RunAt)
+        m_runDesk->setFocus();
+    showHeader();
+    showClock();
+}
+
+void MainWindow::find() {
+    if (currentDesk() != LibraryAt && currentDesk() != PrepareAt)
+        goTo(PrepareAt);
+    currentDesk() == LibraryAt ? m_libraryDesk->focusFind() : m_prepareDesk->focusFind();
+}
+
+void MainWindow::showHeader() {
+    const ServiceDocument& document = m_session.document();
+    const Service& service = document.service();
+    const RunState& state = m_session.run().state();
+    const int item = state.onScreen ? m_session.book().indexOf(state.onScreen->item) : -1;
+    QStringList facts;
+    if (currentDesk() == RunAt && m_session.book().itemCount() > 0) {
+        facts << (item >= 0 ? tr("item %1 of %2").arg(item + 1).arg(m_session.book().itemCount())
+                            : tr("%1 items").arg(m_session.book().itemCount()));
+    } else {
+        if (service.start.isValid())
+            facts << locale().toString(service.start, tr("d MMMM \u00b7 HH:mm"));
+        facts << (document.isModified() ? tr("not saved") : document.path().isEmpty() ? tr("new") : tr("saved"));
+    }
+    m_header->setService(service.title.isEmpty() ? tr("New service") : service.title, facts.join(QStringLiteral(" \u00b7 ")));
+    const auto outputs = m_session.outputs().size();
+    LampState lamp;
+    if (m_session.run().live().empty())
+        lamp.text = tr("Nothing on screen \u00b7 %1 outputs").arg(outputs);
+    else if (state.curtain == Curtain::Black)
+        lamp.text = tr("Black on %1 outputs").arg(outputs);
+    else if (state.curtain == Curtain::WordsOff)
+        lamp.text = tr("Backdrop only \u00b7 %1 outputs").arg(outputs);
+    else
+        lamp = {true, tr("Words on screen \u00b7 %1 outputs").arg(outputs)};
+    m_header->setLamp(lamp);
+}
+
+void MainWindow::showClock() {
+    m_header->setTime(QTime::currentTime().toString(currentDesk() == RunAt ? QStringLiteral("HH:mm:ss") : QStringLiteral("HH:mm")));
+}
+
+void MainWindow::newService() {
+    settleUnsaved([this] { m_session.document().startNew(); });
+}
+
+void MainWindow::openService() {
+    settleUnsaved([this] {
+        if (const QString path = m_prompts->serviceToOpen(); !path.isEmpty())
+            m_session.document().open(path);
+    });
+}
+
+void MainWindow::save(bool askWhere, std::function<void()> then) {
+    QString path = m_session.document().path();
+    if (askWhere || path.isEmpty()) {
+        const QString title = m_session.document().service().title;
+        path = m_prompts->whereToSave((title.isEmpty() ? tr("Service") : title) + QStringLiteral(".mivanta"));
+        if (path.isEmpty())
+            return;
+    }
+    m_afterSave = std::move(then);
+    m_session.document().save(path);
+}
+
+void MainWindow::settleUnsaved(const std::function<void()>& then) {
+    if (!m_session.document().isModified()) {
+        then();
+        return;
+    }
+    const QString title = m_session.document().service().title;
+    switch (m_prompts->unsavedWork(title.isEmpty() ? tr("New service") : title)) {
+    case Prompts::Unsaved::Save: save(false, then); break;
+    case Prompts::Unsaved::GiveUp: then(); break;
+    case Prompts::Unsaved::Cancel: break;
+    }
+}
+
+void MainWindow::closeEvent(QCloseEvent* event) {
+    if (m_finished) {
+        event->accept();
+        return;
+    }
+    event->ignore();
+    const bool onScreen = !m_session.run().live().empty() && m_session.run().state().curtain != Curtain::Black;
+    if (onScreen && !m_prompts->quitWhileOnScreen())
+        return;
+    const bool wasModified = m_session.document().isModified();
+    settleUnsaved([this, wasModified] {
+        if (wasModified && m_session.document().isModified())
+            m_session.document().forgetJournal(); // given up
+        finish();
+    });
+}
+
+void MainWindow::finish() {
+    QSettings settings;
+    settings.setValue(QStringLiteral("window/geometry"), saveGeometry());
+    m_finished = true;
+    m_session.quit();
+    close();
+}
+
+void MainWindow::restoreLayout() {
+    const QSettings settings;
+    resize(1280, 800);
+    const QRect room = screen()->availableGeometry();
+    if (!restoreGeometry(settings.value(QStringLiteral("window/geometry")).toByteArray())) {
+        if (room.width() <= 1280 || room.height() <= 800)
+            setGeometry(room);
+        else
+            move(room.center() - rect().center());
+    }
+}
+
+void MainWindow::changeEvent(QEvent* event) {
+    QMainWindow::changeEvent(event);
+    if (event->type() == QEvent::ActivationChange && screen())
+        m_session.setDeskMonitor(screen()->name());
+}
+
+} // namespace mivanta

@@ -1,0 +1,44 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <QString>
+#include <QStringList>
+
+class QWidget;
+
+namespace mivanta {
+
+/// Every question that the desks ask in a dialog, so that tests can answer them.
+class Prompts {
+public:
+    virtual ~Prompts() = default;
+
+    /// Empty when given up.
+    [[nodiscard]] virtual QString serviceToOpen() = 0;
+    [[nodiscard]] virtual QString whereToSave(const QString& suggestedName) = 0;
+    [[nodiscard]] virtual QStringList songFilesToImport() = 0;
+    [[nodiscard]] virtual QString songFolderToImport() = 0;
+    [[nodiscard]] virtual QString text(const QString& question, const QString& before) = 0;
+
+    enum class Unsaved { Save, GiveUp, Cancel };
+    [[nodiscard]] virtual Unsaved unsavedWork(const QString& service) = 0;
+    /// While something is on screen: really end?
+    [[nodiscard]] virtual bool quitWhileOnScreen() = 0;
+};
+
+/// Asks in real dialogs over the window.
+class DialogPrompts : public Prompts {
+public:
+    explicit DialogPrompts(QWidget* window) : m_window(window) {}
+    [[nodiscard]] QString serviceToOpen() override;
+    [[nodiscard]] QString whereToSave(const QString& suggestedName) override;
+    [[nodiscard]] QStringList songFilesToImport() override;
+    [[nodiscard]] QString songFolderToImport() override;
+    [[nodiscard]] QString text(const QString& question, const QString& before) override;
+    [[nodiscard]] Unsaved unsavedWork(const QString& service) override;
+    [[nodiscard]] bool quitWhileOnScreen() override;
+
+private:
+    QWidget* m_window;
+};
+
+} // namespace mivanta

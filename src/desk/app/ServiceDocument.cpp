@@ -1,0 +1,213 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/app/ServiceDocument.h"
+#include <QSet>
+#include <algorithm>
+
+namespace mivanta {
+
+namespace {
+constexpr int kJournalDelayMs = 300;
+constexpr int kUndoLimit = 500;
+} // namespace
+
+/// Holds the order before and after. Songs are shared, so both are small.
+class ServiceDocument::Change : public QUndoCommand {
+public:
+    Change(ServiceDocument& document, Service after, const QString& what)
+        : QUndoCommand(what), m_document(document), m_before(document.m_service), m_after(std::move(after)) {}
+    void undo() override { show(m_before); }
+    void redo() override { show(m_after); }
+
+private:
+    void show(const Service& service) {
+        m_document.m_service = service;
+        m_document.m_journalSoon.start();
+        Q_EMIT m_document.changed();
+    }
+
+    ServiceDocument& m_document;
+    Service m_before;
+    Service m_after;
+};
+
+ServiceDocument::ServiceDocument(const QString& libraryFolder, Theme usualTheme, QObject* parent)
+    : QObject(parent), m_usualTheme(std::move(usualTheme)), m_journal(std::make_shared<Journal>(libraryFolder)) {
+    m_undo.setUndoLimit(kUndoLimit);
+    m_journalSoon.setSingleShot(true);
+    m_journalSoon.setInterval(kJournalDelayMs);
+    connect(&m_journalSoon, &QTimer::timeout, this, &ServiceDocument::writeJournal);
+    connect(&m_undo, &QUndoStack::cleanChanged, this, &ServiceDocument::stateChanged);
+    m_service.id = ServiceId::create();
+    m_service.theme = m_usualTheme;
+}
+
+ServiceDocument::~ServiceDocument() {
+    m_undo.disconnect(this);
+    finishWriting();
+}
+
+void ServiceDocument::apply(Service next, const QString& what) {
+    m_undo.push(new Change(*this, std::move(next), what));
+}
+
+ItemId ServiceDocument::insertSong(int at, Song song) {
+    Service next = m_service;
+    const ItemId id = ItemId::create();
+    const QString title = song.title;
+    next.items.insert(next.items.begin() + std::clamp(at, 0, int(next.items.size())), {id, songItem(std::move(song))});
+    apply(std::move(next), tr("adding %1").arg(title));
+    return id;
+}
+
+ItemId ServiceDocument::insertHeading(int at, const QString& title) {
+    Service next = m_service;
+    const ItemId id = ItemId::create();
+    next.items.insert(next.items.begin() + std::clamp(at, 0, int(next.items.size())), {id, Heading{title}});
+    apply(std::move(next), tr("adding the heading %1").arg(title));
+    return id;
+}
+
+void ServiceDocument::remove(const std::vector<ItemId>& ids) {
+    const QSet<ItemId> gone(ids.begin(), ids.end());
+    Service next = m_service;
+    const auto removed = std::erase_if(next.items, [&](const Item& item) { return gone.contains(item.id); });
+    if (removed == 1)
+        apply(std::move(next), tr("removing %1").arg(m_service.item(ids.front())->title()));
+    else if (removed > 1)
+        apply(std::move(next), tr("removing %n items", nullptr, int(removed)));
+}
+
+void ServiceDocument::move(const std::vector<ItemId>& ids, int to) {
+    const QSet<ItemId> moving(ids.begin(), ids.end());
+    const auto isMoving = [&](const Item& item) { return moving.contains(item.id); };
+    Service next = m_service;
+    to = std::clamp(to, 0, int(next.items.size()));
+    std::stable_partition(next.items.begin(), next.items.begin() + to, [&](const Item& i) { return !isMoving(i); });
+    std::stable_partition(next.items.begin() + to, next.items.end(), isMoving);
+    const bool same = std::equal(next.items.begin(), next.items.end(), m_service.items.begin(),
+                                 [](const Item& a, const Item& b) { return a.id == b.id; });
+    if (!same)
+        apply(std::move(next), ids.size() == 1 ? tr("moving %1").arg(m_service.item(ids.front())->title())
+                                               : tr("moving %1 items").arg(ids.size()));
+}
+
+void ServiceDocument::renameHeading(const ItemId& id, const QString& title) {
+    Service next = m_service;
+    const int at = next.indexOf(id);
+    if (at < 0 || !next.items[size_t(at)].isHeading() || next.items[size_t(at)].title() == title)
+        return;
+    next.items[size_t(at)].content = Heading{title};
+    apply(std::move(next), tr("renaming a heading"));
+}
+
+void ServiceDocument::setTitle(const QString& title) {
+    if (title == m_service.title)
+        return;
+    Service next = m_service;
+    next.title = title;
+    apply(std::move(next), tr("renaming the service"));
+}
+
+void ServiceDocument::setTheme(const Theme& theme) {
+    if (theme == m_service.theme)
+        return;
+    Service next = m_service;
+    next.theme = theme;
+    apply(std::move(next), tr("the theme %1").arg(theme.name));
+}
+
+void ServiceDocument::take(Service service, const QString& path, const std::optional<FileStamp>& stamp) {
+    m_service = std::move(service);
+    m_path = path;
+    m_stamp = stamp;
+    m_recovered = false;
+    m_undo.clear();
+    m_journalSoon.start();
+    Q_EMIT changed();
+    Q_EMIT stateChanged();
+    Q_EMIT opened();
+}
+
+void ServiceDocument::startNew() {
+    Service service;
+    service.id = ServiceId::create();
+    service.theme = m_usualTheme;
+    take(std::move(service), {}, {});
+}
+
+void ServiceDocument::open(const QString& path) {
+    m_files.run(
+        this, [path] { return openService(path); },
+        [this, path](Result<OpenedService> opened) {
+            if (opened)
+                take(std::move(opened->service), path, opened->stamp);
+            else
+                Q_EMIT failed(opened.error());
+        });
+}
+
+void ServiceDocument::save(const QString& path) {
+    const auto expected = path == m_path ? m_stamp : std::nullopt;
+    const int index = m_undo.index();
+    m_files.run(
+        this, [service = m_service, path, expected] { return saveService(service, path, expected); },
+        [this, path, index](const Result<FileStamp>& stamp) {
+            if (!stamp) {
+                Q_EMIT failed(stamp.error());
+                return;
+            }
+            m_path = path;
+            m_stamp = *stamp;
+            if (m_undo.index() == index) { // nothing was changed while it was being written
+                m_recovered = false;
+                m_undo.setClean();
+            }
+            writeJournal();
+            Q_EMIT stateChanged();
+            Q_EMIT saved();
+        });
+}
+
+void ServiceDocument::recover() {
+    m_files.run(
+        this, [journal = m_journal] { return journal->read(); },
+        [this](Result<std::optional<JournalEntry>> entry) {
+            if (!entry)
+                Q_EMIT failed(entry.error());
+            if (!entry || !*entry) {
+                Q_EMIT nothingToRecover();
+                return;
+            }
+            const bool unsaved = (*entry)->unsaved;
+            take(std::move((*entry)->service), (*entry)->path, (*entry)->stamp);
+            m_recovered = unsaved;
+            Q_EMIT stateChanged();
+            Q_EMIT recovered(unsaved);
+        });
+}
+
+void ServiceDocument::writeJournal() {
+    m_journalSoon.stop();
+    m_files.run(
+        this,
+        [journal = m_journal, entry = JournalEntry{m_service, m_path, m_stamp, isModified()}] {
+            return journal->write(entry);
+        },
+        [this](const Result<void>& written) {
+            if (!written)
+                Q_EMIT failed(written.error());
+        });
+}
+
+void ServiceDocument::forgetJournal() {
+    m_journalSoon.stop();
+    m_files.run([journal = m_journal] { journal->clear(); });
+}
+
+void ServiceDocument::finishWriting() {
+    if (m_journalSoon.isActive())
+        writeJournal();
+    m_files.finish();
+}
+
+} // namespace mivanta

@@ -1,0 +1,71 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/order/Service.h"
+#include "desk/app/Worker.h"
+#include "store/Journal.h"
+#include <QTimer>
+#include <QUndoStack>
+
+namespace mivanta {
+
+/// The service being worked on: every change can be undone and is journalled within half a second. Files are
+/// read and written on another thread. Lives on the GUI thread.
+class ServiceDocument : public QObject {
+    Q_OBJECT
+public:
+    explicit ServiceDocument(const QString& libraryFolder, Theme usualTheme, QObject* parent = nullptr);
+    ~ServiceDocument() override;
+
+    [[nodiscard]] const Service& service() const { return m_service; }
+    [[nodiscard]] const QString& path() const { return m_path; }
+    [[nodiscard]] bool isModified() const { return m_recovered || !m_undo.isClean(); }
+    [[nodiscard]] QUndoStack& undoStack() { return m_undo; }
+
+    // Changes, each one undo step. `at` is an index in items; past the end means at the end.
+    ItemId insertSong(int at, Song song);
+    ItemId insertHeading(int at, const QString& title);
+    void remove(const std::vector<ItemId>& ids);
+    /// Moves the items, in their order, to stand before what is at `to` now.
+    void move(const std::vector<ItemId>& ids, int to);
+    void renameHeading(const ItemId& id, const QString& title);
+    void setTitle(const QString& title);
+    void setTheme(const Theme& theme);
+
+    void startNew();
+    void open(const QString& path);
+    void save(const QString& path);
+    /// Takes up what the journal holds: the last service, with the work that was not saved. Then recovered()
+    /// follows; without a journal, nothingToRecover().
+    void recover();
+    /// Work is saved or given up: nothing to recover next time.
+    void forgetJournal();
+    /// Waits until the journal is on the disk (at the end of the program).
+    void finishWriting();
+
+Q_SIGNALS:
+    void changed();      ///< the content or the title
+    void stateChanged(); ///< path or modified
+    void opened();       ///< another service is here now
+    void saved();
+    void failed(const mivanta::Error& error);
+    void recovered(bool hasUnsavedWork);
+    void nothingToRecover();
+
+private:
+    class Change;
+    void apply(Service next, const QString& what);
+    void take(Service service, const QString& path, const std::optional<FileStamp>& stamp);
+    void writeJournal();
+
+    Service m_service;
+    Theme m_usualTheme;
+    QString m_path;
+    std::optional<FileStamp> m_stamp;
+    bool m_recovered = false; ///< holds unsaved work from before, which undo does not know
+    QUndoStack m_undo;
+    QTimer m_journalSoon;
+    std::shared_ptr<Journal> m_journal;
+    Worker m_files{QStringLiteral("files")};
+};
+
+} // namespace mivanta

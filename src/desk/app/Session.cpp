@@ -1,0 +1,109 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/app/Session.h"
+#include "store/Settings.h"
+
+namespace mivanta {
+
+Session::Session(Options options, QObject* parent)
+    : QObject(parent), m_options(std::move(options)), m_library(m_options.libraryFolder),
+      m_document(m_options.libraryFolder, shippedThemes().front()), m_book(m_document, shippedThemes()),
+      m_player({sessionFolder(m_options.libraryFolder),
+                m_options.playerProgram,
+                {true, m_options.program, {QStringLiteral("--library"), m_options.libraryFolder}}}),
+      m_run(m_book, m_player) {
+    connect(&m_library, &LibraryClient::failed, this, &Session::problem);
+    connect(&m_document, &ServiceDocument::failed, this, &Session::problem);
+    connect(&m_document, &ServiceDocument::recovered, this, &Session::serviceIsThere);
+    connect(&m_document, &ServiceDocument::nothingToRecover, this, [this] { serviceIsThere(false); });
+    connect(&m_player, &PlayerClient::placesChanged, this, [this](const auto& monitors, const auto& placements) {
+        m_monitors = monitors;
+        m_placements = placements;
+        Q_EMIT placesChanged();
+    });
+    connect(&m_player, &PlayerClient::refused, this, &Session::playerRefused);
+    connect(&m_player, &PlayerClient::failed, this, [this](const QString& why) {
+        Q_EMIT problem({why, {}, tr("Preparing works; nothing can be shown.")});
+        m_welcomed = true; // prepare at least
+        takeUpService();
+    });
+    connect(&m_player, &PlayerClient::lost, this, [this] { Q_EMIT notice(tr("The screens were started again.")); });
+    connect(&m_player, &PlayerClient::welcomed, this, [this](const QByteArray& kept) {
+        if (!m_welcomed)
+            m_kept = kept;
+        m_welcomed = true;
+        takeUpService();
+    });
+}
+
+void Session::start() {
+    m_player.start();
+    m_settings.run(
+        this, [folder = m_options.libraryFolder] { return loadOutputs(folder); },
+        [this](Result<std::vector<Output>> outputs) {
+            if (!outputs)
+                Q_EMIT problem(outputs.error());
+            m_book.setOutputs(outputs ? *outputs : usualOutputs());
+            m_player.setOutputs(m_book.outputs(), m_deskMonitor);
+            m_outputsLoaded = true;
+            takeUpService();
+        });
+    m_library.open();
+}
+
+/// Once the outputs are known and the player has said what it kept.
+void Session::takeUpService() {
+    if (!m_outputsLoaded || !m_welcomed || m_serviceAsked)
+        return;
+    m_serviceAsked = true;
+    m_document.recover();
+}
+
+void Session::serviceIsThere(bool hasUnsavedWork) {
+    const QString kept = RunController::deskOf(m_kept);
+    if (!m_kept.isEmpty())
+        m_run.takeUp(m_kept);
+    else
+        m_run.startOver();
+    connect(&m_document, &ServiceDocument::opened, &m_run, &RunController::startOver);
+    const bool wantsFile = !m_options.serviceFile.isEmpty() && m_kept.isEmpty();
+    if (hasUnsavedWork && m_kept.isEmpty())
+        Q_EMIT notice(wantsFile ? tr("Unsaved work from last time was found. Save it, then open %1.")
+                                      .arg(m_options.serviceFile)
+                                : tr("Unsaved work from last time was found and is here again."));
+    else if (wantsFile)
+        m_document.open(m_options.serviceFile);
+    Q_EMIT ready(!m_kept.isEmpty() ? kept : m_options.startOnRun ? QStringLiteral("run") : QString());
+}
+
+void Session::changeOutput(const Output& output) {
+    std::vector<Output> outputs = m_book.outputs();
+    for (Output& known : outputs)
+        if (known.name == output.name)
+            known = output;
+    if (outputs == m_book.outputs())
+        return;
+    m_book.setOutputs(outputs);
+    m_player.setOutputs(outputs, m_deskMonitor);
+    m_settings.run(
+        this, [folder = m_options.libraryFolder, outputs] { return saveOutputs(folder, outputs); },
+        [this](const Result<void>& saved) {
+            if (!saved)
+                Q_EMIT problem(saved.error());
+        });
+}
+
+void Session::setDeskMonitor(const QString& name) {
+    if (name == m_deskMonitor)
+        return;
+    m_deskMonitor = name;
+    if (m_outputsLoaded)
+        m_player.setOutputs(m_book.outputs(), m_deskMonitor);
+}
+
+void Session::quit() {
+    if (!m_document.isModified())
+        m_document.finishWriting();
+    m_player.quit();
+}
+
+} // namespace mivanta

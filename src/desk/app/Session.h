@@ -1,0 +1,70 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "desk/app/LibraryClient.h"
+#include "desk/app/RunController.h"
+#include "desk/app/ServiceDocument.h"
+#include "desk/app/SlideBook.h"
+#include "link/PlayerClient.h"
+
+namespace mivanta {
+
+/// Everything behind the desks that has no widgets: the library, the service, its slides, the run, the player.
+class Session : public QObject {
+    Q_OBJECT
+public:
+    struct Options {
+        QString libraryFolder;
+        QString serviceFile;   ///< to open; empty = the last one
+        bool startOnRun = false;
+        QString program;       ///< this program, for the player to start it again
+        QString playerProgram;
+    };
+
+    explicit Session(Options options, QObject* parent = nullptr);
+
+    /// Opens the library, finds or starts the player, takes up the service; all of it in the background.
+    void start();
+    /// A clean end: the player ends, too.
+    void quit();
+
+    [[nodiscard]] LibraryClient& library() { return m_library; }
+    [[nodiscard]] ServiceDocument& document() { return m_document; }
+    [[nodiscard]] SlideBook& book() { return m_book; }
+    [[nodiscard]] RunController& run() { return m_run; }
+    [[nodiscard]] PlayerClient& player() { return m_player; }
+
+    [[nodiscard]] const std::vector<Output>& outputs() const { return m_book.outputs(); }
+    [[nodiscard]] const std::vector<Monitor>& monitors() const { return m_monitors; }
+    [[nodiscard]] const std::vector<Placement>& placements() const { return m_placements; }
+    void changeOutput(const Output& output);
+    /// The monitor that the desks are on, by its system name.
+    void setDeskMonitor(const QString& name);
+
+Q_SIGNALS:
+    void ready(const QString& desk); ///< the service is there; the desk to show first, or empty for the usual
+    void placesChanged();
+    void problem(const mivanta::Error& error);
+    void notice(const QString& text);
+    void playerRefused();
+
+private:
+    void takeUpService();
+    void serviceIsThere(bool hasUnsavedWork);
+
+    Options m_options;
+    LibraryClient m_library;
+    ServiceDocument m_document;
+    SlideBook m_book;
+    PlayerClient m_player;
+    RunController m_run;
+    Worker m_settings{QStringLiteral("settings")};
+    std::vector<Monitor> m_monitors;
+    std::vector<Placement> m_placements;
+    QString m_deskMonitor;
+    QByteArray m_kept; ///< what the player kept from desks that died
+    bool m_outputsLoaded = false;
+    bool m_welcomed = false;
+    bool m_serviceAsked = false;
+};
+
+} // namespace mivanta

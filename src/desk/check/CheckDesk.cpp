@@ -1,0 +1,130 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/check/CheckDesk.h"
+#include "desk/parts/Style.h"
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QLayoutItem>
+#include <QPushButton>
+#include <QVBoxLayout>
+
+namespace mivanta {
+
+namespace {
+
+QColor colourOf(Severity severity) {
+    switch (severity) {
+    case Severity::Blocks: return day().warning;
+    case Severity::Doubt: return day().marker;
+    case Severity::Note: break;
+    }
+    return day().quiet;
+}
+
+QString wordOf(Severity severity) {
+    switch (severity) {
+    case Severity::Blocks: return CheckDesk::tr("Mend this");
+    case Severity::Doubt: return CheckDesk::tr("Look at this");
+    case Severity::Note: break;
+    }
+    return CheckDesk::tr("Good to know");
+}
+
+} // namespace
+
+CheckDesk::CheckDesk(Session& session, QWidget* parent) : QScrollArea(parent), m_session(session) {
+    setObjectName(QStringLiteral("check-desk"));
+    setWidgetResizable(true);
+    auto* content = new QWidget(this);
+    m_summary = new QLabel(content);
+    m_summary->setObjectName(QStringLiteral("check-summary"));
+    m_summary->setFont(textFont(1.5, true));
+    m_summary->setWordWrap(true);
+    m_rows = new QVBoxLayout;
+    m_rows->setSpacing(spaced(2));
+    auto* column = new QVBoxLayout(content);
+    column->setContentsMargins(spaced(6), spaced(6), spaced(6), spaced(6));
+    column->setSpacing(spaced(3));
+    column->addWidget(m_summary);
+    column->addLayout(m_rows);
+    column->addStretch(1);
+    setWidget(content);
+    connect(&m_session.book(), &SlideBook::completed, this, &CheckDesk::look);
+    connect(&m_session, &Session::placesChanged, this, &CheckDesk::look);
+    look();
+}
+
+void CheckDesk::showEvent(QShowEvent* event) {
+    QScrollArea::showEvent(event);
+    look();
+}
+
+std::vector<Finding> CheckDesk::screenFindings() const {
+    std::vector<Finding> findings;
+    const auto& outputs = m_session.outputs();
+    const auto& placements = m_session.placements();
+    for (size_t i = 0; i < outputs.size() && i < placements.size(); ++i)
+        if (outputs[i].kind == OutputKind::Hall && placements[i].kind != Placement::Kind::FullScreen)
+            findings.push_back({Severity::Doubt, {}, tr("%1 has no screen of its own").arg(outputs[i].label()),
+                                tr("It is shown in a window on this computer. Plug the projector in, or choose a screen in Setup.")});
+    return findings;
+}
+
+void CheckDesk::look() {
+    if (!m_session.book().isComplete() && !isVisible())
+        return; // completed() follows
+    std::vector<Finding> findings = findingsOf(m_session.document().service(), m_session.book());
+    const auto screens = screenFindings();
+    findings.insert(findings.end(), screens.begin(), screens.end());
+    std::stable_sort(findings.begin(), findings.end(),
+                     [](const Finding& a, const Finding& b) { return a.severity < b.severity; });
+    m_worrying = int(std::count_if(findings.begin(), findings.end(),
+                                   [](const Finding& f) { return f.severity != Severity::Note; }));
+    Q_EMIT counted(m_worrying);
+    if (isVisible())
+        show(findings);
+}
+
+void CheckDesk::show(const std::vector<Finding>& findings) {
+    while (QLayoutItem* item = m_rows->takeAt(0)) {
+        item->widget()->deleteLater();
+        delete item;
+    }
+    if (m_session.book().itemCount() == 0)
+        m_summary->setText(tr("Nothing to check yet: the service is empty."));
+    else if (m_worrying > 0)
+        m_summary->setText(m_worrying == 1 ? tr("One thing to look at") : tr("%1 things to look at").arg(m_worrying));
+    else
+        m_summary->setText(tr("All is well with the words and the screens"));
+    for (const Finding& finding : findings)
+        m_rows->addWidget(row(finding));
+}
+
+QWidget* CheckDesk::row(const Finding& finding) {
+    auto* sheet = new QFrame(widget());
+    sheet->setStyleSheet(QStringLiteral("QFrame { background: %1; border-left: 5px solid %2; } QLabel { border: none; }")
+                             .arg(day().sheet.name(), colourOf(finding.severity).name()));
+    const Item* item = m_session.document().service().item(finding.item);
+    auto* title = new QLabel(item ? QStringLiteral("%1 \u00b7 %2").arg(item->title(), finding.title) : finding.title, sheet);
+    title->setFont(textFont(1.05, true));
+    auto* detail = new QLabel(finding.detail, sheet);
+    detail->setWordWrap(true);
+    auto* kind = new QLabel(wordOf(finding.severity), sheet);
+    kind->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
+    auto* words = new QVBoxLayout;
+    words->addWidget(title);
+    words->addWidget(detail);
+    auto* line = new QHBoxLayout(sheet);
+    line->setContentsMargins(spaced(4), spaced(2), spaced(3), spaced(2));
+    line->addLayout(words, 1);
+    line->addWidget(kind);
+    if (item) {
+        auto* button = new QPushButton(tr("Show it"), sheet);
+        button->setToolTip(tr("Go to this item on the Prepare desk"));
+        button->setAccessibleName(tr("Show %1").arg(item->title()));
+        connect(button, &QPushButton::clicked, this, [this, id = finding.item] { Q_EMIT showItem(id); });
+        line->addWidget(button);
+    }
+    return sheet;
+}
+
+} // namespace mivanta

@@ -1,0 +1,39 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/run/Findings.h"
+#include "desk/app/Session.h"
+#include <QScrollArea>
+
+class QLabel;
+class QVBoxLayout;
+
+namespace mivanta {
+
+/// What is better known before Sunday: findings about the service and its screens, worst first.
+class CheckDesk : public QScrollArea {
+    Q_OBJECT
+public:
+    explicit CheckDesk(Session& session, QWidget* parent = nullptr);
+    /// Findings that are more than a note.
+    [[nodiscard]] int worrying() const { return m_worrying; }
+
+Q_SIGNALS:
+    void counted(int worrying);
+    void showItem(const mivanta::ItemId& id);
+
+protected:
+    void showEvent(QShowEvent* event) override;
+
+private:
+    void look();
+    [[nodiscard]] std::vector<Finding> screenFindings() const;
+    void show(const std::vector<Finding>& findings);
+    QWidget* row(const Finding& finding);
+
+    Session& m_session;
+    QLabel* m_summary;
+    QVBoxLayout* m_rows;
+    int m_worrying = 0;
+};
+
+} // namespace mivanta

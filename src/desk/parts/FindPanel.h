@@ -1,0 +1,45 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "desk/app/LibraryClient.h"
+#include "desk/parts/SongList.h"
+#include <QLineEdit>
+#include <QWidget>
+
+class QLabel;
+
+namespace mivanta {
+
+/// The one search box with its results: as you type; Up and Down move through the results without leaving
+/// the box, Enter chooses.
+class FindPanel : public QWidget {
+    Q_OBJECT
+public:
+    FindPanel(LibraryClient& library, const QString& placeholder, QWidget* parent = nullptr);
+
+    void focusBox();
+    void refresh();
+    void select(const SongId& id);
+    [[nodiscard]] std::optional<SongHit> current() const;
+    [[nodiscard]] QLineEdit* box() { return m_box; }
+    [[nodiscard]] QListView* list() { return m_list; }
+
+Q_SIGNALS:
+    void currentChanged();
+    void chosen(const mivanta::SongId& id);  ///< Enter or double click
+    void opened(const mivanta::SongId& id);  ///< Shift+Enter
+    void counted(int songs);                  ///< how many are listed
+
+protected:
+    bool eventFilter(QObject* watched, QEvent* event) override;
+
+private:
+    void found(Result<std::vector<SongHit>> hits, const QString& query);
+
+    LibraryClient& m_library;
+    QLineEdit* m_box;
+    QListView* m_list;
+    SongListModel* m_model;
+    QLabel* m_empty;
+};
+
+} // namespace mivanta

@@ -1,0 +1,55 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <QLabel>
+#include <QTimer>
+#include <QWidget>
+#include <vector>
+
+class QToolButton;
+
+namespace mivanta {
+
+/// What is on screen now, told on every desk.
+struct LampState {
+    bool lit = false; ///< words are seen
+    QString text;
+};
+
+/// The head of the window: service, desks, lamp, clock.
+class Header : public QWidget {
+    Q_OBJECT
+public:
+    explicit Header(QWidget* parent = nullptr);
+
+    /// In the order of the desks. `shortcut` is shown in the tool tip.
+    void addDesk(const QString& name, const QString& tip, const QString& shortcut);
+    void setCurrentDesk(int index);
+    /// A small number beside a desk's name (findings); 0 = none.
+    void setDeskCount(int index, int count);
+    void setService(const QString& title, const QString& state);
+    void setLamp(const LampState& lamp);
+    void setTime(const QString& time);
+    [[nodiscard]] QString lampText() const { return m_lamp.text; }
+
+Q_SIGNALS:
+    void deskChosen(int index);
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+
+private:
+    struct Desk {
+        QToolButton* button;
+        QString name;
+    };
+    QLabel* m_title;
+    QLabel* m_state;
+    QWidget* m_tabs;
+    std::vector<Desk> m_desks;
+    QLabel* m_lampLabel;
+    QWidget* m_lampBox;
+    QLabel* m_clock;
+    LampState m_lamp;
+};
+
+} // namespace mivanta

@@ -1,0 +1,54 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/parts/NoticeBar.h"
+#include "desk/parts/Style.h"
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QPushButton>
+
+namespace mivanta {
+
+NoticeBar::NoticeBar(QWidget* parent) : QFrame(parent) {
+    setObjectName(QStringLiteral("notices"));
+    m_label = new QLabel(this);
+    m_label->setWordWrap(true);
+    m_label->setTextFormat(Qt::PlainText);
+    m_label->setTextInteractionFlags(Qt::TextSelectableByMouse);
+    auto* away = new QPushButton(tr("Put away"), this);
+    away->setObjectName(QStringLiteral("put-notice-away"));
+    away->setToolTip(tr("Take this message away"));
+    away->setFocusPolicy(Qt::TabFocus);
+    connect(away, &QPushButton::clicked, this, [this] {
+        m_waiting.removeFirst();
+        showNext();
+    });
+    auto* row = new QHBoxLayout(this);
+    row->setContentsMargins(spaced(4), spaced(1.5), spaced(4), spaced(1.5));
+    row->addWidget(m_label, 1);
+    row->addWidget(away);
+    hide();
+}
+
+void NoticeBar::tell(const QString& text, bool isProblem) {
+    for (const Notice& notice : std::as_const(m_waiting))
+        if (notice.text == text)
+            return;
+    m_waiting.append({text, isProblem});
+    if (m_waiting.size() == 1)
+        showNext();
+}
+
+QString NoticeBar::text() const { return m_waiting.isEmpty() ? QString() : m_waiting.first().text; }
+
+void NoticeBar::showNext() {
+    setVisible(!m_waiting.isEmpty());
+    if (m_waiting.isEmpty())
+        return;
+    const Notice& notice = m_waiting.first();
+    const QColor ground = notice.isProblem ? day().warning : day().accent;
+    setStyleSheet(QStringLiteral("#notices { background: %1; } #notices QLabel { color: white; }"
+                                 "#notices QPushButton { color: white; border: 1px solid white; border-radius: 4px; padding: 3px 10px; }")
+                      .arg(ground.name()));
+    m_label->setText(notice.text);
+}
+
+} // namespace mivanta

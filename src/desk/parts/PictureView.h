@@ -1,0 +1,51 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "desk/parts/ThumbnailStore.h"
+#include <QWidget>
+#include <optional>
+
+namespace mivanta {
+
+/// A picture of an output in its own proportions, with a tag in its corner and a caption under it. Shows
+/// either a scene, drawn small, or the player's own small picture. A chequered ground stands for see-through.
+class PictureView : public QWidget {
+    Q_OBJECT
+public:
+    enum class Tag { None, OnScreen, Next };
+
+    explicit PictureView(ThumbnailStore& thumbnails, QWidget* parent = nullptr);
+
+    void setScene(const std::optional<Scene>& scene);
+    void setPicture(const QImage& picture); ///< instead of a scene
+    void setTag(Tag tag, const QString& text);
+    void setCaption(const QString& left, const QString& right = {});
+    void setNight(bool night) { m_night = night; }
+    /// Shown when there is neither scene nor picture.
+    void setEmptyText(const QString& text);
+    [[nodiscard]] const QImage& picture() const { return m_picture; }
+
+    [[nodiscard]] QSize sizeHint() const override;
+    [[nodiscard]] int heightForWidth(int width) const override;
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override; ///< its height follows its width
+
+private:
+    void followWidth();
+    [[nodiscard]] QRect pictureRect() const;
+    void paintTag(QPainter& painter, const QRect& area) const;
+
+    ThumbnailStore& m_thumbnails;
+    std::optional<Scene> m_scene;
+    QPixmap m_last; ///< until the scene's own is drawn
+    QImage m_picture;
+    Tag m_tag = Tag::None;
+    QString m_tagText;
+    QString m_left;
+    QString m_right;
+    QString m_emptyText;
+    bool m_night = false;
+};
+
+} // namespace mivanta

@@ -1,0 +1,172 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/prepare/Bench.h"
+#include "core/run/Cards.h"
+#include "desk/parts/Style.h"
+#include <QComboBox>
+#include <QGridLayout>
+#include <QLabel>
+#include <QVBoxLayout>
+
+namespace mivanta {
+
+namespace {
+
+constexpr int kColumns = 3;
+
+QLabel* section(const QString& text, QWidget* parent) {
+    auto* label = new QLabel(text, parent);
+    label->setFont(textFont(1.0, true));
+    label->setStyleSheet(QStringLiteral("color: %1").arg(day().accent.name()));
+    return label;
+}
+
+} // namespace
+
+Bench::Bench(Session& session, ThumbnailStore& thumbnails, QWidget* parent)
+    : QScrollArea(parent), m_session(session), m_thumbnails(thumbnails) {
+    setObjectName(QStringLiteral("bench"));
+    setWidgetResizable(true);
+    setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    auto* content = new QWidget(this);
+    m_title = new QLabel(content);
+    m_title->setObjectName(QStringLiteral("bench-title"));
+    m_title->setFont(textFont(1.5, true));
+    m_title->setWordWrap(true);
+    m_kind = new QLabel(content);
+    m_kind->setWordWrap(true);
+    m_kind->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
+    m_grid = new QGridLayout;
+    m_grid->setSpacing(spaced(2.5));
+    for (int c = 0; c < kColumns; ++c)
+        m_grid->setColumnStretch(c, 1);
+    m_orderTitle = section(tr("Singing order"), content);
+    m_order = new Chips(content);
+    m_theme = new QComboBox(content);
+    m_theme->setObjectName(QStringLiteral("theme"));
+    m_theme->setAccessibleName(tr("Theme of the service"));
+    m_theme->setToolTip(tr("How the words look wherever an output does not insist on its own theme"));
+    for (const Theme& theme : m_session.book().themes())
+        m_theme->addItem(theme.name, theme.id);
+    connect(m_theme, &QComboBox::activated, this, [this](int index) {
+        m_session.document().setTheme(m_session.book().themes()[size_t(index)]);
+    });
+    m_look = new QGridLayout;
+    m_look->setColumnStretch(1, 1);
+    m_look->setHorizontalSpacing(spaced(4));
+    m_look->setVerticalSpacing(spaced(1.5));
+
+    auto* column = new QVBoxLayout(content);
+    column->setContentsMargins(spaced(4), spaced(4), spaced(4), spaced(4));
+    column->setSpacing(spaced(2));
+    column->addWidget(m_title);
+    column->addWidget(m_kind);
+    column->addLayout(m_grid);
+    column->addSpacing(spaced(2));
+    column->addWidget(m_orderTitle);
+    column->addWidget(m_order);
+    column->addSpacing(spaced(2));
+    column->addWidget(section(tr("Look"), content));
+    column->addLayout(m_look);
+    column->addStretch(1);
+    setWidget(content);
+    connect(&m_session.book(), &SlideBook::changed, this, &Bench::refresh);
+    refresh();
+}
+
+void Bench::setItem(const ItemId& id) {
+    if (id == m_item)
+        return;
+    m_item = id;
+    refresh();
+    ensureVisible(0, 0);
+}
+
+void Bench::refresh() {
+    const Item* item = m_session.document().service().item(m_item);
+    const ItemSlides* slides = item ? m_session.book().slidesOf(m_item) : nullptr;
+    if (!item) {
+        m_title->setText(tr("Nothing chosen"));
+        m_kind->setText(tr("Choose an item on the sheet to see its slides here."));
+    } else {
+        m_title->setText(item->title());
+        QStringList facts{item->isHeading() ? tr("Heading \u00b7 F2 renames it") : tr("Song")};
+        if (const Song* song = item->song()) {
+            facts << song->authorNames().join(QStringLiteral(", "));
+            if (!song->key.isEmpty())
+                facts << (song->capo > 0 ? tr("key %1, capo %2").arg(song->key).arg(song->capo) : tr("key %1").arg(song->key));
+            if (!song->bookNumbers.empty())
+                facts << song->bookNumbers.front().book + u' ' + song->bookNumbers.front().number;
+        }
+        facts.removeAll(QString());
+        m_kind->setText(facts.join(QStringLiteral(" \u00b7 ")));
+    }
+    m_orderTitle->setVisible(slides);
+    m_order->setChips(slides ? partChips(slides->content) : std::vector<PartChip>());
+    m_order->updateGeometry();
+    if (slides != m_shown || !slides) {
+        m_shown = slides;
+        showSlides(slides ? *slides : ItemSlides());
+    }
+    showLook(slides);
+}
+
+void Bench::showSlides(const ItemSlides& slides) {
+    const int main = slides.outputs.empty() ? -1 : mainOutput(slides);
+    const size_t count = main < 0 ? 0 : slides.outputs[size_t(main)].slides.size();
+    while (m_pictures.size() < count) {
+        auto* view = new PictureView(m_thumbnails, widget());
+        const int at = int(m_pictures.size());
+        m_grid->addWidget(view, at / kColumns, at % kColumns);
+        m_pictures.push_back(view);
+    }
+    for (size_t i = 0; i < m_pictures.size(); ++i) {
+        m_pictures[i]->setVisible(i < count);
+        if (i >= count) {
+            m_pictures[i]->setScene(std::nullopt);
+            continue;
+        }
+        const OutputSlides& output = slides.outputs[size_t(main)];
+        const Slide& slide = output.slides[i];
+        const ContentEntry& entry = slides.content.entries[size_t(slide.start.entry)];
+        const ContentPart& part = slides.content.parts[size_t(entry.part)];
+        m_pictures[i]->setScene(sceneOf(slides, output, int(i)));
+        QString place = tr("%1 of %2").arg(slide.number).arg(slide.of);
+        if (entry.passes > 1)
+            place += QStringLiteral(" \u00b7 \u00d7%1: %2").arg(entry.passes).arg(entry.pass);
+        m_pictures[i]->setCaption(part.label, place);
+    }
+}
+
+void Bench::showLook(const ItemSlides* slides) {
+    for (QLabel* label : m_lookLabels)
+        delete label;
+    m_lookLabels.clear();
+    const auto add = [&](int row, const QString& name, const QString& value) {
+        auto* left = new QLabel(name, widget());
+        m_look->addWidget(left, row, 0);
+        m_lookLabels.push_back(left);
+        if (value.isEmpty())
+            return;
+        auto* right = new QLabel(value, widget());
+        right->setAlignment(Qt::AlignRight);
+        right->setWordWrap(true);
+        right->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
+        m_look->addWidget(right, row, 1);
+        m_lookLabels.push_back(right);
+    };
+    add(0, tr("Theme of the service"), {});
+    m_look->addWidget(m_theme, 0, 1, Qt::AlignRight);
+    const auto& themes = m_session.book().themes();
+    const int theme = m_theme->findData(m_session.document().service().theme.id);
+    m_theme->setCurrentIndex(theme);
+    int row = 1;
+    for (const OutputSlides& output : slides ? slides->outputs : std::vector<OutputSlides>()) {
+        QString look = tr("%1 px \u00b7 %2").arg(output.fontSize).arg(output.reasonText);
+        for (const Theme& insisted : themes)
+            if (insisted.id == output.output.insistedTheme)
+                look = insisted.name + QStringLiteral(" \u00b7 ") + look;
+        add(row++, output.output.label(), look);
+    }
+}
+
+} // namespace mivanta

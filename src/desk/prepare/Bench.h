@@ -1,0 +1,41 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "desk/app/Session.h"
+#include "desk/parts/Chips.h"
+#include "desk/parts/PictureView.h"
+#include <QScrollArea>
+
+class QComboBox;
+class QGridLayout;
+class QLabel;
+
+namespace mivanta {
+
+/// What the chosen item is: its slides, its singing order, how it looks on each output.
+class Bench : public QScrollArea {
+    Q_OBJECT
+public:
+    Bench(Session& session, ThumbnailStore& thumbnails, QWidget* parent = nullptr);
+    void setItem(const ItemId& id);
+
+private:
+    void refresh();
+    void showSlides(const ItemSlides& slides);
+    void showLook(const ItemSlides* slides);
+
+    Session& m_session;
+    ThumbnailStore& m_thumbnails;
+    ItemId m_item;
+    const ItemSlides* m_shown = nullptr; ///< to leave the pictures alone when nothing changed
+    QLabel* m_title;
+    QLabel* m_kind;
+    QGridLayout* m_grid;
+    std::vector<PictureView*> m_pictures;
+    QLabel* m_orderTitle;
+    Chips* m_order;
+    QComboBox* m_theme;
+    QGridLayout* m_look;
+    std::vector<QLabel*> m_lookLabels;
+};
+
+} // namespace mivanta

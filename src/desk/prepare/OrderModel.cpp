@@ -1,0 +1,103 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/prepare/OrderModel.h"
+#include "core/run/Cards.h"
+#include "desk/parts/SongList.h"
+#include <QMimeData>
+
+namespace mivanta {
+
+namespace {
+
+constexpr const char* kItemsMime = "application/x-mivanta-items";
+
+/// "V1 C V2 C · G": what stands at the right of a song on the sheet.
+QString sideText(const Song& song) {
+    QStringList chips;
+    for (const PartChip& chip : partChips(contentOf(song)))
+        chips << chip.label;
+    return chips.join(u' ') + (song.key.isEmpty() ? QString() : QStringLiteral(" \u00b7 ") + song.key);
+}
+
+} // namespace
+
+OrderModel::OrderModel(ServiceDocument& document, QObject* parent) : QAbstractListModel(parent), m_document(document) {
+    connect(&m_document, &ServiceDocument::changed, this, [this] {
+        beginResetModel();
+        endResetModel();
+    });
+}
+
+int OrderModel::rowCount(const QModelIndex& parent) const {
+    return parent.isValid() ? 0 : int(m_document.service().items.size());
+}
+
+ItemId OrderModel::idAt(int row) const {
+    const auto& items = m_document.service().items;
+    return row >= 0 && row < int(items.size()) ? items[size_t(row)].id : ItemId();
+}
+
+QVariant OrderModel::data(const QModelIndex& index, int role) const {
+    if (!index.isValid() || index.row() >= rowCount())
+        return {};
+    const auto& items = m_document.service().items;
+    const Item& item = items[size_t(index.row())];
+    switch (role) {
+    case Qt::DisplayRole:
+    case Qt::EditRole:
+    case Qt::AccessibleTextRole: return item.title();
+    case IsHeadingRole: return item.isHeading();
+    case SideRole: return item.song() ? sideText(*item.song()) : QString();
+    case NumberRole: {
+        int number = 0;
+        for (int i = 0; i <= index.row(); ++i)
+            number += items[size_t(i)].isHeading() ? 0 : 1;
+        return number;
+    }
+    default: return {};
+    }
+}
+
+bool OrderModel::setData(const QModelIndex& index, const QVariant& value, int role) {
+    const QString title = value.toString().trimmed();
+    if (role != Qt::EditRole || title.isEmpty())
+        return false;
+    m_document.renameHeading(idAt(index.row()), title);
+    return true;
+}
+
+Qt::ItemFlags OrderModel::flags(const QModelIndex& index) const {
+    if (!index.isValid())
+        return Qt::ItemIsDropEnabled; // between items, never onto one
+    Qt::ItemFlags flags = Qt::ItemIsEnabled | Qt::ItemIsSelectable | Qt::ItemIsDragEnabled;
+    if (data(index, IsHeadingRole).toBool())
+        flags |= Qt::ItemIsEditable;
+    return flags;
+}
+
+QStringList OrderModel::mimeTypes() const {
+    return {QString::fromLatin1(kItemsMime), QString::fromLatin1(SongListModel::kMimeType)};
+}
+
+QMimeData* OrderModel::mimeData(const QModelIndexList& indexes) const {
+    QStringList ids;
+    for (const QModelIndex& index : indexes)
+        ids << idAt(index.row()).text();
+    auto* data = new QMimeData;
+    data->setData(QString::fromLatin1(kItemsMime), ids.join(u'\n').toLatin1());
+    return data;
+}
+
+bool OrderModel::dropMimeData(const QMimeData* data, Qt::DropAction, int row, int, const QModelIndex& parent) {
+    const int to = row >= 0 ? row : parent.isValid() ? parent.row() + 1 : rowCount();
+    if (data->hasFormat(QString::fromLatin1(SongListModel::kMimeType))) {
+        Q_EMIT songsDropped(SongListModel::songsIn(data), to);
+        return true;
+    }
+    std::vector<ItemId> ids;
+    for (const QByteArray& id : data->data(QString::fromLatin1(kItemsMime)).split('\n'))
+        ids.push_back(ItemId::fromText(QString::fromLatin1(id)));
+    m_document.move(ids, to);
+    return true;
+}
+
+} // namespace mivanta

@@ -1,0 +1,161 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/prepare/PrepareDesk.h"
+#include "core/run/Cards.h"
+#include "desk/parts/Style.h"
+#include <QAction>
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QToolButton>
+#include <QVBoxLayout>
+
+namespace mivanta {
+
+PrepareDesk::PrepareDesk(Session& session, Prompts& prompts, ThumbnailStore& thumbnails,
+                         const std::vector<QAction*>& fileActions, QWidget* parent)
+    : QWidget(parent), m_session(session), m_prompts(prompts) {
+    setObjectName(QStringLiteral("prepare-desk"));
+    m_sheet = new OrderSheet(m_session.document(), m_session.book(), this);
+    m_bench = new Bench(m_session, thumbnails, this);
+    auto* row = new QHBoxLayout(this);
+    row->setContentsMargins(spaced(4), 0, 0, 0);
+    row->setSpacing(0);
+    row->addWidget(buildSheetColumn(fileActions), 5);
+    row->addWidget(m_bench, 7);
+    row->addWidget(buildFindColumn(thumbnails), 4);
+
+    connect(m_sheet, &OrderSheet::currentChanged, this, [this] { m_bench->setItem(m_sheet->current()); });
+    connect(m_sheet, &OrderSheet::titleClicked, this, &PrepareDesk::rename);
+    connect(m_sheet->model(), &OrderModel::songsDropped, this, &PrepareDesk::addSongs);
+    connect(m_find, &FindPanel::chosen, this, &PrepareDesk::addSong);
+    connect(m_find, &FindPanel::opened, this, &PrepareDesk::openInLibrary);
+    connect(m_find, &FindPanel::currentChanged, this, &PrepareDesk::previewFound);
+    connect(&m_session.document(), &ServiceDocument::opened, this, [this] {
+        const auto& items = m_session.document().service().items;
+        for (const Item& item : items)
+            if (!item.isHeading()) {
+                m_sheet->select(item.id);
+                return;
+            }
+    });
+}
+
+QAction* PrepareDesk::sheetAction(const QString& name, const QString& iconName, const QString& text,
+                                  const QString& tip) {
+    auto* action = new QAction(icon(iconName, day().text), text, this);
+    action->setObjectName(name);
+    action->setToolTip(tip);
+    return action;
+}
+
+QWidget* PrepareDesk::buildSheetColumn(const std::vector<QAction*>& fileActions) {
+    QAction* heading = sheetAction(QStringLiteral("add-heading"), QStringLiteral("heading"), tr("Add a heading"),
+                                   tr("Add a heading at the mark (Ctrl+H)"));
+    heading->setShortcut(QKeySequence(QStringLiteral("Ctrl+H")));
+    addAction(heading);
+    QAction* up = sheetAction(QStringLiteral("move-up"), QStringLiteral("arrow-up"), tr("Move up"),
+                              tr("Move the chosen items up (Alt+Up)"));
+    QAction* down = sheetAction(QStringLiteral("move-down"), QStringLiteral("arrow-down"), tr("Move down"),
+                                tr("Move the chosen items down (Alt+Down)"));
+    QAction* remove = sheetAction(QStringLiteral("remove-item"), QStringLiteral("trash-2"), tr("Remove"),
+                                  tr("Take the chosen items out of the order (Delete); undo brings them back"));
+    connect(heading, &QAction::triggered, this, &PrepareDesk::addHeading);
+    connect(up, &QAction::triggered, this, [this] { m_sheet->moveSelected(-1); });
+    connect(down, &QAction::triggered, this, [this] { m_sheet->moveSelected(1); });
+    connect(remove, &QAction::triggered, this, [this] { m_sheet->removeSelected(); });
+
+    auto* side = new QWidget(this);
+    side->setMinimumWidth(spaced(76));
+    auto* tools = new QHBoxLayout;
+    tools->setSpacing(1);
+    const auto addButton = [&](QAction* action) {
+        auto* button = new QToolButton(side);
+        button->setDefaultAction(action);
+        button->setObjectName(action->objectName() + QStringLiteral("-button"));
+        button->setIconSize(QSize(spaced(4.5), spaced(4.5)));
+        button->setAccessibleName(action->text());
+        tools->addWidget(button);
+    };
+    for (QAction* action : fileActions)
+        addButton(action);
+    tools->addStretch(1);
+    for (QAction* action : {heading, up, down, remove})
+        addButton(action);
+    auto* column = new QVBoxLayout(side);
+    column->setContentsMargins(0, spaced(2), 0, spaced(4));
+    column->setSpacing(spaced(1));
+    column->addLayout(tools);
+    column->addWidget(m_sheet, 1);
+    return side;
+}
+
+QWidget* PrepareDesk::buildFindColumn(ThumbnailStore& thumbnails) {
+    auto* side = new QWidget(this);
+    side->setAutoFillBackground(true);
+    QPalette palette = side->palette();
+    palette.setColor(QPalette::Window, day().side);
+    side->setPalette(palette);
+    side->setMinimumWidth(spaced(60));
+    m_find = new FindPanel(m_session.library(), tr("Find a song to add\u2026"), side);
+    m_find->box()->setObjectName(QStringLiteral("prepare-find-box"));
+    m_preview = new PictureView(thumbnails, side);
+    auto* hint = new QLabel(tr("Enter adds at the mark \u00b7 Shift+Enter opens it in the Library"), side);
+    hint->setWordWrap(true);
+    hint->setFont(textFont(0.85));
+    hint->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
+    auto* column = new QVBoxLayout(side);
+    column->setContentsMargins(spaced(3), spaced(4), spaced(3), spaced(3));
+    column->setSpacing(spaced(2));
+    column->addWidget(m_find, 1);
+    column->addWidget(m_preview);
+    column->addWidget(hint);
+    return side;
+}
+
+void PrepareDesk::focusFind() { m_find->focusBox(); }
+
+void PrepareDesk::selectItem(const ItemId& id) { m_sheet->select(id); }
+
+void PrepareDesk::addSong(const SongId& id) { addSongs({id}, m_sheet->markerRow()); }
+
+void PrepareDesk::addSongs(const std::vector<SongId>& ids, int at) {
+    for (const SongId& id : ids) {
+        m_session.library().song(this, id, [this, at](const Result<Song>& song) {
+            if (song)
+                m_sheet->select(m_session.document().insertSong(at, *song));
+            else
+                Q_EMIT m_session.problem(song.error());
+        });
+        ++at;
+    }
+}
+
+void PrepareDesk::addHeading() {
+    const QString title = m_prompts.text(tr("The heading:"), {});
+    if (!title.isEmpty())
+        m_sheet->select(m_session.document().insertHeading(m_sheet->markerRow(), title));
+}
+
+void PrepareDesk::rename() {
+    const QString title = m_prompts.text(tr("The name of the service:"), m_session.document().service().title);
+    if (!title.isEmpty())
+        m_session.document().setTitle(title);
+}
+
+void PrepareDesk::previewFound() {
+    const auto hit = m_find->current();
+    if (!hit) {
+        m_preview->setScene(std::nullopt);
+        m_preview->setCaption({});
+        return;
+    }
+    m_session.library().song(this, hit->song.id, [this](const Result<Song>& song) {
+        if (!song || !m_find->current() || !(m_find->current()->song.id == song->id) || m_session.outputs().empty())
+            return;
+        const ItemSlides slides = m_session.book().slidesOf(*song);
+        const OutputSlides& output = slides.outputs[size_t(mainOutput(slides))];
+        m_preview->setScene(sceneOf(slides, output, output.slides.empty() ? std::nullopt : std::optional(0)));
+        m_preview->setCaption(song->title, tr("%1 slides").arg(output.slides.size()));
+    });
+}
+
+} // namespace mivanta

@@ -1,0 +1,152 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/run/LaneCard.h"
+#include "desk/parts/Style.h"
+#include <QMouseEvent>
+#include <QPainter>
+#include <QTextLayout>
+
+namespace mivanta {
+
+namespace {
+
+constexpr int kRowsALine = 2;
+const QColor kSlabText(0x1b1300);
+
+QFont wordsFont() { return textFont(1.12); }
+/// Rows are broken for the bold of the slab, so that they stay as they are when a card lights up.
+QFont widestFont() { return textFont(1.12, true); }
+int head() { return spaced(6); }
+int margin() { return spaced(2); }
+int rowHeight() { return QFontMetrics(wordsFont()).height(); }
+
+/// A line wrapped to the width, in at most `mostRows` rows; the last one elided when there would be more.
+QStringList wrapped(const QString& line, int width, int mostRows) {
+    const QFont font = widestFont();
+    const QFontMetrics metrics(font);
+    QTextLayout layout(line, font);
+    layout.beginLayout();
+    QStringList rows;
+    for (QTextLine row = layout.createLine(); row.isValid(); row = layout.createLine()) {
+        row.setLineWidth(width);
+        if (rows.size() + 1 == mostRows) {
+            rows << metrics.elidedText(line.mid(row.textStart()), Qt::ElideRight, width);
+            break;
+        }
+        rows << line.mid(row.textStart(), row.textLength()).trimmed();
+    }
+    layout.endLayout();
+    return rows;
+}
+
+} // namespace
+
+LaneCard::LaneCard(const Card& card, QWidget* parent) : QWidget(parent), m_card(card) {
+    setFocusPolicy(Qt::NoFocus);
+    setToolTip(tr("Click: make this next. Double click: put it on screen."));
+    setState(State::Coming, -1, false);
+}
+
+void LaneCard::setState(State state, int step, bool nextToo) {
+    m_state = state;
+    m_step = step;
+    m_nextToo = nextToo;
+    setAccessibleName(QStringLiteral("%1 %2 %3").arg(m_card.label, m_card.place, tag()).simplified());
+    setAccessibleDescription(m_card.lines.join(u'\n'));
+    update();
+}
+
+QString LaneCard::tag() const {
+    switch (m_state) {
+    case State::OnScreen: return m_nextToo ? tr("ON SCREEN \u00b7 NEXT") : tr("ON SCREEN");
+    case State::Next: return tr("NEXT");
+    default: return {};
+    }
+}
+
+int LaneCard::wantedHeight(int width) const {
+    int rows = 0;
+    for (const QString& line : m_card.lines)
+        rows += int(wrapped(line, width - 2 * margin(), kRowsALine).size());
+    return head() + std::max(2, rows) * rowHeight() + spaced(2.5);
+}
+
+void LaneCard::mousePressEvent(QMouseEvent* event) {
+    if (event->button() == Qt::LeftButton)
+        Q_EMIT looked();
+}
+
+void LaneCard::mouseDoubleClickEvent(QMouseEvent* event) {
+    if (event->button() == Qt::LeftButton)
+        Q_EMIT taken();
+}
+
+void LaneCard::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    const Palette& colours = night();
+    const QRectF frame = QRectF(rect()).adjusted(1, 1, -1, -1);
+    const bool lit = m_state == State::OnScreen;
+    if (lit) {
+        painter.setPen(Qt::NoPen);
+        painter.setBrush(colours.marker);
+    } else if (m_state == State::Next) {
+        painter.setPen(QPen(colours.accent, 2, Qt::DashLine));
+        painter.setBrush(Qt::NoBrush);
+    } else {
+        painter.setPen(QPen(colours.line, 1));
+        painter.setBrush(Qt::NoBrush);
+    }
+    painter.drawRoundedRect(frame, 3, 3);
+
+    const QColor past(0x74, 0x82, 0x82);
+    const QColor label = lit ? kSlabText : m_state == State::Next ? colours.accent : m_state == State::Past ? past : colours.quiet;
+    const QColor words = lit ? kSlabText : m_state == State::Past ? past : colours.text;
+    const QRect inner = rect().adjusted(margin(), spaced(1), -margin(), -spaced(1));
+    const QRect top(inner.left(), inner.top(), inner.width(), head() - spaced(1.5));
+    painter.setPen(label);
+    painter.setFont(textFont(0.85, m_state == State::Next || lit));
+    QStringList right{m_card.place, tag()};
+    right.removeAll(QString());
+    const QString rightText = right.join(QStringLiteral(" \u00b7 "));
+    painter.drawText(top, Qt::AlignRight | Qt::AlignVCenter, rightText);
+    const int room = top.width() - painter.fontMetrics().horizontalAdvance(rightText) - spaced(2);
+    painter.setFont(textFont(0.85, true));
+    painter.drawText(top, Qt::AlignLeft | Qt::AlignVCenter, painter.fontMetrics().elidedText(m_card.label, Qt::ElideRight, room));
+
+    QFont font = wordsFont();
+    font.setWeight(lit ? QFont::Bold : QFont::Normal);
+    painter.setFont(font);
+    painter.setPen(words);
+    int y = head();
+    const int floor = height() - spaced(2);
+    for (qsizetype i = 0; i < m_card.lines.size(); ++i) {
+        const QString& line = m_card.lines[i];
+        for (const QString& row : wrapped(line, inner.width(), kRowsALine)) {
+            const bool lastThatFits = y + 2 * rowHeight() > floor && i + 1 < m_card.lines.size();
+            const Qt::Alignment side = line.isRightToLeft() ? Qt::AlignRight : Qt::AlignLeft;
+            if (y + rowHeight() > floor + spaced(1))
+                break;
+            const QString shown = painter.fontMetrics().elidedText(lastThatFits ? row + QChar(0x2026) : row, Qt::ElideRight, inner.width());
+            painter.drawText(QRect(inner.left(), y, inner.width(), rowHeight()), side | Qt::AlignVCenter | Qt::TextSingleLine, shown);
+            y += rowHeight();
+        }
+    }
+    paintTicks(painter);
+}
+
+/// A bar for each step that this slide is on screen for, when finer outputs make more than one.
+void LaneCard::paintTicks(QPainter& painter) const {
+    const int steps = m_card.lastStep - m_card.firstStep + 1;
+    if (steps < 2)
+        return;
+    const int gap = spaced(0.75);
+    const double wide = double(width() - 2 * margin() - gap * (steps - 1)) / steps;
+    for (int s = 0; s < steps; ++s) {
+        const int step = m_card.firstStep + s;
+        const QRectF bar(margin() + s * (wide + gap), height() - spaced(1.75), wide, 3);
+        const bool here = m_state == State::OnScreen && step == m_step;
+        painter.fillRect(bar, m_state == State::OnScreen ? (here ? kSlabText : QColor(0xB07A10)) : night().line);
+    }
+}
+
+} // namespace mivanta

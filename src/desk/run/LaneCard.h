@@ -1,0 +1,42 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/run/Cards.h"
+#include <QWidget>
+
+namespace mivanta {
+
+/// One slide of the open lane, large enough to read from a metre away. Amber slab: on screen. Dashed
+/// outline: next. Dimmed: past. Words that do not fit are marked with an ellipsis.
+class LaneCard : public QWidget {
+    Q_OBJECT
+public:
+    enum class State { Coming, Next, OnScreen, Past };
+
+    LaneCard(const Card& card, QWidget* parent = nullptr);
+    /// `nextToo`: the card on screen holds the next step, too. `step`: the step shown or marked, for the ticks.
+    void setState(State state, int step, bool nextToo);
+    [[nodiscard]] State state() const { return m_state; }
+    [[nodiscard]] const Card& card() const { return m_card; }
+    /// The height that shows every line at this width, each wrapped to two rows at most.
+    [[nodiscard]] int wantedHeight(int width) const;
+
+Q_SIGNALS:
+    void looked();
+    void taken();
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseDoubleClickEvent(QMouseEvent* event) override;
+
+private:
+    void paintTicks(QPainter& painter) const;
+    [[nodiscard]] QString tag() const;
+
+    Card m_card;
+    State m_state = State::Coming;
+    int m_step = -1;
+    bool m_nextToo = false;
+};
+
+} // namespace mivanta

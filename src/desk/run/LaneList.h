@@ -1,0 +1,33 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "desk/app/RunController.h"
+#include "desk/run/Lane.h"
+#include <QScrollArea>
+
+class QLabel;
+class QVBoxLayout;
+
+namespace mivanta {
+
+/// Every item as a lane; the lane of what is next is open, and so is the one on screen. Keeps the marked
+/// card in sight.
+class LaneList : public QScrollArea {
+    Q_OBJECT
+public:
+    LaneList(RunController& run, ServiceDocument& document, QWidget* parent = nullptr);
+    [[nodiscard]] const std::vector<Lane*>& lanes() const { return m_lanes; }
+
+private:
+    void rebuild();
+    void mark();
+    void keepInSight();
+
+    RunController& m_run;
+    ServiceDocument& m_document;
+    QVBoxLayout* m_column;
+    QLabel* m_empty;
+    std::vector<Lane*> m_lanes;
+    QTimer m_sightSoon;
+};
+
+} // namespace mivanta

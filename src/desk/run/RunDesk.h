@@ -1,0 +1,54 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "desk/app/Session.h"
+#include "desk/parts/PictureView.h"
+#include "desk/run/LaneList.h"
+
+class QLabel;
+class QToolButton;
+class QVBoxLayout;
+
+namespace mivanta {
+
+/// Where the service is run: lanes, the outputs as they really are, the curtain. Every action has a key that
+/// works wherever the focus is.
+class RunDesk : public QWidget {
+    Q_OBJECT
+public:
+    RunDesk(Session& session, ThumbnailStore& thumbnails, QWidget* parent = nullptr);
+
+    /// Obeys a key; false when it means nothing here.
+    bool obeyKey(QKeyEvent* event);
+    [[nodiscard]] LaneList* lanes() { return m_lanes; }
+
+protected:
+    void showEvent(QShowEvent* event) override;
+    void hideEvent(QHideEvent* event) override;
+    bool eventFilter(QObject* watched, QEvent* event) override;
+
+private:
+    QWidget* buildSide(ThumbnailStore& thumbnails);
+    QWidget* buildCurtain();
+    QWidget* buildKeys();
+    void outputsChanged();
+    void refresh();
+    void showFrame(const QString& output);
+    void typeDigit(int digit);
+    void forgetDigits();
+
+    Session& m_session;
+    ThumbnailStore& m_thumbnails;
+    LaneList* m_lanes;
+    PictureView* m_hall;
+    PictureView* m_next;
+    QWidget* m_small;
+    std::vector<std::pair<QString, PictureView*>> m_others; ///< by output
+    QString m_main; ///< the output in the large picture
+    std::vector<std::pair<Curtain, QToolButton*>> m_curtain;
+    QLabel* m_where;
+    QLabel* m_goTo;
+    QTimer m_digitsOver;
+    int m_digits = 0;
+};
+
+} // namespace mivanta

@@ -1,0 +1,171 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/setup/SetupDesk.h"
+#include "desk/parts/Style.h"
+#include <QComboBox>
+#include <QGridLayout>
+#include <QLabel>
+#include <QVBoxLayout>
+
+namespace mivanta {
+
+namespace {
+
+constexpr int kColumns = 3;
+
+QString placeText(const Placement& placement) {
+    switch (placement.kind) {
+    case Placement::Kind::FullScreen: return SetupDesk::tr("Full screen on %1").arg(placement.monitor);
+    case Placement::Kind::Window: return SetupDesk::tr("In a window: a simulated screen");
+    case Placement::Kind::Closed: break;
+    }
+    return SetupDesk::tr("On no screen; drawn for the desks only");
+}
+
+QString factsText(const Output& output, const std::vector<Theme>& themes) {
+    QStringList facts{SetupDesk::tr("%1 \u00d7 %2, up to %3 lines").arg(output.size.width()).arg(output.size.height()).arg(output.linesAtMost),
+                      output.ownSteps ? SetupDesk::tr("Space stops at every slide of this output.")
+                                      : SetupDesk::tr("Steps with the others; makes no step of its own.")};
+    for (const Theme& theme : themes)
+        if (theme.id == output.insistedTheme)
+            facts << SetupDesk::tr("Always in the theme %1.").arg(theme.name);
+    if (output.insistedTheme.isEmpty())
+        facts << SetupDesk::tr("In the theme of the service.");
+    if (output.showsChords)
+        facts << SetupDesk::tr("Shows chords and band-only parts.");
+    return facts.join(u'\n');
+}
+
+} // namespace
+
+SetupDesk::SetupDesk(Session& session, ThumbnailStore& thumbnails, QWidget* parent)
+    : QScrollArea(parent), m_session(session), m_thumbnails(thumbnails) {
+    setObjectName(QStringLiteral("setup-desk"));
+    setWidgetResizable(true);
+    auto* content = new QWidget(this);
+    auto* title = new QLabel(tr("Outputs"), content);
+    title->setFont(textFont(1.5, true));
+    m_monitors = new QLabel(content);
+    m_monitors->setObjectName(QStringLiteral("setup-monitors"));
+    m_monitors->setWordWrap(true);
+    m_monitors->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
+    m_grid = new QGridLayout;
+    m_grid->setSpacing(spaced(4));
+    for (int c = 0; c < kColumns; ++c)
+        m_grid->setColumnStretch(c, 1);
+    auto* column = new QVBoxLayout(content);
+    column->setContentsMargins(spaced(6), spaced(6), spaced(6), spaced(6));
+    column->setSpacing(spaced(3));
+    column->addWidget(title);
+    column->addWidget(m_monitors);
+    column->addLayout(m_grid);
+    column->addStretch(1);
+    setWidget(content);
+    connect(&m_session, &Session::placesChanged, this, &SetupDesk::refresh);
+    connect(&m_session.book(), &SlideBook::changed, this, &SetupDesk::refresh);
+    connect(&m_session.player(), &PlayerClient::frameChanged, this, [this] {
+        if (isVisible())
+            refresh();
+    });
+}
+
+void SetupDesk::showEvent(QShowEvent* event) {
+    QScrollArea::showEvent(event);
+    refresh();
+}
+
+void SetupDesk::rebuild() {
+    for (const OutputCard& card : m_cards)
+        delete card.frame;
+    m_cards.clear();
+    for (const Output& output : m_session.outputs()) {
+        m_cards.push_back(makeCard(output));
+        const int at = int(m_cards.size()) - 1;
+        m_grid->addWidget(m_cards.back().frame, at / kColumns, at % kColumns);
+    }
+}
+
+SetupDesk::OutputCard SetupDesk::makeCard(const Output& output) {
+    auto* frame = new QFrame(widget());
+    frame->setStyleSheet(QStringLiteral(".QFrame { background: %1; border-left: 5px solid %2; }")
+                             .arg(day().sheet.name(), day().accent.name()));
+    auto* name = new QLabel(output.label(), frame);
+    name->setFont(textFont(1.2, true));
+    auto* picture = new PictureView(m_thumbnails, frame);
+    picture->setEmptyText(tr("Nothing yet"));
+    auto* where = new QLabel(frame);
+    where->setFont(textFont(1.0, true));
+    where->setWordWrap(true);
+    auto* place = new QComboBox(frame);
+    place->setObjectName(QStringLiteral("place-") + output.name);
+    place->setAccessibleName(tr("Where %1 goes").arg(output.label()));
+    place->setToolTip(tr("Where the picture of this output goes"));
+    connect(place, &QComboBox::activated, this, [this, name = output.name](int index) { placeChosen(name, index); });
+    auto* facts = new QLabel(frame);
+    facts->setWordWrap(true);
+    facts->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
+    auto* column = new QVBoxLayout(frame);
+    column->setContentsMargins(spaced(4), spaced(3), spaced(3), spaced(3));
+    column->addWidget(name);
+    column->addWidget(picture);
+    column->addWidget(where);
+    column->addWidget(place);
+    column->addWidget(facts);
+    return {output.name, frame, picture, where, place, facts};
+}
+
+void SetupDesk::fillPlaces(const OutputCard& card, const Output& output) const {
+    card.place->clear();
+    card.place->addItem(tr("By itself: the next free screen"), int(PlaceKind::Automatic));
+    for (const Monitor& monitor : m_session.monitors()) {
+        card.place->addItem(tr("Screen %1 (%2 \u00d7 %3)%4")
+                                .arg(monitor.name).arg(monitor.geometry.width()).arg(monitor.geometry.height())
+                                .arg(monitor.isDesk ? tr(", this one") : QString()),
+                            int(PlaceKind::Monitor));
+        card.place->setItemData(card.place->count() - 1, monitor.name, Qt::UserRole + 1);
+    }
+    card.place->addItem(tr("A window: a simulated screen"), int(PlaceKind::Window));
+    card.place->addItem(tr("No screen"), int(PlaceKind::Closed));
+    for (int i = 0; i < card.place->count(); ++i)
+        if (card.place->itemData(i).toInt() == int(output.place.kind) &&
+            (output.place.kind != PlaceKind::Monitor || card.place->itemData(i, Qt::UserRole + 1).toString() == output.place.monitor))
+            card.place->setCurrentIndex(i);
+}
+
+void SetupDesk::placeChosen(const QString& name, int index) {
+    for (const OutputCard& card : m_cards)
+        for (Output output : m_session.outputs())
+            if (card.name == name && output.name == name) {
+                output.place.kind = PlaceKind(card.place->itemData(index).toInt());
+                output.place.monitor = card.place->itemData(index, Qt::UserRole + 1).toString();
+                m_session.changeOutput(output);
+                return;
+            }
+}
+
+void SetupDesk::refresh() {
+    if (!isVisible())
+        return;
+    const auto& outputs = m_session.outputs();
+    const bool same = std::equal(m_cards.begin(), m_cards.end(), outputs.begin(), outputs.end(),
+                                 [](const OutputCard& c, const Output& o) { return c.name == o.name; });
+    if (!same)
+        rebuild();
+    const auto& monitors = m_session.monitors();
+    m_monitors->setText(monitors.size() == 1
+                            ? tr("One screen is connected, so the outputs open as windows on it. Plug a projector in and the hall moves there by itself.")
+                            : tr("%1 screens are connected.").arg(monitors.size()));
+    for (size_t i = 0; i < m_cards.size(); ++i) {
+        const OutputCard& card = m_cards[i];
+        if (i < m_session.placements().size())
+            card.where->setText(placeText(m_session.placements()[i]));
+        if (!card.place->hasFocus() || card.place->count() == 0)
+            fillPlaces(card, outputs[i]);
+        card.facts->setText(factsText(outputs[i], m_session.book().themes()));
+        const FrameBoard::Picture frame = m_session.player().frame(outputs[i].name);
+        if (!frame.size.isEmpty())
+            card.picture->setPicture(QImage(reinterpret_cast<const uchar*>(frame.bits.constData()), frame.size.width(),
+                                            frame.size.height(), frame.size.width() * 4, QImage::Format_ARGB32_Premultiplied).copy());
+    }
+}
+
+} // namespace mivanta

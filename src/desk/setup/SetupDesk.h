@@ -1,0 +1,44 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "desk/app/Session.h"
+#include "desk/parts/PictureView.h"
+#include <QScrollArea>
+
+class QComboBox;
+class QGridLayout;
+class QLabel;
+
+namespace mivanta {
+
+/// The outputs: what each shows now, where it goes, and what it is set to.
+class SetupDesk : public QScrollArea {
+    Q_OBJECT
+public:
+    SetupDesk(Session& session, ThumbnailStore& thumbnails, QWidget* parent = nullptr);
+
+protected:
+    void showEvent(QShowEvent* event) override;
+
+private:
+    struct OutputCard {
+        QString name;
+        QFrame* frame;
+        PictureView* picture;
+        QLabel* where;
+        QComboBox* place;
+        QLabel* facts;
+    };
+    void rebuild();
+    OutputCard makeCard(const Output& output);
+    void refresh();
+    void fillPlaces(const OutputCard& card, const Output& output) const;
+    void placeChosen(const QString& output, int index);
+
+    Session& m_session;
+    ThumbnailStore& m_thumbnails;
+    QLabel* m_monitors;
+    QGridLayout* m_grid;
+    std::vector<OutputCard> m_cards;
+};
+
+} // namespace mivanta
