@@ -174,8 +174,9 @@ int SongBuilder::partFor(const Section& section) {
                                               "before; it was left out."));
         return -1;
     }
-    Part part{PartId::create(), heading.kind, heading.number, section.name, heading.bandOnly || section.bandOnly,
-              section.comment, section.lines};
+    const bool bandOnly = heading.bandOnly || section.bandOnly || !hasWords(section.lines);
+    Part part{PartId::create(), heading.kind,    heading.number, section.name,
+              bandOnly,         section.comment, section.lines};
     const auto twin = std::find_if(m_song.parts.begin(), m_song.parts.end(), [&](const Part& p) {
         return heading.number > 0 && p.kind == part.kind && p.name == part.name && p.number == part.number;
     });

@@ -67,7 +67,7 @@ Result<DecodedText> decodeBytes(QByteArray bytes, const QString& where) {
         return failure(QStringLiteral("this is not a text file (byte %1 is not a letter)").arg(at + 1), where,
                        QStringLiteral("Choose a ChordPro or plain text file."));
     DecodedText result;
-    QStringDecoder utf8(QStringConverter::Utf8);
+    QStringDecoder utf8(QStringConverter::Utf8, QStringConverter::Flag::Stateless);
     result.text = utf8.decode(bytes);
     if (!utf8.hasError() && !result.text.contains(QChar::ReplacementCharacter))
         return result;

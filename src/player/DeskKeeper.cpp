@@ -5,8 +5,8 @@
 namespace mivanta {
 
 namespace {
-constexpr int kShortLifeMs = 1500;
-constexpr int kMostShortLives = 4;
+constexpr int kShortLifeMs = 700;
+constexpr int kMostShortLives = 5;
 } // namespace
 
 void DeskKeeper::arrived(const message::Hello& hello) {

@@ -18,7 +18,8 @@ void OutputWindow::showFullScreenOn(QScreen* screen) {
     setCursor(Qt::BlankCursor);
     setScreen(screen);
     setGeometry(screen->geometry());
-    showFullScreen();
+    setWindowStates(Qt::WindowFullScreen); // showFullScreen() would ask for the focus
+    setVisible(true);
 }
 
 void OutputWindow::showAsWindow(int number, bool behind) {

@@ -67,32 +67,45 @@ Error Database::errorOf(const QSqlError& error, const QString& sql) const {
     return {advice.what, m_path, advice.remedy};
 }
 
-Result<QSqlQuery*> Database::prepared(const QString& sql, const QVariantList& values) {
-    std::shared_ptr<QSqlQuery>& query = m_prepared[sql];
-    if (!query) {
-        auto fresh = std::make_shared<QSqlQuery>(m_db);
-        fresh->setForwardOnly(true);
-        if (!fresh->prepare(sql))
-            return tl::unexpected(errorOf(fresh->lastError(), sql));
-        query = std::move(fresh);
+/// The statement with its values bound, executed. Statements are kept; one that is still being read from is
+/// left alone and another is prepared.
+Result<std::shared_ptr<QSqlQuery>> Database::prepared(const QString& sql, const QVariantList& values) {
+    std::shared_ptr<QSqlQuery> query = m_prepared.value(sql);
+    if (!query || query->isActive()) {
+        const bool keep = !query;
+        query = std::make_shared<QSqlQuery>(m_db);
+        query->setForwardOnly(true);
+        if (!query->prepare(sql))
+            return tl::unexpected(errorOf(query->lastError(), sql));
+        if (keep)
+            m_prepared.insert(sql, query);
     }
-    query->finish();
     for (int i = 0; i < values.size(); ++i) {
         // Qt binds a QString that was never set as NULL; here it means the empty text.
         const bool isEmptyText = values[i].typeId() == QMetaType::QString && values[i].toString().isNull();
         query->bindValue(i, isEmptyText ? QVariant(u""_s) : values[i]);
     }
-    if (!query->exec())
-        return tl::unexpected(errorOf(query->lastError(), sql));
-    return query.get();
+    if (!query->exec()) {
+        auto error = tl::unexpected(errorOf(query->lastError(), sql));
+        query->finish();
+        return error;
+    }
+    return query;
 }
 
 Result<Rows> Database::select(const QString& sql, const QVariantList& values) {
-    return prepared(sql, values).map([](QSqlQuery* query) { return Rows(query); });
+    auto query = prepared(sql, values);
+    if (!query)
+        return tl::unexpected(query.error());
+    return Rows(std::move(*query));
 }
 
 Result<void> Database::change(const QString& sql, const QVariantList& values) {
-    return prepared(sql, values).map([](QSqlQuery* query) { query->finish(); });
+    auto query = prepared(sql, values);
+    if (!query)
+        return tl::unexpected(query.error());
+    (*query)->finish();
+    return {};
 }
 
 Result<void> Database::transaction(const std::function<Result<void>()>& work) {

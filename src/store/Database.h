@@ -10,17 +10,23 @@
 
 namespace mivanta {
 
-/// The rows of one select. Valid until the same statement runs again.
+/// The rows of one select. The statement is at work, and keeps its transaction open, while this lives.
 class Rows {
 public:
-    explicit Rows(QSqlQuery* query) : m_query(query) {}
+    explicit Rows(std::shared_ptr<QSqlQuery> query) : m_query(std::move(query)) {}
+    Rows(Rows&&) = default;
+    Rows& operator=(Rows&&) = delete;
+    ~Rows() {
+        if (m_query)
+            m_query->finish();
+    }
     [[nodiscard]] bool next() { return m_query->next(); }
     [[nodiscard]] QString text(int column) const { return m_query->value(column).toString(); }
     [[nodiscard]] qint64 number(int column) const { return m_query->value(column).toLongLong(); }
     [[nodiscard]] QByteArray bytes(int column) const { return m_query->value(column).toByteArray(); }
 
 private:
-    QSqlQuery* m_query;
+    std::shared_ptr<QSqlQuery> m_query;
 };
 
 /// One connection to an SQLite file: prepared and bound statements, errors with their statement logged.
@@ -41,7 +47,7 @@ public:
 
 private:
     Database(QString path, QString connection);
-    [[nodiscard]] Result<QSqlQuery*> prepared(const QString& sql, const QVariantList& values);
+    [[nodiscard]] Result<std::shared_ptr<QSqlQuery>> prepared(const QString& sql, const QVariantList& values);
     [[nodiscard]] Error errorOf(const QSqlError& error, const QString& sql) const;
 
     QString m_path;

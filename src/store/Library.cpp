@@ -42,9 +42,10 @@ Result<std::vector<SongSummary>> Library::songs() {
 }
 
 Result<int> Library::songCount() {
-    return m_database->select(u"SELECT count(*) FROM song"_s).map([](Rows rows) {
-        return rows.next() ? int(rows.number(0)) : 0;
-    });
+    auto rows = m_database->select(u"SELECT count(*) FROM song"_s);
+    if (!rows)
+        return tl::unexpected(rows.error());
+    return rows->next() ? int(rows->number(0)) : 0;
 }
 
 Result<Song> Library::song(const SongId& id) {
@@ -87,7 +88,7 @@ Result<std::vector<SongHit>> Library::find(const QString& query, int limit) {
     if (words.isEmpty())
         return hits;
     QSet<SongId> seen;
-    const auto add = [&](Rows rows) {
+    const auto add = [&](Rows& rows) {
         while (int(hits.size()) < limit && rows.next()) {
             const SongId id = SongId::fromText(rows.text(0));
             if (seen.contains(id))
@@ -99,7 +100,7 @@ Result<std::vector<SongHit>> Library::find(const QString& query, int limit) {
     };
     // Titles that are, or begin with, just this come first.
     const QString key = words.join(u' ');
-    const auto titles = m_database->select(
+    auto titles = m_database->select(
         u"SELECT "_s + QLatin1String(kHitColumns) +
             u" FROM song s JOIN song_text t ON t.row = s.row WHERE s.title_key >= ? AND s.title_key < ?"
             " ORDER BY s.title_key LIMIT 10"_s,
@@ -111,7 +112,7 @@ Result<std::vector<SongHit>> Library::find(const QString& query, int limit) {
     QStringList terms;
     for (const QString& word : words)
         terms << u'"' + word + u"\"*"_s;
-    const auto found = m_database->select(
+    auto found = m_database->select(
         u"SELECT "_s + QLatin1String(kHitColumns) +
             u" FROM (SELECT rowid, rank FROM song_fts WHERE song_fts MATCH ? ORDER BY rank LIMIT ?) f"
             " JOIN song s ON s.row = f.rowid JOIN song_text t ON t.row = s.row ORDER BY f.rank"_s,

@@ -15,7 +15,8 @@ using namespace Qt::StringLiterals;
 
 namespace {
 
-/// The files to read, in a settled order; paths that are not there stay in the list, to be refused by name.
+/// The files to read, in a settled order. Paths that are not there, and folders without songs, stay in the
+/// list, to be refused by name.
 QStringList filesOf(const QStringList& paths) {
     QStringList files;
     for (const QString& path : paths) {
@@ -29,7 +30,7 @@ QStringList filesOf(const QStringList& paths) {
             if (const QString file = at.next(); isSongFileName(file))
                 found << file;
         found.sort();
-        files << found;
+        files << (found.isEmpty() ? QStringList{path} : found);
     }
     return files;
 }
@@ -83,10 +84,6 @@ std::vector<ImportEntry> SongImport::run(const QStringList& paths, const Library
         entries.insert(entries.end(), std::make_move_iterator(ofFile.begin()),
                        std::make_move_iterator(ofFile.end()));
     }
-    for (const QString& path : paths)
-        if (QFileInfo(path).isDir() && files.isEmpty())
-            entries.push_back(refused(path, {u"no song files were found in this folder"_s, {},
-                                             u"Song files end in .cho, .chordpro, .crd or .txt"_s}));
     return entries;
 }
 
@@ -94,6 +91,9 @@ std::vector<ImportEntry> SongImport::importFile(const QString& path) {
     const QFileInfo info(path);
     if (!info.exists())
         return {refused(path, {u"there is no such file"_s, {}, u"Check the name"_s})};
+    if (info.isDir())
+        return {refused(path, {u"no song files were found in this folder"_s, {},
+                               u"Song files end in .cho, .chordpro, .crd or .txt"_s})};
     if (!info.isFile())
         return {refused(path, {u"this is not an ordinary file"_s, {}, u"Choose a song file"_s})};
     QFile file(path);

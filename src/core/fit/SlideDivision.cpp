@@ -8,8 +8,8 @@ namespace mivanta {
 namespace {
 
 constexpr double kLoneLine = 20; // in squared rows, as all costs here
-constexpr double kNoBreath = 3;
-constexpr double kCommaBreath = 1;
+constexpr double kNoBreath = 4;
+constexpr double kCommaBreath = 2.5;
 constexpr size_t kLargestTable = 2'000'000; // cells; beyond that (absurd input) slides are filled in order
 
 /// Slides of lines [from, to) filled one after the other: the fewest there can be.

@@ -285,7 +285,7 @@ void MainWindow::finish() {
     settings.setValue(QStringLiteral("window/geometry"), saveGeometry());
     m_finished = true;
     m_session.quit();
-    close();
+    QMetaObject::invokeMethod(this, &QWidget::close, Qt::QueuedConnection); // a close event is at work already
 }
 
 void MainWindow::restoreLayout() {

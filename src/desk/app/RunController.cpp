@@ -148,6 +148,7 @@ QString RunController::deskOf(const QByteArray& kept) {
 void RunController::takeUp(const QByteArray& kept) {
     m_mayKeep = true;
     const QJsonObject json = QJsonDocument::fromJson(kept).object();
+    m_desk = json[u"desk"_s].toString();
     RunState state;
     state.onScreen = cueFromJson(json[u"onScreen"_s]);
     state.next = cueFromJson(json[u"next"_s]);

@@ -42,6 +42,7 @@ void PictureView::setScene(const std::optional<Scene>& scene) {
 void PictureView::setPicture(const QImage& picture) {
     m_scene.reset();
     m_picture = picture;
+    m_pictureScaled = {};
     update();
 }
 
@@ -102,7 +103,7 @@ void PictureView::paintEvent(QPaintEvent*) {
     if (m_scene && !m_last.isNull())
         painter.drawPixmap(area, m_last);
     else if (!m_picture.isNull())
-        painter.drawImage(area, m_picture);
+        paintPicture(painter, area);
     if (!m_scene && m_picture.isNull() && !m_emptyText.isEmpty()) {
         painter.setPen(colours.quiet);
         painter.setFont(textFont(0.9));
@@ -114,6 +115,14 @@ void PictureView::paintEvent(QPaintEvent*) {
     const QRect caption(area.left(), area.bottom() + 1, area.width(), spaced(5.5));
     painter.drawText(caption, Qt::AlignLeft | Qt::AlignVCenter, m_left);
     painter.drawText(caption, Qt::AlignRight | Qt::AlignVCenter, m_right);
+}
+
+void PictureView::paintPicture(QPainter& painter, const QRect& area) const {
+    const QSize size = area.size() * devicePixelRatio();
+    if (m_pictureScaled.size() != size)
+        m_pictureScaled =
+            QPixmap::fromImage(m_picture.scaled(size, Qt::IgnoreAspectRatio, Qt::SmoothTransformation));
+    painter.drawPixmap(area, m_pictureScaled);
 }
 
 void PictureView::paintTag(QPainter& painter, const QRect& area) const {

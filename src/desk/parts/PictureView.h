@@ -34,12 +34,14 @@ protected:
 private:
     void followWidth();
     [[nodiscard]] QRect pictureRect() const;
+    void paintPicture(QPainter& painter, const QRect& area) const;
     void paintTag(QPainter& painter, const QRect& area) const;
 
     ThumbnailStore& m_thumbnails;
     std::optional<Scene> m_scene;
     QPixmap m_last; ///< until the scene's own is drawn
     QImage m_picture;
+    mutable QPixmap m_pictureScaled; ///< m_picture as large as it is shown
     Tag m_tag = Tag::None;
     QString m_tagText;
     QString m_left;

@@ -1,0 +1,129 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "store/ServiceStore.h"
+#include "support/Text.h"
+#include <QDir>
+#include <QFile>
+#include <QImage>
+#include <QJsonArray>
+#include <QJsonDocument>
+#include <QJsonObject>
+#include <QProcess>
+#include <QTemporaryDir>
+#include <gtest/gtest.h>
+
+namespace mivanta {
+namespace {
+
+const QString kDemo = QStringLiteral(MIVANTA_SOURCE_DIR "/data/demo");
+
+struct Ran {
+    int code = -1;
+    QByteArray out;
+    QString err;
+    [[nodiscard]] QJsonDocument json() const { return QJsonDocument::fromJson(out); }
+};
+
+class Cli : public ::testing::Test {
+protected:
+    Ran run(const QStringList& arguments) const {
+        QProcess process;
+        process.start(QStringLiteral(MIVANTA_BIN_DIR "/mivanta-cli"), QStringList{u"--library"_s, folder.filePath(u"lib"_s)} + arguments);
+        EXPECT_TRUE(process.waitForFinished(60'000));
+        EXPECT_EQ(process.exitStatus(), QProcess::NormalExit);
+        return {process.exitCode(), process.readAllStandardOutput(), QString::fromUtf8(process.readAllStandardError())};
+    }
+    void importDemo() const { ASSERT_EQ(run({u"import"_s, kDemo + u"/songs"_s}).code, 0); }
+    QTemporaryDir folder;
+};
+
+TEST_F(Cli, WrongUsageEndsWithTwoAndSaysWhy) {
+    for (const QStringList& arguments : std::vector<QStringList>{{}, {u"dance"_s}, {u"import"_s}, {u"find"_s}, {u"show"_s}, {u"show"_s, u"a"_s, u"b"_s},
+                                         {u"slides"_s}, {u"render"_s, u"a"_s}, {u"--nonsense"_s}, {u"slides"_s, u"a"_s, u"--service"_s, u"b"_s},
+                                         {u"service"_s, u"old"_s}}) {
+        const Ran ran = run(arguments);
+        EXPECT_EQ(ran.code, 2) << arguments.join(u' ').toStdString();
+        EXPECT_FALSE(ran.err.isEmpty());
+    }
+    EXPECT_EQ(run({u"--help"_s}).code, 0);
+}
+
+TEST_F(Cli, ImportReportsEachFile) {
+    importDemo();
+    const Ran again = run({u"--json"_s, u"import"_s, kDemo + u"/songs"_s, u"/nowhere.txt"_s});
+    EXPECT_EQ(again.code, 1);
+    const QJsonObject json = again.json().object();
+    EXPECT_EQ(json[u"unchanged"_s].toInt(), 14);
+    EXPECT_EQ(json[u"refused"_s].toInt(), 1);
+    EXPECT_EQ(json[u"added"_s].toInt(), 0);
+    const QJsonObject refused = json[u"entries"_s].toArray().last().toObject();
+    EXPECT_EQ(refused[u"file"_s].toString(), u"/nowhere.txt"_s);
+    EXPECT_FALSE(refused[u"reason"_s].toString().isEmpty());
+}
+
+TEST_F(Cli, FindsAndShows) {
+    importDemo();
+    const QJsonArray hits = run({u"--json"_s, u"find"_s, u"open door"_s}).json().array();
+    EXPECT_EQ(hits[0][u"title"_s].toString(), u"Through the Open Door"_s);
+    EXPECT_EQ(run({u"find"_s, u"zzzz"_s}).code, 1);
+    const Ran shown = run({u"--json"_s, u"show"_s, hits[0][u"id"_s].toString()});
+    EXPECT_EQ(shown.json()[u"order"_s].toString(), u"V1 C V2 C Inter C"_s);
+    EXPECT_EQ(run({u"show"_s, u"every tide"_s}).code, 0);
+    const Ran ambiguous = run({u"show"_s, u"the"_s});
+    EXPECT_EQ(ambiguous.code, 1);
+    EXPECT_TRUE(ambiguous.err.contains(u"could be"_s));
+}
+
+TEST_F(Cli, SlidesSayTheSizeTheReasonAndTheSteps) {
+    importDemo();
+    const QJsonObject json = run({u"--json"_s, u"slides"_s, u"Lantern on the Water"_s, u"--output"_s, u"hall"_s}).json().object();
+    EXPECT_EQ(json[u"outputs"_s].toArray().size(), 1);
+    const QJsonObject hall = json[u"outputs"_s].toArray()[0].toObject();
+    EXPECT_EQ(hall[u"fontSize"_s].toInt(), 84);
+    EXPECT_EQ(hall[u"reason"_s].toString(), u"the theme's size"_s);
+    EXPECT_EQ(hall[u"slides"_s].toArray().size(), 9);
+    EXPECT_EQ(hall[u"slides"_s][0][u"part"_s].toString(), u"Verse 1"_s);
+    EXPECT_EQ(hall[u"slides"_s][0][u"lines"_s].toArray().size(), 2);
+    EXPECT_EQ(json[u"steps"_s].toArray().size(), 9);
+    EXPECT_EQ(run({u"slides"_s, u"Lantern on the Water"_s, u"--output"_s, u"balcony"_s}).code, 1);
+}
+
+TEST_F(Cli, AServiceIsMadeAndItsSlidesAreDrawn) {
+    importDemo();
+    const QString file = folder.filePath(u"sunday.mivanta"_s);
+    ASSERT_EQ(run({u"service"_s, u"new"_s, kDemo + u"/sea-harvest.txt"_s, u"--to"_s, file}).code, 0);
+    EXPECT_EQ(openService(file)->service.items.size(), 15u);
+    const Ran drawn = run({u"render"_s, u"--service"_s, file, u"--output"_s, u"stream"_s, u"--to"_s, folder.filePath(u"png"_s)});
+    EXPECT_EQ(drawn.code, 0) << drawn.err.toStdString();
+    const QStringList pictures = QDir(folder.filePath(u"png"_s)).entryList({u"*.png"_s});
+    EXPECT_GT(pictures.size(), 50);
+    EXPECT_EQ(QImage(folder.filePath(u"png/"_s + pictures[0])).size(), QSize(1920, 1080));
+    EXPECT_EQ(run({u"slides"_s, u"--service"_s, u"/nowhere.mivanta"_s}).code, 1);
+}
+
+TEST_F(Cli, ALibraryThatCannotBeWrittenOrReadSaysSo) {
+    QProcess process;
+    process.start(QStringLiteral(MIVANTA_BIN_DIR "/mivanta-cli"), {u"--library"_s, u"/proc/mivanta"_s, u"find"_s, u"x"_s});
+    ASSERT_TRUE(process.waitForFinished());
+    EXPECT_EQ(process.exitCode(), 1);
+    EXPECT_TRUE(process.readAllStandardError().contains("/proc/mivanta"));
+    ASSERT_TRUE(QDir().mkpath(folder.filePath(u"lib"_s)));
+    QFile broken(folder.filePath(u"lib/library.db"_s));
+    ASSERT_TRUE(broken.open(QIODevice::WriteOnly));
+    broken.write(QByteArray(8192, 'x'));
+    broken.close();
+    const Ran ran = run({u"find"_s, u"x"_s});
+    EXPECT_EQ(ran.code, 1);
+    EXPECT_TRUE(ran.err.contains(u"damaged"_s));
+}
+
+TEST_F(Cli, LinksNoWidgets) {
+    QProcess process;
+    process.start(u"ldd"_s, {QStringLiteral(MIVANTA_BIN_DIR "/mivanta-cli")});
+    ASSERT_TRUE(process.waitForFinished());
+    const QByteArray libraries = process.readAllStandardOutput();
+    EXPECT_TRUE(libraries.contains("libQt6Core"));
+    EXPECT_FALSE(libraries.contains("Widgets"));
+}
+
+} // namespace
+} // namespace mivanta

@@ -1,0 +1,146 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/base/Colour.h"
+#include "core/base/Fold.h"
+#include "core/order/OrderText.h"
+#include "core/song/Chords.h"
+#include "core/song/PartHeading.h"
+#include "core/song/SingingOrder.h"
+#include "support/Samples.h"
+#include "support/Text.h"
+#include <gtest/gtest.h>
+#include <rapidcheck/gtest.h>
+
+namespace mivanta {
+namespace {
+
+TEST(PartHeading, UnderstandsTheUsualNames) {
+    const auto reads = [](const QString& words, PartKind kind, int number) {
+        const auto heading = readPartHeading(words);
+        return heading && heading->kind == kind && heading->number == number;
+    };
+    EXPECT_TRUE(reads(u"Verse 1"_s, PartKind::Verse, 1));
+    EXPECT_TRUE(reads(u"VERSE2"_s, PartKind::Verse, 2));
+    EXPECT_TRUE(reads(u"pre chorus"_s, PartKind::PreChorus, 0));
+    EXPECT_TRUE(reads(u"Pre-Chorus 2"_s, PartKind::PreChorus, 2));
+    EXPECT_TRUE(reads(u"Refrain"_s, PartKind::Chorus, 0));
+    EXPECT_TRUE(reads(u"Outro"_s, PartKind::Ending, 0));
+    EXPECT_TRUE(readPartHeading(u"Intro (band only)"_s)->bandOnly);
+    EXPECT_FALSE(readPartHeading(u"Verses of old"_s));
+    EXPECT_FALSE(readPartHeading(u"1"_s));
+    EXPECT_FALSE(readPartHeading(u""_s));
+}
+
+TEST(SingingOrder, IsReadByInitialsNamesAndRepeats) {
+    const Song song = samples::harbourSong();
+    const auto read = [&](const QString& text) {
+        QStringList labels;
+        const ReadOrder order = readSingingOrder(text, song.parts);
+        for (const SungPart& sung : order.entries)
+            labels << song.part(sung.part)->shortLabel() + (sung.times > 1 ? u"x%1"_s.arg(sung.times) : QString());
+        return labels.join(u' ') + (order.unknown.isEmpty() ? QString() : u" ?"_s + order.unknown.join(u','));
+    };
+    EXPECT_EQ(read(u"V1 C V2 C x2"_s), u"V1 C V2 Cx2"_s);
+    EXPECT_EQ(read(u"v c v2 cx3"_s), u"V1 C V2 Cx3"_s);
+    EXPECT_EQ(read(u"verse1, Chorus; Verse2"_s), u"V1 C V2"_s);
+    EXPECT_EQ(read(u"V1 B V9 C1"_s), u"V1 C ?B,V9"_s);
+    EXPECT_EQ(read(u"x2 C"_s), u"C ?x2"_s);
+    EXPECT_EQ(read(u""_s), u""_s);
+}
+
+TEST(SingingOrder, WrittenAndReadAgainIsTheSame) {
+    Song song = samples::harbourSong();
+    song.singingOrder.back().times = 2;
+    EXPECT_EQ(singingOrderText(song), u"V1 C V2 C x2"_s);
+    EXPECT_EQ(readSingingOrder(singingOrderText(song), song.parts).entries, song.singingOrder);
+}
+
+TEST(Chords, AreSpelledForTheirKey) {
+    EXPECT_EQ(transposedChord(u"G"_s, 2, false), u"A"_s);
+    EXPECT_EQ(transposedChord(u"F#m7/C#"_s, 1, false), u"Gm7/D"_s);
+    EXPECT_EQ(transposedChord(u"C"_s, -1, false), u"B"_s);
+    EXPECT_EQ(transposedChord(u"A"_s, 1, true), u"Bb"_s);
+    EXPECT_EQ(transposedChord(u"Dsus4"_s, 0, false), u"Dsus4"_s);
+    EXPECT_EQ(transposedChord(u"N.C."_s, 3, false), u"N.C."_s);
+    EXPECT_EQ(transposedChord(u"riff"_s, 3, false), u"riff"_s);
+}
+
+TEST(Chords, ASongMovesWithItsKeyAndKeepsItsPlaces) {
+    Song song = samples::harbourSong();
+    song.key = u"G"_s;
+    song.parts[0].lines[0].chords = {{4, u"G"_s}, {9, u"D/F#"_s}};
+    const Song lower = transposed(song, -2);
+    EXPECT_EQ(lower.key, u"F"_s);
+    EXPECT_EQ(lower.parts[0].lines[0].chords, (std::vector<ChordMark>{{4, u"F"_s}, {9, u"C/E"_s}}));
+    EXPECT_EQ(transposed(song, 1).key, u"Ab"_s);
+    EXPECT_TRUE(sameContent(transposed(song, 12), song));
+}
+
+RC_GTEST_PROP(Chords, TransposingThereAndBackGivesTheSamePitches, ()) {
+    const QString root = QString::fromLatin1(*rc::gen::element("C", "C#", "D", "D#", "E", "F", "F#", "G", "G#", "A", "A#", "B"));
+    const QString tail = QString::fromLatin1(*rc::gen::element("", "m", "7", "maj7", "sus4", "m7", "add9"));
+    const int by = *rc::gen::inRange(-30, 30);
+    RC_ASSERT(transposedChord(transposedChord(root + tail, by, *rc::gen::arbitrary<bool>()), -by, false) == root + tail);
+}
+
+TEST(Fold, LeavesOutCaseAccentsAndApostrophes) {
+    EXPECT_EQ(foldedForSearch(u"\u00c9toile d'\u00e9t\u00e9"_s), u"etoile dete"_s);
+    EXPECT_EQ(foldedForSearch(u"there\u2019s a light\u2014on"_s), u"theres a light on"_s);
+    EXPECT_EQ(searchWords(u"  Open,  the DOOR!"_s), (QStringList{u"open"_s, u"the"_s, u"door"_s}));
+    EXPECT_EQ(searchWords(u"\"';--"_s), QStringList());
+}
+
+TEST(Colour, IsReadAsItIsWritten) {
+    const Colour half{18, 52, 86, 128};
+    EXPECT_EQ(Colour::fromText(half.text()), half);
+    EXPECT_EQ(Colour::fromText(u"#0c1d2c"_s)->text(), u"#0c1d2c"_s);
+    EXPECT_FALSE(Colour::fromText(u"teal"_s));
+    EXPECT_FALSE(Colour::fromText(u"#12345g"_s));
+}
+
+TEST(CreditText, LeavesNoGapForEmptyFields) {
+    EXPECT_EQ(creditText(u"{title} \u00b7 {authors} \u00b7 licence {licence}"_s, {u"A"_s, {}, {}, {}, {}}), u"A"_s);
+    EXPECT_EQ(creditText(u"{title} \u00b7 {authors}"_s, {u"A"_s, u"B"_s, {}, {}, {}}), u"A \u00b7 B"_s);
+}
+
+TEST(OrderText, SaysWhichLineCouldNotBeFound) {
+    const auto find = [](const QString& title) -> Result<Song> {
+        return title == u"Known" ? Result<Song>(samples::harbourSong(title)) : failure(u"no such song"_s);
+    };
+    const auto service = readOrderText(u"Title: Sunday\nStart: 2026-10-04 10:30\n\n# Gathering\nKnown\n"_s, u"order"_s, {samples::theme()}, find);
+    ASSERT_TRUE(service);
+    EXPECT_EQ(service->items.size(), 2u);
+    EXPECT_TRUE(service->items[0].isHeading());
+    const auto bad = readOrderText(u"Known\nOther\n"_s, u"order"_s, {}, find);
+    ASSERT_FALSE(bad);
+    EXPECT_EQ(bad.error().where, u"order, line 2"_s);
+    EXPECT_FALSE(readOrderText(u"Start: soon"_s, u"order"_s, {}, find));
+    EXPECT_FALSE(readOrderText(u"Theme: none"_s, u"order"_s, {}, find));
+}
+
+Monitor monitor(const QString& name, bool isDesk = false) { return {name, QRect(0, 0, 1920, 1080), isDesk}; }
+
+TEST(Placements, OutputsTakeTheFreeMonitorsAndNeverTheDesks) {
+    const auto placed = placementsFor(usualOutputs(), {monitor(u"A"_s, true), monitor(u"B"_s), monitor(u"C"_s)});
+    EXPECT_EQ(placed[0], (Placement{Placement::Kind::FullScreen, u"B"_s}));
+    EXPECT_EQ(placed[1], (Placement{Placement::Kind::FullScreen, u"C"_s}));
+    EXPECT_EQ(placed[2].kind, Placement::Kind::Window);
+    for (const Placement& p : placementsFor(usualOutputs(), {monitor(u"A"_s, true)}))
+        EXPECT_EQ(p.kind, Placement::Kind::Window);
+}
+
+TEST(Placements, ANamedMonitorComesFirstAndIsSharedByNobody) {
+    auto outputs = usualOutputs();
+    outputs[1].place = {PlaceKind::Monitor, u"B"_s};
+    outputs[2].place = {PlaceKind::Closed, {}};
+    auto placed = placementsFor(outputs, {monitor(u"A"_s, true), monitor(u"B"_s)});
+    EXPECT_EQ(placed[0].kind, Placement::Kind::Window);
+    EXPECT_EQ(placed[1].monitor, u"B"_s);
+    EXPECT_EQ(placed[2].kind, Placement::Kind::Closed);
+    outputs[0].place = {PlaceKind::Monitor, u"B"_s};
+    placed = placementsFor(outputs, {monitor(u"A"_s, true), monitor(u"B"_s)});
+    EXPECT_EQ(placed[0].monitor, u"B"_s);
+    EXPECT_EQ(placed[1].kind, Placement::Kind::Window);
+}
+
+} // namespace
+} // namespace mivanta

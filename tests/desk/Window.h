@@ -1,0 +1,140 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "desk/app/MainWindow.h"
+#include "desk/parts/Header.h"
+#include "desk/parts/NoticeBar.h"
+#include "desk/parts/PictureView.h"
+#include "desk/prepare/OrderSheet.h"
+#include "desk/run/RunDesk.h"
+#include "store/ServiceStore.h"
+#include "store/Settings.h"
+#include "support/Golden.h"
+#include "support/Text.h"
+#include <QApplication>
+#include <QDir>
+#include <QElapsedTimer>
+#include <QLabel>
+#include <QTemporaryDir>
+#include <QTest>
+#include <gtest/gtest.h>
+
+namespace mivanta {
+
+/// Answers set beforehand, in place of dialogs.
+class Answers : public Prompts {
+public:
+    QString open;
+    QString saveTo;
+    QStringList files;
+    QString folder;
+    QString typed;
+    Unsaved unsaved = Unsaved::Cancel;
+    bool quit = false;
+    int asked = 0;
+
+    [[nodiscard]] QString serviceToOpen() override { return open; }
+    [[nodiscard]] QString whereToSave(const QString&) override { return saveTo; }
+    [[nodiscard]] QStringList songFilesToImport() override { return files; }
+    [[nodiscard]] QString songFolderToImport() override { return folder; }
+    [[nodiscard]] QString text(const QString&, const QString&) override { return typed; }
+    [[nodiscard]] Unsaved unsavedWork(const QString&) override {
+        ++asked;
+        return unsaved;
+    }
+    [[nodiscard]] bool quitWhileOnScreen() override {
+        ++asked;
+        return quit;
+    }
+};
+
+/// The real window with a real library and the real player, without a monitor.
+class WindowTest : public ::testing::Test {
+protected:
+    void SetUp() override {
+        libraryFolder = folder.filePath(u"library"_s);
+        open();
+    }
+
+    void TearDown() override {
+        if (session)
+            session->player().quit();
+        window.reset();
+        session.reset();
+        QDir(sessionFolder(libraryFolder)).removeRecursively();
+    }
+
+    void open(const QString& file = {}) {
+        session = std::make_unique<Session>(Session::Options{libraryFolder, file, false, {}, QStringLiteral(MIVANTA_BIN_DIR "/mivanta-player")});
+        auto given = std::make_unique<Answers>();
+        answers = given.get();
+        window = std::make_unique<MainWindow>(*session, std::move(given));
+        window->resize(1280, 800);
+        window->show();
+        bool ready = false;
+        QObject::connect(session.get(), &Session::ready, window.get(), [&] { ready = true; });
+        session->start();
+        ASSERT_TRUE(waitUntil([&] { return ready && (session->library().isOpen() || session->library().error()); }));
+        window->activateWindow();
+        ASSERT_TRUE(waitUntil([&] { return window->isActiveWindow(); }));
+    }
+
+    template <typename Condition>
+    bool waitUntil(Condition condition, int milliseconds = 10'000) {
+        return QTest::qWaitFor(condition, milliseconds);
+    }
+
+    void importDemo() {
+        bool done = false;
+        QObject::connect(&session->library(), &LibraryClient::importFinished, window.get(), [&] { done = true; }, Qt::SingleShotConnection);
+        answers->folder = QStringLiteral(MIVANTA_SOURCE_DIR "/data/demo/songs");
+        press(Qt::Key_I, Qt::ControlModifier | Qt::ShiftModifier);
+        ASSERT_TRUE(waitUntil([&] { return done; }));
+    }
+
+    /// A key to whatever has the focus, as from a keyboard.
+    void press(Qt::Key key, Qt::KeyboardModifiers modifiers = Qt::NoModifier) {
+        QWidget* target = QApplication::focusWidget() ? QApplication::focusWidget() : window.get();
+        QTest::keyClick(target, key, modifiers);
+    }
+    void type(const QString& text) { QTest::keyClicks(QApplication::focusWidget(), text); }
+
+    template <typename T>
+    T* child(const QString& name) {
+        T* found = window->findChild<T*>(name);
+        EXPECT_TRUE(found) << name.toStdString();
+        return found;
+    }
+
+    [[nodiscard]] QStringList titles() const {
+        QStringList result;
+        for (const Item& item : session->document().service().items)
+            result << item.title();
+        return result;
+    }
+
+    /// Finds a song on the Prepare desk and adds it, by keys alone.
+    void addByFind(const QString& words, const QString& title) {
+        press(Qt::Key_F, Qt::ControlModifier);
+        type(words);
+        auto* list = window->findChild<QWidget*>(u"prepare-desk"_s)->findChild<QListView*>(u"find-results"_s);
+        ASSERT_TRUE(waitUntil([&] { return list->currentIndex().data().toString() == title; })) << title.toStdString();
+        const auto before = session->document().service().items.size();
+        press(Qt::Key_Return);
+        ASSERT_TRUE(waitUntil([&] { return session->document().service().items.size() == before + 1; }));
+    }
+
+    /// What the player really shows, small.
+    [[nodiscard]] QImage shown(const QString& output) const {
+        const auto picture = session->player().frame(output);
+        return QImage(reinterpret_cast<const uchar*>(picture.bits.constData()), picture.size.width(), picture.size.height(),
+                      picture.size.width() * 4, QImage::Format_ARGB32_Premultiplied).copy();
+    }
+
+    QTemporaryDir folder;
+    QString libraryFolder;
+    std::unique_ptr<Session> session;
+    std::unique_ptr<MainWindow> window;
+    Answers* answers = nullptr;
+};
+
+} // namespace mivanta

@@ -1,0 +1,103 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "Reading.h"
+#include "formats/TextDecoding.h"
+#include <QStringEncoder>
+
+namespace mivanta {
+namespace {
+
+const QString kWords = u"Verse 1\n\u00c9toile du port \u2013 l\u2019\u00e9quipage\n"_s;
+
+QString firstLineOf(const QByteArray& bytes) { return readOne(bytes).song.firstLine(); }
+
+TEST(Encoding, Utf8WithAndWithoutMarkUtf16AndWindows1252) {
+    const QString wanted = u"\u00c9toile du port \u2013 l\u2019\u00e9quipage"_s;
+    EXPECT_EQ(firstLineOf(kWords.toUtf8()), wanted);
+    EXPECT_EQ(firstLineOf("\xef\xbb\xbf" + kWords.toUtf8()), wanted);
+    for (const auto encoding : {QStringConverter::Utf16LE, QStringConverter::Utf16BE}) {
+        QStringEncoder encoder(encoding, QStringConverter::Flag::WriteBom);
+        EXPECT_EQ(firstLineOf(QByteArray(encoder.encode(kWords))), wanted);
+    }
+    EXPECT_EQ(firstLineOf("Verse 1\n\xc9toile du port \x96 l\x92\xe9quipage\n"), wanted);
+}
+
+TEST(Encoding, LineEndsAndTabs) {
+    const ReadSong read = readOne("Verse 1\r\none\ttwo\r\nthree\r\n\r\nChorus\rfour\r");
+    EXPECT_EQ(words(read.song.parts[0]), (QStringList{u"one two"_s, u"three"_s}));
+    EXPECT_EQ(words(read.song.parts[1]), QStringList{u"four"_s});
+}
+
+TEST(BadInput, EmptyAndBlankFiles) {
+    for (const QByteArray& bytes : {QByteArray(), QByteArray(" \n\n\t"), QByteArray("\xef\xbb\xbf")}) {
+        const auto songs = readBytes(bytes, u"x.txt"_s);
+        ASSERT_FALSE(songs);
+        EXPECT_FALSE(songs.error().what.isEmpty());
+        EXPECT_EQ(songs.error().where, u"x.txt"_s);
+    }
+}
+
+TEST(BadInput, BinaryFilesAreRefusedWithThePlace) {
+    const auto songs = readBytes(QByteArray("PK\x03\x04 not a song", 15), u"x.txt"_s);
+    ASSERT_FALSE(songs);
+    EXPECT_TRUE(songs.error().what.contains(u"not a text file"_s));
+    EXPECT_FALSE(readBytes(QByteArray("\xff\xfe\0\0a\0", 6), u"x.txt"_s));
+}
+
+TEST(BadInput, OnlyDetailsAreNoSong) {
+    EXPECT_FALSE(readBytes("Title: Nothing\nKey: G\n", u"x.txt"_s));
+    EXPECT_FALSE(readBytes("{title: Nothing}\n", u"x.cho"_s));
+}
+
+TEST(BadInput, AFileThatEndsInTheMiddleOfALetterSaysSo) {
+    const QByteArray whole = u"Verse 1\nl\u2019\u00e9toile du s\u00e9jour\u2019"_s.toUtf8();
+    const ReadSong read = readOne(whole.chopped(1));
+    ASSERT_EQ(read.warnings.size(), 1u);
+    EXPECT_EQ(read.song.firstLine(), u"l\u2019\u00e9toile du s\u00e9jour"_s);
+}
+
+TEST(BadInput, TooLargeIsRefusedWithoutReadingIt) {
+    QByteArray bytes(int(kLargestSongFile) + 1, 'a');
+    const auto songs = readBytes(bytes, u"x.txt"_s);
+    ASSERT_FALSE(songs);
+    EXPECT_TRUE(songs.error().what.contains(u"larger"_s));
+}
+
+/// A device that gives some bytes and then fails.
+class FailingDevice : public QIODevice {
+public:
+    FailingDevice(QByteArray bytes, qint64 failAt) : m_bytes(std::move(bytes)), m_failAt(failAt) { open(ReadOnly | Unbuffered); }
+    [[nodiscard]] qint64 size() const override { return m_bytes.size(); }
+
+protected:
+    qint64 readData(char* data, qint64 most) override {
+        const qint64 count = std::min(most, m_failAt - m_at);
+        if (count <= 0) {
+            setErrorString(u"the disk is gone"_s);
+            return -1;
+        }
+        memcpy(data, m_bytes.constData() + m_at, size_t(count));
+        m_at += count;
+        return count;
+    }
+    qint64 writeData(const char*, qint64) override { return -1; }
+
+private:
+    QByteArray m_bytes;
+    qint64 m_failAt;
+    qint64 m_at = 0;
+};
+
+TEST(BadInput, AReadThatFailsAtAnyByteIsAnErrorAndNeverHalfASong) {
+    const QByteArray bytes("Verse 1\none\ntwo\nthree\n");
+    for (qint64 at = 0; at < bytes.size(); ++at) {
+        FailingDevice device(bytes, at);
+        EXPECT_FALSE(readSongs(device, u"x.txt"_s)) << at;
+    }
+}
+
+TEST(BadInput, ALineOfTenThousandLettersIsKeptWhole) {
+    EXPECT_EQ(firstLineOf("Verse 1\n" + QByteArray(10'000, 'x') + "\n").size(), 10'000);
+}
+
+} // namespace
+} // namespace mivanta

@@ -1,0 +1,150 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "formats/OutputsJson.h"
+#include "formats/ServiceFile.h"
+#include "formats/SongJson.h"
+#include "formats/ThemeJson.h"
+#include "support/Samples.h"
+#include "support/Text.h"
+#include <QBuffer>
+#include <QJsonArray>
+#include <gtest/gtest.h>
+
+namespace mivanta {
+namespace {
+
+Song fullSong() {
+    Song song = samples::harbourSong();
+    song.otherTitles = {u"Haven"_s};
+    song.authors = {{AuthorRole::Words, u"A"_s}, {AuthorRole::Music, u"B"_s}};
+    song.bookNumbers = {{u"Shore Hymnal"_s, u"12"_s}};
+    song.key = u"G"_s;
+    song.tempo = 80;
+    song.capo = 2;
+    song.topics = {u"sea"_s};
+    song.parts[0].lines[1].chords = {{3, u"D"_s}};
+    song.parts[0].lines[2].breakBefore = true;
+    song.parts[0].lines[3].comment = u"slower"_s;
+    song.parts[1].bandOnly = true;
+    song.singingOrder.back().times = 2;
+    return song;
+}
+
+Service fullService() {
+    Service service;
+    service.id = ServiceId::create();
+    service.title = u"Sunday"_s;
+    service.place = u"Chapel"_s;
+    service.start = QDateTime(QDate(2026, 10, 4), QTime(10, 30));
+    service.theme = samples::theme();
+    service.items = {{ItemId::create(), Heading{u"Gathering"_s}}, {ItemId::create(), songItem(fullSong())}};
+    return service;
+}
+
+Result<Service> readZip(QByteArray bytes) {
+    QBuffer buffer(&bytes);
+    buffer.open(QIODevice::ReadOnly);
+    return readServiceFile(buffer, u"x.mivanta"_s);
+}
+
+TEST(SongJson, WrittenAndReadAgainIsTheSame) {
+    const Song song = fullSong();
+    const auto read = songFromJson(songToJson(song), {});
+    ASSERT_TRUE(read);
+    EXPECT_TRUE(sameContent(*read, song));
+    EXPECT_EQ(read->id, song.id);
+    EXPECT_EQ(read->parts[0].id, song.parts[0].id);
+}
+
+TEST(SongJson, RefusesASongWithoutIdAndMendsNumbersOutOfRange) {
+    QJsonObject json = songToJson(fullSong());
+    json[u"tempo"_s] = 100'000;
+    EXPECT_EQ(songFromJson(json, {})->tempo, 400);
+    json.remove(u"id"_s);
+    EXPECT_FALSE(songFromJson(json, {}));
+}
+
+TEST(ServiceFile, WrittenAndReadAgainIsTheSame) {
+    const Service service = fullService();
+    const auto bytes = serviceToZip(service);
+    ASSERT_TRUE(bytes);
+    const auto read = readZip(*bytes);
+    ASSERT_TRUE(read) << read.error().text().toStdString();
+    EXPECT_EQ(read->title, service.title);
+    EXPECT_EQ(read->start, service.start);
+    EXPECT_EQ(read->theme, service.theme);
+    ASSERT_EQ(read->items.size(), 2u);
+    EXPECT_EQ(read->items[1].id, service.items[1].id);
+    EXPECT_TRUE(sameContent(*read->items[1].song(), *service.items[1].song()));
+}
+
+TEST(ServiceFile, CutOffAtAnyTenthIsRefused) {
+    const QByteArray bytes = *serviceToZip(fullService());
+    for (int tenth = 0; tenth < 10; ++tenth)
+        EXPECT_FALSE(readZip(bytes.left(bytes.size() * tenth / 10))) << tenth;
+}
+
+TEST(ServiceFile, FlippedBytesNeverCrash) {
+    const QByteArray bytes = *serviceToZip(fullService());
+    for (qsizetype at = 0; at < bytes.size(); at += 3) {
+        QByteArray bad = bytes;
+        bad[at] = char(bad[at] ^ 0x55);
+        const auto read = readZip(bad);
+        EXPECT_TRUE(read || !read.error().what.isEmpty());
+    }
+}
+
+TEST(ServiceFile, ANewerFormatSaysSo) {
+    QJsonObject json = serviceToJson(fullService());
+    json[u"mivanta"_s] = kServiceFormat + 1;
+    const auto read = serviceFromJson(json, u"x"_s);
+    ASSERT_FALSE(read);
+    EXPECT_TRUE(read.error().what.contains(u"newer"_s));
+    json.remove(u"mivanta"_s);
+    EXPECT_FALSE(serviceFromJson(json, u"x"_s));
+}
+
+TEST(ServiceFile, ItemsWithTheSameIdBecomeTwo) {
+    Service service = fullService();
+    service.items[1].id = service.items[0].id;
+    const auto read = serviceFromJson(serviceToJson(service), {});
+    ASSERT_TRUE(read);
+    EXPECT_FALSE(read->items[0].id == read->items[1].id);
+}
+
+TEST(ThemeJson, WrittenAndReadAgainIsTheSame) {
+    Theme theme = samples::theme();
+    theme.look.backdrop = {BackdropKind::Gradient, {}, {{0, {1, 2, 3, 255}}, {1, {4, 5, 6, 255}}}, 45};
+    theme.look.words.outlineWidth = 3;
+    theme.look.words.family = u"Noto Serif"_s;
+    theme.look.credit = {CreditWhen::Every, u"{title}"_s, 20, {0.1, 0.8, 0.5, 0.1}, HorizontalAlign::Left, {9, 9, 9, 9}};
+    theme.look.transition = {TransitionKind::Cut, 0};
+    const auto read = themeFromJson(themeToJson(theme), {});
+    ASSERT_TRUE(read);
+    EXPECT_EQ(*read, theme);
+}
+
+TEST(ThemeJson, SenselessValuesAreBroughtIntoRange) {
+    QJsonObject json = themeToJson(samples::theme());
+    json[u"words"_s] = QJsonObject{{u"size"_s, 0}, {u"smallestSize"_s, 10'000}, {u"box"_s, QJsonArray{2, 2, 1, 1}}};
+    json[u"backdrop"_s] = QJsonObject{{u"kind"_s, u"gradient"_s}};
+    const auto read = themeFromJson(json, {});
+    ASSERT_TRUE(read);
+    EXPECT_GE(read->look.words.size, 8);
+    EXPECT_LE(read->look.words.smallestSize, read->look.words.size);
+    EXPECT_EQ(read->look.words.box, WordsLook().box);
+    EXPECT_EQ(read->look.backdrop.kind, BackdropKind::Plain);
+}
+
+TEST(OutputsJson, WrittenAndReadAgainIsTheSame) {
+    const auto read = outputsFromJson(outputsToJson(usualOutputs()), {});
+    ASSERT_TRUE(read);
+    EXPECT_EQ(*read, usualOutputs());
+}
+
+TEST(OutputsJson, RefusesWhatIsNoListOfOutputs) {
+    for (const QByteArray& bytes : {QByteArray("{"), QByteArray("[]"), QByteArray("[{}]"), QByteArray(R"([{"name":"a"},{"name":"a"}])")})
+        EXPECT_FALSE(outputsFromJson(bytes, u"outputs.json"_s)) << bytes.constData();
+}
+
+} // namespace
+} // namespace mivanta

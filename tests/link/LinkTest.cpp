@@ -1,0 +1,136 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "link/Channel.h"
+#include "link/FrameBoard.h"
+#include "support/Text.h"
+#include <QLocalServer>
+#include <QSignalSpy>
+#include <QTemporaryDir>
+#include <gtest/gtest.h>
+#include <thread>
+
+namespace mivanta {
+namespace {
+
+Scene fullScene() {
+    Scene scene;
+    scene.output = u"hall"_s;
+    scene.size = {1920, 1080};
+    scene.look.backdrop = {BackdropKind::Gradient, {1, 2, 3, 4}, {{0, {5, 6, 7, 8}}, {1, {9, 10, 11, 12}}}, 30};
+    scene.look.words.family = u"Noto Serif"_s;
+    scene.look.words.box = {0.1, 0.2, 0.3, 0.4};
+    scene.look.words.vertical = VerticalAlign::Bottom;
+    scene.look.words.shadowBlur = 7;
+    scene.look.credit.fields = u"{title}"_s;
+    scene.look.transition = {TransitionKind::Cut, 12};
+    scene.fontSize = 84;
+    scene.rows = {{u"Shine on"_s, {{0, u"G"_s}, {6, u"Em"_s}}}, {u"till"_s, {}}};
+    scene.roomForChords = true;
+    scene.credit = u"credit"_s;
+    scene.curtain = Curtain::WordsOff;
+    return scene;
+}
+
+TEST(Protocol, ASceneArrivesAsItWasSent) {
+    const Scene scene = fullScene();
+    const auto arrived = decoded(encoded(message::Show{7, {scene, Scene()}, true}));
+    ASSERT_TRUE(arrived);
+    const auto& show = std::get<message::Show>(*arrived);
+    EXPECT_EQ(show.take, 7u);
+    EXPECT_TRUE(show.cut);
+    EXPECT_EQ(show.scenes, (std::vector<Scene>{scene, Scene()}));
+}
+
+TEST(Protocol, EveryMessageArrivesWithItsContent) {
+    const auto outputs = std::get<message::SetOutputs>(*decoded(encoded(message::SetOutputs{usualOutputs(), u"A"_s})));
+    EXPECT_EQ(outputs.outputs, usualOutputs());
+    const auto places = std::get<message::Places>(*decoded(encoded(message::Places{{{u"A"_s, QRect(1, 2, 3, 4), true}}, {{Placement::Kind::FullScreen, u"B"_s}}})));
+    EXPECT_EQ(places.monitors[0].geometry, QRect(1, 2, 3, 4));
+    EXPECT_EQ(places.placements[0].monitor, u"B"_s);
+    EXPECT_EQ(std::get<message::Hello>(*decoded(encoded(message::Hello{false, u"p"_s, {u"x"_s}}))).arguments, QStringList{u"x"_s});
+    EXPECT_TRUE(std::get<message::Welcome>(*decoded(encoded(message::Welcome{"s", u"f"_s, true}))).anotherDesk);
+    EXPECT_EQ(std::get<message::Painted>(*decoded(encoded(message::Painted{u"o"_s, 3}))).take, 3u);
+    EXPECT_EQ(std::get<message::Keep>(*decoded(encoded(message::Keep{"state"}))).state, "state");
+}
+
+TEST(Protocol, BytesThatAreNoMessageAreRefused) {
+    EXPECT_FALSE(decoded({}));
+    EXPECT_FALSE(decoded(QByteArray(1, '\xee')));
+    const QByteArray whole = encoded(message::Show{7, {fullScene()}, true});
+    for (qsizetype cut = 1; cut < whole.size(); cut += 7)
+        EXPECT_FALSE(decoded(whole.left(cut))) << cut;
+}
+
+TEST(SceneKey, DiffersWhenAnythingDiffers) {
+    Scene other = fullScene();
+    EXPECT_EQ(sceneKey(other), sceneKey(fullScene()));
+    other.rows[0].chords[0].position = 1;
+    EXPECT_NE(sceneKey(other), sceneKey(fullScene()));
+}
+
+TEST(Channel, CarriesMessagesAndClosesOnGarbage) {
+    const QTemporaryDir folder;
+    QLocalServer server;
+    ASSERT_TRUE(server.listen(playerSocketPath(folder.path())));
+    auto* near = new QLocalSocket;
+    near->connectToServer(playerSocketPath(folder.path()));
+    ASSERT_TRUE(server.waitForNewConnection(2000));
+    auto* raw = near;
+    Channel sender(near);
+    Channel receiver(server.nextPendingConnection());
+    QSignalSpy closed(&receiver, &Channel::closed);
+    int received = 0;
+    QObject::connect(&receiver, &Channel::received, [&](const Message&) { ++received; });
+    for (int i = 0; i < 50; ++i)
+        sender.send(message::Show{quint64(i), {fullScene()}, false});
+    for (int i = 0; i < 100 && received < 50; ++i)
+        QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 20);
+    EXPECT_EQ(received, 50);
+    raw->write(QByteArray("\0\0\0\2\xee\xee", 6));
+    raw->flush();
+    EXPECT_TRUE(closed.count() > 0 || closed.wait(2000));
+}
+
+TEST(FrameBoard, AReaderNeverSeesHalfAPicture) {
+    const QTemporaryDir folder;
+    const QString path = folder.filePath(u"frames"_s);
+    auto writer = FrameBoard::create(path);
+    auto reader = FrameBoard::open(path);
+    ASSERT_TRUE(writer && reader);
+    EXPECT_TRUE((*reader)->read(0).size.isEmpty());
+    constexpr int kSide = 200;
+    std::atomic<bool> stop = false;
+    std::thread writing([&] {
+        for (int value = 1; !stop; value = value % 250 + 1) {
+            const QByteArray bits(kSide * kSide * 4, char(value));
+            (*writer)->write(3, {kSide, kSide}, reinterpret_cast<const uchar*>(bits.constData()), kSide * 4);
+            std::this_thread::sleep_for(std::chrono::microseconds(100));
+        }
+    });
+    int whole = 0;
+    for (int i = 0; i < 2'000'000 && whole < 500; ++i) {
+        const auto picture = (*reader)->read(3);
+        if (picture.size.isEmpty())
+            continue;
+        ++whole;
+        ASSERT_EQ(picture.bits.count(picture.bits[0]), picture.bits.size());
+    }
+    stop = true;
+    writing.join();
+    EXPECT_EQ(whole, 500);
+}
+
+TEST(FrameBoard, RefusesWhatDoesNotFit) {
+    const QTemporaryDir folder;
+    auto board = FrameBoard::create(folder.filePath(u"frames"_s));
+    ASSERT_TRUE(board);
+    const QByteArray bits(FrameBoard::kWidth * 4, 'x');
+    const auto* data = reinterpret_cast<const uchar*>(bits.constData());
+    EXPECT_FALSE((*board)->write(FrameBoard::kSlots, {1, 1}, data, 4));
+    EXPECT_FALSE((*board)->write(-1, {1, 1}, data, 4));
+    EXPECT_FALSE((*board)->write(0, {FrameBoard::kWidth + 1, 1}, data, 4));
+    EXPECT_TRUE((*board)->read(99).size.isEmpty());
+    EXPECT_FALSE(FrameBoard::open(folder.filePath(u"none"_s)));
+}
+
+} // namespace
+} // namespace mivanta

@@ -1,0 +1,274 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "formats/SongJson.h"
+#include "store/Database.h"
+#include "store/Library.h"
+#include "store/Migrations.h"
+#include "support/Samples.h"
+#include "support/Text.h"
+#include <QDir>
+#include <QFile>
+#include <QTemporaryDir>
+#include <gtest/gtest.h>
+
+namespace mivanta {
+namespace {
+
+class LibraryTest : public ::testing::Test {
+protected:
+    void SetUp() override { open(); }
+    void open() {
+        library.reset();
+        auto opened = Library::open(path(u"library"_s));
+        ASSERT_TRUE(opened) << opened.error().text().toStdString();
+        library = std::move(*opened);
+    }
+    [[nodiscard]] QString path(const QString& name) const { return folder.filePath(name); }
+    QString file(const QString& name, const QByteArray& bytes) const {
+        QDir().mkpath(QFileInfo(path(name)).path());
+        QFile out(path(name));
+        EXPECT_TRUE(out.open(QIODevice::WriteOnly));
+        out.write(bytes);
+        return path(name);
+    }
+    [[nodiscard]] QString outcomes(const QStringList& paths) const {
+        static const char* const letters = "AC=X";
+        QString result;
+        for (const ImportEntry& entry : library->import(paths))
+            result += QLatin1Char(letters[int(entry.outcome)]);
+        return result;
+    }
+    QStringList found(const QString& query) const {
+        const auto hits = library->find(query);
+        EXPECT_TRUE(hits);
+        QStringList titles;
+        for (const SongHit& hit : *hits)
+            titles << hit.song.title;
+        return titles;
+    }
+
+    QTemporaryDir folder;
+    std::unique_ptr<Library> library;
+};
+
+TEST_F(LibraryTest, ImportingTheSameAgainAddsNothing) {
+    file(u"songs/a.txt"_s, "Title: A\n\nVerse 1\none\n");
+    file(u"songs/deep/b.cho"_s, "{title: B}\n{sov}\ntwo\n{eov}\n");
+    file(u"songs/not-a-song.png"_s, "\x89PNG");
+    EXPECT_EQ(outcomes({path(u"songs"_s)}), u"AA"_s);
+    EXPECT_EQ(outcomes({path(u"songs"_s)}), u"=="_s);
+    open();
+    EXPECT_EQ(outcomes({path(u"songs"_s)}), u"=="_s);
+    EXPECT_EQ(*library->songCount(), 2);
+}
+
+TEST_F(LibraryTest, AChangedFileChangesItsSongAndKeepsTheIdsOfItsParts) {
+    const QString song = file(u"a.txt"_s, "Title: A\n\nVerse 1\none\n\nChorus\nsing\n");
+    EXPECT_EQ(outcomes({song}), u"A"_s);
+    const auto before = library->song(library->songs()->front().id);
+    file(u"a.txt"_s, "Title: A\n\nVerse 1\none and more\n\nChorus\nsing\n");
+    EXPECT_EQ(outcomes({song}), u"C"_s);
+    const auto after = library->song(before->id);
+    ASSERT_TRUE(after);
+    EXPECT_EQ(after->revision, 2);
+    EXPECT_EQ(after->parts[0].id, before->parts[0].id);
+    EXPECT_EQ(after->parts[0].lines[0].words, u"one and more"_s);
+    EXPECT_EQ(*library->songCount(), 1);
+    EXPECT_EQ(found(u"more"_s), QStringList{u"A"_s});
+}
+
+TEST_F(LibraryTest, ASongEditedInTheLibraryIsNotOverwrittenByItsFile) {
+    const QString song = file(u"a.txt"_s, "Title: A\n\nVerse 1\none\n");
+    EXPECT_EQ(outcomes({song}), u"A"_s);
+    Song edited = *library->song(library->songs()->front().id);
+    edited.parts[0].lines[0].words = u"mended here"_s;
+    ASSERT_TRUE(library->save(edited));
+    file(u"a.txt"_s, "Title: A\n\nVerse 1\nother\n");
+    const auto entries = library->import({song});
+    EXPECT_EQ(entries[0].outcome, ImportOutcome::Refused);
+    EXPECT_FALSE(entries[0].reason.isEmpty());
+    EXPECT_EQ(found(u"mended"_s), QStringList{u"A"_s});
+}
+
+TEST_F(LibraryTest, BadFilesAmongFiveHundredStopNoOther) {
+    for (int i = 0; i < 497; ++i)
+        file(u"many/%1.txt"_s.arg(i, 3, 10, QLatin1Char('0')), "Verse 1\nsong number " + QByteArray::number(i) + "\n");
+    file(u"many/bad-empty.txt"_s, "");
+    file(u"many/bad-binary.txt"_s, QByteArray("\0\1\2", 3));
+    file(u"many/bad-nothing.cho"_s, "{title: Nothing}\n");
+    int refused = 0;
+    int added = 0;
+    for (const ImportEntry& entry : library->import({path(u"many"_s)})) {
+        refused += entry.outcome == ImportOutcome::Refused;
+        added += entry.outcome == ImportOutcome::Added;
+        if (entry.outcome == ImportOutcome::Refused) {
+            EXPECT_TRUE(entry.file.contains(u"bad-"_s));
+            EXPECT_FALSE(entry.reason.isEmpty());
+        }
+    }
+    EXPECT_EQ(refused, 3);
+    EXPECT_EQ(added, 497);
+    EXPECT_EQ(*library->songCount(), 497);
+}
+
+TEST_F(LibraryTest, MissingFilesFoldersAndOddFilesAreRefusedByName) {
+    QDir().mkpath(path(u"empty"_s));
+    EXPECT_EQ(outcomes({path(u"nowhere.txt"_s), path(u"empty"_s), u"/dev/null"_s}), u"XXX"_s);
+    QFile huge(path(u"huge.txt"_s));
+    ASSERT_TRUE(huge.open(QIODevice::WriteOnly));
+    ASSERT_TRUE(huge.resize(200 * 1024 * 1024)); // no bytes on the disk
+    EXPECT_EQ(outcomes({huge.fileName()}), u"X"_s);
+}
+
+TEST_F(LibraryTest, AWarningComesWithItsLine) {
+    const auto entries = library->import({file(u"a.cho"_s, "{title: T}\n{meta: order V1 Q}\n{sov}\nx\n{eov}\n")});
+    ASSERT_EQ(entries.size(), 1u);
+    EXPECT_EQ(entries[0].outcome, ImportOutcome::Added);
+    EXPECT_EQ(entries[0].line, 2);
+    EXPECT_TRUE(entries[0].reason.contains(u'Q'));
+}
+
+TEST_F(LibraryTest, AnImportCanBeStopped) {
+    for (int i = 0; i < 20; ++i)
+        file(u"many/%1.txt"_s.arg(i), "Verse 1\nsong " + QByteArray::number(i) + "\n");
+    const auto entries = library->import({path(u"many"_s)}, [](int done, int total) {
+        EXPECT_EQ(total, 20);
+        return done < 5;
+    });
+    EXPECT_EQ(entries.size(), 5u);
+    EXPECT_EQ(*library->songCount(), 5);
+}
+
+TEST_F(LibraryTest, FindsByTitleWordsAuthorsAndNumber) {
+    EXPECT_EQ(outcomes({QStringLiteral(MIVANTA_SOURCE_DIR "/data/demo/songs")}), u"A"_s.repeated(14));
+    EXPECT_EQ(found(u"lantern"_s).value(0), u"Lantern on the Water"_s);
+    EXPECT_EQ(found(u"ETOILE"_s).value(0), u"\u00c9toile du port"_s);
+    EXPECT_EQ(found(u"theres a light"_s).value(0), u"Lantern on the Water"_s);
+    EXPECT_EQ(found(u"vandermark"_s), QStringList{u"Eight Bells over the Water"_s});
+    EXPECT_EQ(found(u"shore hymnal 203"_s), QStringList{u"Lantern on the Water"_s});
+    EXPECT_EQ(found(u"203"_s), QStringList{u"Lantern on the Water"_s});
+    EXPECT_EQ(found(u"\u05d0\u05d5\u05e8 \u05e2\u05dc"_s).size(), 1);
+    EXPECT_EQ(found(u"room beyond"_s).value(0), u"Through the Open Door"_s);
+    EXPECT_EQ(found(u"no such words anywhere"_s), QStringList());
+    EXPECT_EQ(found(u"\"* ^ ( : NEARER AND"_s), QStringList());
+    const auto hits = library->find(u"open door"_s);
+    EXPECT_EQ(hits->front().song.title, u"Through the Open Door"_s);
+    EXPECT_EQ(hits->back().matchingLine, u"you have held an open door"_s);
+}
+
+TEST_F(LibraryTest, ATitleThatBeginsWithTheQueryComesFirst) {
+    for (const char* text : {"Title: Sea of many words\n\nVerse 1\nharvest harvest harvest harvest\n", "Title: Harvest\n\nVerse 1\nother\n",
+                             "Title: The Harvest\n\nVerse 1\nharvest\n"})
+        EXPECT_EQ(outcomes({file(u"%1.txt"_s.arg(qHash(QByteArray(text))), text)}), u"A"_s);
+    EXPECT_EQ(found(u"harv"_s), (QStringList{u"Harvest"_s, u"The Harvest"_s, u"Sea of many words"_s}));
+}
+
+TEST_F(LibraryTest, AStaleRevisionIsNotSaved) {
+    const Song first = *library->save(samples::harbourSong());
+    EXPECT_EQ(first.revision, 1);
+    EXPECT_EQ(library->save(first)->revision, 2);
+    const auto stale = library->save(first);
+    ASSERT_FALSE(stale);
+    EXPECT_TRUE(stale.error().what.contains(u"changed"_s));
+}
+
+TEST_F(LibraryTest, AFullDiskSaysSoAndChangesNothing) {
+    ASSERT_TRUE(library->save(samples::harbourSong(u"Before"_s)));
+    auto pages = library->database().select(u"PRAGMA page_count"_s);
+    ASSERT_TRUE(pages && pages->next());
+    const qint64 count = pages->number(0);
+    ASSERT_TRUE(library->database().change(u"PRAGMA max_page_count=%1"_s.arg(count)));
+    int refused = 0;
+    for (int i = 0; i < 200 && refused == 0; ++i) {
+        const auto saved = library->save(samples::harbourSong(u"Song %1"_s.arg(i)));
+        if (!saved) {
+            ++refused;
+            EXPECT_TRUE(saved.error().what.contains(u"disk is full"_s)) << saved.error().text().toStdString();
+            EXPECT_TRUE(found(u"song %1"_s.arg(i)).isEmpty());
+        }
+    }
+    EXPECT_EQ(refused, 1);
+    EXPECT_EQ(found(u"before"_s), QStringList{u"Before"_s});
+    ASSERT_TRUE(library->database().change(u"PRAGMA max_page_count=%1"_s.arg(count + 1000)));
+    EXPECT_TRUE(library->save(samples::harbourSong(u"After"_s)));
+    EXPECT_TRUE(library->checkIntegrity());
+}
+
+TEST(LibraryOpening, AFolderThatCannotBeMadeSaysSo) {
+    const auto library = Library::open(u"/proc/mivanta/library"_s);
+    ASSERT_FALSE(library);
+    EXPECT_EQ(library.error().where, u"/proc/mivanta/library"_s);
+    EXPECT_FALSE(library.error().remedy.isEmpty());
+}
+
+TEST(LibraryOpening, AFileThatIsNoDatabaseIsLeftAsItIs) {
+    const QTemporaryDir folder;
+    QFile file(folder.filePath(u"library.db"_s));
+    ASSERT_TRUE(file.open(QIODevice::WriteOnly));
+    const QByteArray bytes = QByteArray("not a database at all ").repeated(400);
+    file.write(bytes);
+    file.close();
+    const auto library = Library::open(folder.path());
+    ASSERT_FALSE(library);
+    EXPECT_TRUE(library.error().what.contains(u"damaged"_s));
+    ASSERT_TRUE(file.open(QIODevice::ReadOnly));
+    EXPECT_EQ(file.readAll(), bytes);
+}
+
+TEST(LibraryOpening, DamageInsideIsFoundByTheCheck) {
+    const QTemporaryDir folder;
+    {
+        auto library = Library::open(folder.path());
+        ASSERT_TRUE(library);
+        for (int i = 0; i < 60; ++i)
+            ASSERT_TRUE((*library)->save(samples::harbourSong(u"Song %1"_s.arg(i))));
+        ASSERT_TRUE((*library)->checkIntegrity());
+        ASSERT_TRUE((*library)->database().change(u"PRAGMA wal_checkpoint(TRUNCATE)"_s));
+    }
+    QFile file(folder.filePath(u"library.db"_s));
+    ASSERT_TRUE(file.open(QIODevice::ReadWrite));
+    file.seek(4096 * 6);
+    file.write(QByteArray(4096 * 20, 'x'));
+    file.close();
+    auto library = Library::open(folder.path());
+    const auto error = library ? (*library)->checkIntegrity() : Result<void>(tl::unexpected(library.error()));
+    ASSERT_FALSE(error);
+    EXPECT_TRUE(error.error().what.contains(u"damaged"_s));
+    EXPECT_FALSE(error.error().remedy.isEmpty());
+}
+
+TEST(LibraryOpening, ANewerLibraryIsRefusedUnchanged) {
+    const QTemporaryDir folder;
+    {
+        auto library = Library::open(folder.path());
+        ASSERT_TRUE((*library)->database().change(u"PRAGMA user_version=999"_s));
+    }
+    const auto library = Library::open(folder.path());
+    ASSERT_FALSE(library);
+    EXPECT_TRUE(library.error().what.contains(u"newer"_s));
+}
+
+TEST(Migrations, EachRunsOnceBehindABackupAndAFailingOneLeavesTheOldVersion) {
+    const QTemporaryDir folder;
+    auto database = Database::open(folder.filePath(u"test.db"_s));
+    ASSERT_TRUE(database);
+    const QString backups = folder.filePath(u"backups"_s);
+    const std::vector<Migration> first{{u"CREATE TABLE a (x INTEGER)"_s, u"INSERT INTO a VALUES (1)"_s}};
+    ASSERT_TRUE(migrate(**database, first, backups));
+    ASSERT_TRUE(migrate(**database, first, backups)); // a re-run does nothing
+    EXPECT_FALSE(QDir(backups).exists());
+
+    std::vector<Migration> second = first;
+    second.push_back({u"ALTER TABLE a ADD COLUMN y INTEGER"_s, u"INSERT INTO nowhere VALUES (1)"_s});
+    EXPECT_FALSE(migrate(**database, second, backups));
+    EXPECT_EQ(QDir(backups).entryList({u"*.db"_s}).size(), 1);
+    EXPECT_FALSE((*database)->select(u"SELECT y FROM a"_s));
+    second.back()[1] = u"UPDATE a SET y = 2"_s;
+    ASSERT_TRUE(migrate(**database, second, backups));
+    auto rows = (*database)->select(u"SELECT x, y FROM a"_s);
+    ASSERT_TRUE(rows && rows->next());
+    EXPECT_EQ(rows->number(0), 1);
+    EXPECT_EQ(rows->number(1), 2);
+}
+
+} // namespace
+} // namespace mivanta

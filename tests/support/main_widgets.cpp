@@ -1,0 +1,15 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/parts/Style.h"
+#include "render/Fonts.h"
+#include <QApplication>
+#include <gtest/gtest.h>
+
+int main(int argc, char** argv) {
+    QApplication app(argc, argv);
+    QApplication::setApplicationName(QStringLiteral("mivanta-test"));
+    QApplication::setOrganizationName(QStringLiteral("mivanta-test"));
+    mivanta::loadShippedFonts();
+    mivanta::applyStyle(app);
+    ::testing::InitGoogleTest(&argc, argv);
+    return RUN_ALL_TESTS();
+}
