@@ -23,15 +23,19 @@ SONG is an id or a title. Exit: 0 done, 1 something was refused or not found, 2 
 
 namespace {
 
-tl::unexpected<Error> wrongUsage(const QString& what) { return failure(what, {}, u"See mivanta-cli --help."_s); }
+tl::unexpected<Error> wrongUsage(const QString& what) {
+    return failure(what, {}, u"See mivanta-cli --help."_s);
+}
 
 /// What each command needs, beyond its name.
 Result<void> check(const Arguments& a) {
     const bool one = a.words.size() == 1;
     if (a.command == u"import")
-        return a.words.isEmpty() ? Result<void>(wrongUsage(u"import needs a file or folder."_s)) : Result<void>();
+        return a.words.isEmpty() ? Result<void>(wrongUsage(u"import needs a file or folder."_s))
+                                 : Result<void>();
     if (a.command == u"find")
-        return a.words.isEmpty() ? Result<void>(wrongUsage(u"find needs words to look for."_s)) : Result<void>();
+        return a.words.isEmpty() ? Result<void>(wrongUsage(u"find needs words to look for."_s))
+                                 : Result<void>();
     if (a.command == u"show")
         return one ? Result<void>() : Result<void>(wrongUsage(u"show needs one song."_s));
     if (a.command == u"slides" || a.command == u"render") {
@@ -46,7 +50,8 @@ Result<void> check(const Arguments& a) {
             return wrongUsage(u"service needs: new ORDER.txt --to FILE."_s);
         return {};
     }
-    return wrongUsage(a.command.isEmpty() ? u"a command is missing."_s : u"there is no command \"%1\"."_s.arg(a.command));
+    return wrongUsage(a.command.isEmpty() ? u"a command is missing."_s
+                                          : u"there is no command \"%1\"."_s.arg(a.command));
 }
 
 } // namespace

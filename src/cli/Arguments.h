@@ -7,9 +7,9 @@ namespace mivanta {
 
 /// The command line, read and checked.
 struct Arguments {
-    QString library; ///< folder
-    QString command; ///< import, find, show, slides, render, service
-    QStringList words; ///< what the command works on
+    QString library;     ///< folder
+    QString command;     ///< import, find, show, slides, render, service
+    QStringList words;   ///< what the command works on
     QString serviceFile; ///< --service
     QString output;      ///< --output
     QString to;          ///< --to

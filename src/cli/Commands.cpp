@@ -71,15 +71,21 @@ private:
                 json.insert(u"reason"_s, entry.reason);
             list.append(json);
             if (!m_arguments.json && (entry.outcome != ImportOutcome::Unchanged || !entry.reason.isEmpty()))
-                m_out << outcome << u": "_s << entry.file << (entry.title.isEmpty() ? QString() : u" · "_s + entry.title)
+                m_out << outcome << u": "_s << entry.file
+                      << (entry.title.isEmpty() ? QString() : u" · "_s + entry.title)
                       << (entry.reason.isEmpty() ? QString() : u" · "_s + entry.reason) << u'\n';
         }
         if (m_arguments.json)
-            print(QJsonDocument(QJsonObject{{u"added"_s, counts[0]}, {u"changed"_s, counts[1]},
-                                            {u"unchanged"_s, counts[2]}, {u"refused"_s, counts[3]},
+            print(QJsonDocument(QJsonObject{{u"added"_s, counts[0]},
+                                            {u"changed"_s, counts[1]},
+                                            {u"unchanged"_s, counts[2]},
+                                            {u"refused"_s, counts[3]},
                                             {u"entries"_s, list}}));
         else
-            m_out << u"%1 added, %2 changed, %3 unchanged, %4 refused\n"_s.arg(counts[0]).arg(counts[1]).arg(counts[2]).arg(counts[3]);
+            m_out << u"%1 added, %2 changed, %3 unchanged, %4 refused\n"_s.arg(counts[0])
+                         .arg(counts[1])
+                         .arg(counts[2])
+                         .arg(counts[3]);
         return counts[3] > 0 ? 1 : 0;
     }
 
@@ -90,11 +96,15 @@ private:
         QJsonArray list;
         for (const SongHit& hit : *hits) {
             if (m_arguments.json)
-                list.append(QJsonObject{{u"kind"_s, u"song"_s}, {u"id"_s, hit.song.id.text()},
-                                        {u"title"_s, hit.song.title}, {u"number"_s, hit.song.number},
-                                        {u"firstLine"_s, hit.song.firstLine}, {u"matchingLine"_s, hit.matchingLine}});
+                list.append(QJsonObject{{u"kind"_s, u"song"_s},
+                                        {u"id"_s, hit.song.id.text()},
+                                        {u"title"_s, hit.song.title},
+                                        {u"number"_s, hit.song.number},
+                                        {u"firstLine"_s, hit.song.firstLine},
+                                        {u"matchingLine"_s, hit.matchingLine}});
             else
-                m_out << hit.song.title << (hit.matchingLine.isEmpty() ? QString() : u" · "_s + hit.matchingLine) << u'\n';
+                m_out << hit.song.title
+                      << (hit.matchingLine.isEmpty() ? QString() : u" · "_s + hit.matchingLine) << u'\n';
         }
         if (m_arguments.json)
             print(QJsonDocument(list));
@@ -199,7 +209,8 @@ private:
             const auto found = song(m_arguments.words.first());
             if (!found)
                 return tl::unexpected(found.error());
-            result.push_back({found->title, slidesFor(contentOf(*found), *outputs, themes.front(), themes, m_measures)});
+            result.push_back(
+                {found->title, slidesFor(contentOf(*found), *outputs, themes.front(), themes, m_measures)});
             return result;
         }
         const auto opened = openService(m_arguments.serviceFile);
@@ -207,8 +218,8 @@ private:
             return tl::unexpected(opened.error());
         for (const Item& item : opened->service.items)
             if (const Song* ofItem = item.song())
-                result.push_back({ofItem->title, slidesFor(contentOf(*ofItem), *outputs, opened->service.theme,
-                                                           themes, m_measures)});
+                result.push_back({ofItem->title, slidesFor(contentOf(*ofItem), *outputs,
+                                                           opened->service.theme, themes, m_measures)});
         return result;
     }
 
@@ -244,7 +255,8 @@ private:
                     const QString path = u"%1/%2-%3.png"_s.arg(m_arguments.to, output.output.name)
                                              .arg(++number, 3, 10, QLatin1Char('0'));
                     if (!renderScene(sceneOf(item.slides, output, s)).save(path))
-                        return failure(u"the picture could not be written"_s, path, u"Check the free space."_s);
+                        return failure(u"the picture could not be written"_s, path,
+                                       u"Check the free space."_s);
                 }
             }
         m_out << u"%1 pictures in %2\n"_s.arg(number).arg(m_arguments.to);

@@ -35,12 +35,17 @@ QJsonObject outputToJson(const ItemSlides& slides, const OutputSlides& output) {
             json.insert(u"credit"_s, slide.credit);
         list.append(json);
     }
-    return {{u"name"_s, output.output.name},      {u"width"_s, output.output.size.width()},
-            {u"height"_s, output.output.size.height()}, {u"fontSize"_s, output.fontSize},
-            {u"reason"_s, output.reasonText},     {u"slides"_s, list}};
+    return {{u"name"_s, output.output.name},
+            {u"width"_s, output.output.size.width()},
+            {u"height"_s, output.output.size.height()},
+            {u"fontSize"_s, output.fontSize},
+            {u"reason"_s, output.reasonText},
+            {u"slides"_s, list}};
 }
 
-bool isWanted(const OutputSlides& output, const QString& only) { return only.isEmpty() || output.output.name == only; }
+bool isWanted(const OutputSlides& output, const QString& only) {
+    return only.isEmpty() || output.output.name == only;
+}
 
 } // namespace
 

@@ -7,7 +7,8 @@ namespace mivanta {
 
 /// Steps and, for each output (or the one named), slides with part label, lines as shown, font size in px
 /// and the reason for it.
-[[nodiscard]] QJsonObject slidesToJson(const QString& title, const ItemSlides& slides, const QString& onlyOutput);
+[[nodiscard]] QJsonObject slidesToJson(const QString& title, const ItemSlides& slides,
+                                       const QString& onlyOutput);
 [[nodiscard]] QString slidesToText(const QString& title, const ItemSlides& slides, const QString& onlyOutput);
 
 } // namespace mivanta

@@ -16,15 +16,18 @@ int main(int argc, char** argv) {
     parser.setApplicationDescription(QStringLiteral("Songs and scripture on the screens of a church."));
     parser.addHelpOption();
     parser.addVersionOption();
-    parser.addOption({QStringLiteral("library"), QStringLiteral("The library's folder."), QStringLiteral("DIR")});
+    parser.addOption(
+        {QStringLiteral("library"), QStringLiteral("The library's folder."), QStringLiteral("DIR")});
     parser.addOption({QStringLiteral("run"), QStringLiteral("Start on the Run desk.")});
-    parser.addPositionalArgument(QStringLiteral("FILE"), QStringLiteral("A service to open."), QStringLiteral("[FILE]"));
+    parser.addPositionalArgument(QStringLiteral("FILE"), QStringLiteral("A service to open."),
+                                 QStringLiteral("[FILE]"));
     parser.process(app);
 
     mivanta::loadShippedFonts();
     mivanta::applyStyle(app);
-    const QString library = parser.isSet(QStringLiteral("library")) ? QFileInfo(parser.value(QStringLiteral("library"))).absoluteFilePath()
-                                                                     : mivanta::usualLibraryFolder();
+    const QString library = parser.isSet(QStringLiteral("library"))
+                                ? QFileInfo(parser.value(QStringLiteral("library"))).absoluteFilePath()
+                                : mivanta::usualLibraryFolder();
     const QString file = parser.positionalArguments().value(0);
     mivanta::Session session({library, file.isEmpty() ? QString() : QFileInfo(file).absoluteFilePath(),
                               parser.isSet(QStringLiteral("run")), QCoreApplication::applicationFilePath(),

@@ -10,37 +10,47 @@ namespace mivanta {
 namespace {
 
 QString longName(const QString& name) {
-    static const QHash<QString, QString> forms{
-        {QStringLiteral("soc"), QStringLiteral("start_of_chorus")}, {QStringLiteral("eoc"), QStringLiteral("end_of_chorus")},
-        {QStringLiteral("sov"), QStringLiteral("start_of_verse")},  {QStringLiteral("eov"), QStringLiteral("end_of_verse")},
-        {QStringLiteral("sob"), QStringLiteral("start_of_bridge")}, {QStringLiteral("eob"), QStringLiteral("end_of_bridge")},
-        {QStringLiteral("sot"), QStringLiteral("start_of_tab")},    {QStringLiteral("eot"), QStringLiteral("end_of_tab")},
-        {QStringLiteral("sog"), QStringLiteral("start_of_grid")},   {QStringLiteral("eog"), QStringLiteral("end_of_grid")},
-        {QStringLiteral("c"), QStringLiteral("comment")},           {QStringLiteral("ci"), QStringLiteral("comment")},
-        {QStringLiteral("cb"), QStringLiteral("comment")},          {QStringLiteral("comment_italic"), QStringLiteral("comment")},
-        {QStringLiteral("comment_box"), QStringLiteral("comment")}, {QStringLiteral("highlight"), QStringLiteral("comment")},
-        {QStringLiteral("ns"), QStringLiteral("new_song")}};
+    static const QHash<QString, QString> forms{{QStringLiteral("soc"), QStringLiteral("start_of_chorus")},
+                                               {QStringLiteral("eoc"), QStringLiteral("end_of_chorus")},
+                                               {QStringLiteral("sov"), QStringLiteral("start_of_verse")},
+                                               {QStringLiteral("eov"), QStringLiteral("end_of_verse")},
+                                               {QStringLiteral("sob"), QStringLiteral("start_of_bridge")},
+                                               {QStringLiteral("eob"), QStringLiteral("end_of_bridge")},
+                                               {QStringLiteral("sot"), QStringLiteral("start_of_tab")},
+                                               {QStringLiteral("eot"), QStringLiteral("end_of_tab")},
+                                               {QStringLiteral("sog"), QStringLiteral("start_of_grid")},
+                                               {QStringLiteral("eog"), QStringLiteral("end_of_grid")},
+                                               {QStringLiteral("c"), QStringLiteral("comment")},
+                                               {QStringLiteral("ci"), QStringLiteral("comment")},
+                                               {QStringLiteral("cb"), QStringLiteral("comment")},
+                                               {QStringLiteral("comment_italic"), QStringLiteral("comment")},
+                                               {QStringLiteral("comment_box"), QStringLiteral("comment")},
+                                               {QStringLiteral("highlight"), QStringLiteral("comment")},
+                                               {QStringLiteral("ns"), QStringLiteral("new_song")}};
     return forms.value(name, name);
 }
 
 /// Directives that only say how a page is printed.
 bool isPrintingOnly(const QString& name) {
     static const QSet<QString> names{
-        QStringLiteral("new_page"), QStringLiteral("np"), QStringLiteral("new_physical_page"), QStringLiteral("npp"),
-        QStringLiteral("column_break"), QStringLiteral("colb"), QStringLiteral("columns"), QStringLiteral("col"),
-        QStringLiteral("define"), QStringLiteral("chord"), QStringLiteral("grid"), QStringLiteral("g"),
-        QStringLiteral("no_grid"), QStringLiteral("ng"), QStringLiteral("titles"), QStringLiteral("pagetype"),
-        QStringLiteral("diagrams"), QStringLiteral("image"), QStringLiteral("album"), QStringLiteral("year"),
-        QStringLiteral("duration"), QStringLiteral("sorttitle"), QStringLiteral("transpose")};
-    static const QRegularExpression style(
-        QStringLiteral("^(text|chord|tab|chorus|footer|grid|tab|title|toc|label)(font|size|colou?r)$|^[tc][fs]$|^x_"));
+        QStringLiteral("new_page"),  QStringLiteral("np"),           QStringLiteral("new_physical_page"),
+        QStringLiteral("npp"),       QStringLiteral("column_break"), QStringLiteral("colb"),
+        QStringLiteral("columns"),   QStringLiteral("col"),          QStringLiteral("define"),
+        QStringLiteral("chord"),     QStringLiteral("grid"),         QStringLiteral("g"),
+        QStringLiteral("no_grid"),   QStringLiteral("ng"),           QStringLiteral("titles"),
+        QStringLiteral("pagetype"),  QStringLiteral("diagrams"),     QStringLiteral("image"),
+        QStringLiteral("album"),     QStringLiteral("year"),         QStringLiteral("duration"),
+        QStringLiteral("sorttitle"), QStringLiteral("transpose")};
+    static const QRegularExpression style(QStringLiteral(
+        "^(text|chord|tab|chorus|footer|grid|tab|title|toc|label)(font|size|colou?r)$|^[tc][fs]$|^x_"));
     return names.contains(name) || style.match(name).hasMatch();
 }
 
 class ChordProParser {
 public:
     explicit ChordProParser(QString fallbackTitle)
-        : m_fallbackTitle(std::move(fallbackTitle)), m_builder(m_fallbackTitle) {}
+        : m_fallbackTitle(std::move(fallbackTitle)),
+          m_builder(m_fallbackTitle) {}
 
     std::vector<ReadSong> parse(const QString& text) {
         for (const QString& line : text.split(u'\n')) {
@@ -69,15 +79,20 @@ private:
     }
 
     void readDirective(const QString& line) {
-        static const QRegularExpression shape(
-            QStringLiteral("^\\{\\s*([A-Za-z_]+)(-[A-Za-z0-9_]+!?)?\\s*(?::|\\s|(?=\\}|$))\\s*(.*?)\\s*(\\}?)\\s*$"));
+        static const QRegularExpression shape(QStringLiteral(
+            "^\\{\\s*([A-Za-z_]+)(-[A-Za-z0-9_]+!?)?\\s*(?::|\\s|(?=\\}|$))\\s*(.*?)\\s*(\\}?)\\s*$"));
         const auto match = shape.match(line);
         if (!match.hasMatch()) {
-            m_builder.warn(m_lineNumber, QStringLiteral("this directive was not understood and was left out: ") + line.left(80));
+            m_builder.warn(m_lineNumber,
+                           QStringLiteral("this directive was not understood and was left out: ") +
+                               line.left(80));
             return;
         }
         if (match.captured(4).isEmpty())
-            m_builder.warn(m_lineNumber, QStringLiteral("the directive is never closed with \"}\"; it was read to the end of its line."));
+            m_builder.warn(
+                m_lineNumber,
+                QStringLiteral(
+                    "the directive is never closed with \"}\"; it was read to the end of its line."));
         if (!match.captured(2).isEmpty())
             return; // for another instrument or user
         obey(longName(match.captured(1).toLower()), match.captured(3));
@@ -104,12 +119,16 @@ private:
         if (name == QLatin1String("order"))
             m_builder.setOrder(value, m_lineNumber);
         else if (!m_builder.setDetail(name, value))
-            m_builder.warn(m_lineNumber, QStringLiteral("\"%1\" is no detail that Mivanta knows; it was left out.").arg(name));
+            m_builder.warn(
+                m_lineNumber,
+                QStringLiteral("\"%1\" is no detail that Mivanta knows; it was left out.").arg(name));
     }
 
     void startSection(const QString& kind, QString label) {
         if (m_inside)
-            m_builder.warn(m_section.fileLine, QStringLiteral("this section is never closed; it was ended where the next one starts."));
+            m_builder.warn(
+                m_section.fileLine,
+                QStringLiteral("this section is never closed; it was ended where the next one starts."));
         finishSection();
         static const QRegularExpression attribute(QStringLiteral("label\\s*=\\s*\"([^\"]*)\""));
         if (const auto match = attribute.match(label); match.hasMatch())
@@ -130,7 +149,8 @@ private:
         } else if (label.isEmpty()) {
             m_section.heading = ofKind;
             if (!ofKind)
-                m_section.name = m_section.bandOnly ? QStringLiteral("Instrumental") : kind[0].toUpper() + kind.mid(1);
+                m_section.name =
+                    m_section.bandOnly ? QStringLiteral("Instrumental") : kind[0].toUpper() + kind.mid(1);
         } else if (bool isNumber = false; label.toInt(&isNumber) > 0 && isNumber && ofKind) {
             m_section.heading = PartHeading{ofKind->kind, label.toInt(), false};
         } else {
@@ -142,9 +162,11 @@ private:
 
     void endSection(const QString& kind) {
         if (!m_inside)
-            m_builder.warn(m_lineNumber, QStringLiteral("a section ends here that never started; it was passed over."));
+            m_builder.warn(m_lineNumber,
+                           QStringLiteral("a section ends here that never started; it was passed over."));
         else if (kind != m_sectionKind)
-            m_builder.warn(m_lineNumber, QStringLiteral("\"end_of_%1\" ends the section \"%2\".").arg(kind, m_sectionKind));
+            m_builder.warn(m_lineNumber,
+                           QStringLiteral("\"end_of_%1\" ends the section \"%2\".").arg(kind, m_sectionKind));
         finishSection();
     }
 
@@ -187,7 +209,8 @@ private:
     void finishSection() {
         if (!m_pendingComment.isEmpty() && !m_section.lines.empty()) {
             QString& comment = m_section.comment;
-            comment += (comment.isEmpty() ? QString() : QStringLiteral("; ")) + std::exchange(m_pendingComment, {});
+            comment +=
+                (comment.isEmpty() ? QString() : QStringLiteral("; ")) + std::exchange(m_pendingComment, {});
         }
         const bool waitsForWords = m_headed && m_section.lines.empty() && !m_inside;
         if (waitsForWords)
@@ -200,7 +223,8 @@ private:
 
     void finishSong() {
         if (m_inside)
-            m_builder.warn(m_section.fileLine, QStringLiteral("this section is never closed; it was ended where the song ends."));
+            m_builder.warn(m_section.fileLine,
+                           QStringLiteral("this section is never closed; it was ended where the song ends."));
         m_headed = false;
         finishSection();
         if (!m_pendingComment.isEmpty())

@@ -30,7 +30,8 @@ struct JsonNames<AuthorRole> {
 };
 template <>
 struct JsonNames<BackdropKind> {
-    static constexpr std::array names{std::pair{BackdropKind::None, "none"}, std::pair{BackdropKind::Plain, "plain"},
+    static constexpr std::array names{std::pair{BackdropKind::None, "none"},
+                                      std::pair{BackdropKind::Plain, "plain"},
                                       std::pair{BackdropKind::Gradient, "gradient"}};
 };
 template <>
@@ -41,21 +42,25 @@ struct JsonNames<HorizontalAlign> {
 };
 template <>
 struct JsonNames<VerticalAlign> {
-    static constexpr std::array names{std::pair{VerticalAlign::Top, "top"}, std::pair{VerticalAlign::Middle, "middle"},
+    static constexpr std::array names{std::pair{VerticalAlign::Top, "top"},
+                                      std::pair{VerticalAlign::Middle, "middle"},
                                       std::pair{VerticalAlign::Bottom, "bottom"}};
 };
 template <>
 struct JsonNames<CreditWhen> {
-    static constexpr std::array names{std::pair{CreditWhen::Never, "never"}, std::pair{CreditWhen::First, "first"},
-                                      std::pair{CreditWhen::Last, "last"}, std::pair{CreditWhen::Every, "every"}};
+    static constexpr std::array names{
+        std::pair{CreditWhen::Never, "never"}, std::pair{CreditWhen::First, "first"},
+        std::pair{CreditWhen::Last, "last"}, std::pair{CreditWhen::Every, "every"}};
 };
 template <>
 struct JsonNames<TransitionKind> {
-    static constexpr std::array names{std::pair{TransitionKind::Cut, "cut"}, std::pair{TransitionKind::Fade, "fade"}};
+    static constexpr std::array names{std::pair{TransitionKind::Cut, "cut"},
+                                      std::pair{TransitionKind::Fade, "fade"}};
 };
 template <>
 struct JsonNames<OutputKind> {
-    static constexpr std::array names{std::pair{OutputKind::Hall, "hall"}, std::pair{OutputKind::Stage, "stage"},
+    static constexpr std::array names{std::pair{OutputKind::Hall, "hall"},
+                                      std::pair{OutputKind::Stage, "stage"},
                                       std::pair{OutputKind::Stream, "stream"}};
 };
 template <>

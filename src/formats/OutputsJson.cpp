@@ -55,8 +55,9 @@ Result<std::vector<Output>> outputsFromJson(const QByteArray& bytes, const QStri
     QJsonParseError error;
     const auto document = QJsonDocument::fromJson(bytes, &error);
     if (!document.isArray() || document.array().isEmpty())
-        return failure(u"the outputs could not be read: "_s +
-                           (error.error == QJsonParseError::NoError ? u"there are none"_s : error.errorString()),
+        return failure(u"the outputs could not be read: "_s + (error.error == QJsonParseError::NoError
+                                                                   ? u"there are none"_s
+                                                                   : error.errorString()),
                        where, u"Mend the file or remove it; then the usual outputs are used."_s);
     std::vector<Output> outputs;
     for (const QJsonValue& value : document.array()) {

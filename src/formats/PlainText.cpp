@@ -38,7 +38,8 @@ std::optional<FoundHeading> findHeading(const QString& line, bool mayBeBare) {
 class PlainTextParser {
 public:
     PlainTextParser(const QString& text, QString fallbackTitle)
-        : m_lines(text.split(u'\n')), m_builder(std::move(fallbackTitle)) {
+        : m_lines(text.split(u'\n')),
+          m_builder(std::move(fallbackTitle)) {
         for (QString& line : m_lines)
             line = line.replace(u'\t', u' ').trimmed();
     }
@@ -92,7 +93,8 @@ private:
                 m_breakNext = !m_section.lines.empty();
         } else if (rule.match(line).hasMatch()) {
             m_breakNext = !m_section.lines.empty();
-        } else if (line.startsWith(QChar(0x00a9)) || line.startsWith(QLatin1String("(c) "), Qt::CaseInsensitive)) {
+        } else if (line.startsWith(QChar(0x00a9)) ||
+                   line.startsWith(QLatin1String("(c) "), Qt::CaseInsensitive)) {
             m_builder.details().copyright = line;
         } else if (const auto found = findHeading(line, headOfBlock)) {
             startSection(*found, index + 1);

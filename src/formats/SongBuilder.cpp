@@ -9,8 +9,8 @@ namespace mivanta {
 namespace {
 
 bool looksLikeChord(const QString& text) {
-    static const QRegularExpression shape(
-        QStringLiteral("^[A-G][#b]?(?:m|min|maj|M|dim|aug|sus|add|no|alt|[0-9+\\-()#b])*(?:/[A-G][#b]?)?$|^N\\.?C\\.?$"));
+    static const QRegularExpression shape(QStringLiteral(
+        "^[A-G][#b]?(?:m|min|maj|M|dim|aug|sus|add|no|alt|[0-9+\\-()#b])*(?:/[A-G][#b]?)?$|^N\\.?C\\.?$"));
     return shape.match(text).hasMatch();
 }
 
@@ -87,7 +87,8 @@ bool SongBuilder::setDetail(const QString& rawName, const QString& value) {
     QString name = rawName.toLower();
     name.remove(u' ').remove(u'_').remove(u'-');
     const auto is = [&](std::initializer_list<const char*> names) {
-        return std::any_of(names.begin(), names.end(), [&](const char* n) { return name == QLatin1String(n); });
+        return std::any_of(names.begin(), names.end(),
+                           [&](const char* n) { return name == QLatin1String(n); });
     };
     if (is({"title", "t"}))
         m_song.title = value;
@@ -132,7 +133,8 @@ void SongBuilder::setOrder(const QString& text, int fileLine) {
 }
 
 void SongBuilder::addSection(Section section) {
-    while (!section.lines.empty() && section.lines.back().words.isEmpty() && section.lines.back().chords.empty())
+    while (!section.lines.empty() && section.lines.back().words.isEmpty() &&
+           section.lines.back().chords.empty())
         section.lines.pop_back();
     if (!section.lines.empty())
         section.lines.front().breakBefore = false;
@@ -170,8 +172,9 @@ int SongBuilder::partFor(const Section& section) {
             return int(i);
     }
     if (section.lines.empty()) {
-        warn(section.fileLine, QStringLiteral("a heading without words under it, for a part that was not written "
-                                              "before; it was left out."));
+        warn(section.fileLine,
+             QStringLiteral("a heading without words under it, for a part that was not written "
+                            "before; it was left out."));
         return -1;
     }
     const bool bandOnly = heading.bandOnly || section.bandOnly || !hasWords(section.lines);

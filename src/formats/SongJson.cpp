@@ -129,11 +129,13 @@ Result<Song> songFromJson(const QJsonObject& json, const QString& where) {
     song.id = SongId::fromText(json[u"id"_s].toString());
     song.title = json[u"title"_s].toString();
     if (song.id.isNull() || song.title.isEmpty())
-        return failure(u"a song has no id or no title"_s, where, u"The file is damaged; use an older copy."_s);
+        return failure(u"a song has no id or no title"_s, where,
+                       u"The file is damaged; use an older copy."_s);
     song.revision = std::max(0, json[u"revision"_s].toInt());
     song.otherTitles = strings(json[u"otherTitles"_s]);
     for (const QJsonValue& value : json[u"authors"_s].toArray())
-        song.authors.push_back({valueOf(value[u"role"_s].toString(), AuthorRole::Words), value[u"name"_s].toString()});
+        song.authors.push_back(
+            {valueOf(value[u"role"_s].toString(), AuthorRole::Words), value[u"name"_s].toString()});
     song.copyright = json[u"copyright"_s].toString();
     song.licenceNumber = json[u"licenceNumber"_s].toString();
     for (const QJsonValue& value : json[u"books"_s].toArray())

@@ -28,7 +28,8 @@ bool looksLikeChordPro(const QString& text, const QString& fileName) {
 
 bool isSongFileName(const QString& fileName) {
     const QString ending = QFileInfo(fileName).suffix().toLower();
-    return chordProEndings().contains(ending) || ending == QLatin1String("txt") || ending == QLatin1String("text");
+    return chordProEndings().contains(ending) || ending == QLatin1String("txt") ||
+           ending == QLatin1String("text");
 }
 
 Result<std::vector<ReadSong>> readSongs(QIODevice& device, const QString& fileName) {
@@ -42,9 +43,10 @@ Result<std::vector<ReadSong>> readSongs(QIODevice& device, const QString& fileNa
         return failure(QStringLiteral("no words of a song were found"), fileName,
                        QStringLiteral("Check that the file holds a song."));
     if (decoded->cutOff)
-        songs.back().warnings.push_back({int(decoded->text.count(u'\n')) + 1,
-                                         QStringLiteral("the file ends in the middle of a letter; its end may be "
-                                                        "missing. Compare it with the original.")});
+        songs.back().warnings.push_back(
+            {int(decoded->text.count(u'\n')) + 1,
+             QStringLiteral("the file ends in the middle of a letter; its end may be "
+                            "missing. Compare it with the original.")});
     return songs;
 }
 

@@ -88,8 +88,9 @@ Result<DecodedText> decodeBytes(QByteArray bytes, const QString& where) {
 
 Result<DecodedText> readText(QIODevice& device, const QString& where, qint64 largest) {
     const auto tooLarge = [&] {
-        return failure(QStringLiteral("the file is larger than %1").arg(QLocale::c().formattedDataSize(largest)), where,
-                       QStringLiteral("A song is never that long; check that this is the right file."));
+        return failure(
+            QStringLiteral("the file is larger than %1").arg(QLocale::c().formattedDataSize(largest)), where,
+            QStringLiteral("A song is never that long; check that this is the right file."));
     };
     if (!device.isSequential() && device.size() > largest)
         return tooLarge();
@@ -97,8 +98,8 @@ Result<DecodedText> readText(QIODevice& device, const QString& where, qint64 lar
     if (bytes.size() > largest)
         return tooLarge();
     if (!device.atEnd() || (!device.isSequential() && bytes.size() < device.size()))
-        return failure(QStringLiteral("the file could not be read to its end: ") + device.errorString(), where,
-                       QStringLiteral("Check the disk or copy the file again."));
+        return failure(QStringLiteral("the file could not be read to its end: ") + device.errorString(),
+                       where, QStringLiteral("Check the disk or copy the file again."));
     if (bytes.trimmed().isEmpty())
         return failure(QStringLiteral("the file is empty"), where,
                        QStringLiteral("Nothing was brought in from it."));

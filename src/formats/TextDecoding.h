@@ -9,7 +9,7 @@ namespace mivanta {
 inline constexpr qint64 kLargestSongFile = 4 * 1024 * 1024;
 
 struct DecodedText {
-    QString text; ///< lines end in '\n' alone; no byte order mark
+    QString text;        ///< lines end in '\n' alone; no byte order mark
     bool cutOff = false; ///< the file ends in the middle of a letter
 };
 

@@ -15,7 +15,9 @@ Colour colour(const QJsonValue& value, Colour otherwise) {
     return Colour::fromText(value.toString()).value_or(otherwise);
 }
 
-QJsonArray boxToJson(const QRectF& box) { return {box.x(), box.y(), box.width(), box.height()}; }
+QJsonArray boxToJson(const QRectF& box) {
+    return {box.x(), box.y(), box.width(), box.height()};
+}
 
 QRectF box(const QJsonValue& value, const QRectF& otherwise) {
     const QJsonArray array = value.toArray();
@@ -46,7 +48,8 @@ Backdrop backdropFromJson(const QJsonObject& json) {
     backdrop.colour = colour(json[u"colour"_s], backdrop.colour);
     backdrop.angle = json[u"angle"_s].toDouble(backdrop.angle);
     for (const QJsonValue& value : json[u"stops"_s].toArray())
-        backdrop.stops.push_back({std::clamp(value[u"at"_s].toDouble(), 0.0, 1.0), colour(value[u"colour"_s], {})});
+        backdrop.stops.push_back(
+            {std::clamp(value[u"at"_s].toDouble(), 0.0, 1.0), colour(value[u"colour"_s], {})});
     std::stable_sort(backdrop.stops.begin(), backdrop.stops.end(),
                      [](const GradientStop& a, const GradientStop& b) { return a.at < b.at; });
     if (backdrop.kind == BackdropKind::Gradient && backdrop.stops.size() < 2) {
@@ -99,9 +102,12 @@ WordsLook wordsFromJson(const QJsonObject& json) {
 }
 
 QJsonObject creditToJson(const CreditLook& credit) {
-    return {{u"when"_s, nameOf(credit.when)},   {u"fields"_s, credit.fields},
-            {u"size"_s, credit.size},           {u"box"_s, boxToJson(credit.box)},
-            {u"colour"_s, credit.colour.text()}, {u"horizontal"_s, nameOf(credit.horizontal)}};
+    return {{u"when"_s, nameOf(credit.when)},
+            {u"fields"_s, credit.fields},
+            {u"size"_s, credit.size},
+            {u"box"_s, boxToJson(credit.box)},
+            {u"colour"_s, credit.colour.text()},
+            {u"horizontal"_s, nameOf(credit.horizontal)}};
 }
 
 CreditLook creditFromJson(const QJsonObject& json) {
@@ -124,8 +130,8 @@ QJsonObject themeToJson(const Theme& theme) {
             {u"backdrop"_s, backdropToJson(theme.look.backdrop)},
             {u"words"_s, wordsToJson(theme.look.words)},
             {u"credit"_s, creditToJson(theme.look.credit)},
-            {u"transition"_s,
-             QJsonObject{{u"kind"_s, nameOf(transition.kind)}, {u"milliseconds"_s, transition.milliseconds}}}};
+            {u"transition"_s, QJsonObject{{u"kind"_s, nameOf(transition.kind)},
+                                          {u"milliseconds"_s, transition.milliseconds}}}};
 }
 
 Result<Theme> themeFromJson(const QJsonObject& json, const QString& where) {

@@ -31,9 +31,13 @@ void Channel::send(const Message& message) {
     m_socket->flush();
 }
 
-bool Channel::isConnected() const { return m_socket->state() == QLocalSocket::ConnectedState; }
+bool Channel::isConnected() const {
+    return m_socket->state() == QLocalSocket::ConnectedState;
+}
 
-void Channel::close() { m_socket->disconnectFromServer(); }
+void Channel::close() {
+    m_socket->disconnectFromServer();
+}
 
 void Channel::flush(int milliseconds) {
     while (isConnected() && m_socket->bytesToWrite() > 0 && m_socket->waitForBytesWritten(milliseconds)) {
@@ -64,13 +68,16 @@ void Channel::read() {
 
 QString sessionFolder(const QString& libraryFolder) {
     const QString absolute = QDir(libraryFolder).absolutePath();
-    const QByteArray hash = QCryptographicHash::hash(absolute.toUtf8(), QCryptographicHash::Sha1).toHex().left(12);
+    const QByteArray hash =
+        QCryptographicHash::hash(absolute.toUtf8(), QCryptographicHash::Sha1).toHex().left(12);
     const QString folder = QStandardPaths::writableLocation(QStandardPaths::RuntimeLocation) +
                            QStringLiteral("/mivanta/") + QString::fromLatin1(hash);
     QDir().mkpath(folder);
     return folder;
 }
 
-QString playerSocketPath(const QString& sessionFolder) { return sessionFolder + QStringLiteral("/player.socket"); }
+QString playerSocketPath(const QString& sessionFolder) {
+    return sessionFolder + QStringLiteral("/player.socket");
+}
 
 } // namespace mivanta

@@ -15,26 +15,35 @@ struct SlotHeader {
 };
 static_assert(std::atomic<quint32>::is_always_lock_free, "shared between processes");
 
-constexpr qint64 kSlotBytes = qint64(sizeof(SlotHeader)) + qint64(FrameBoard::kWidth) * FrameBoard::kHeight * 4;
+constexpr qint64 kSlotBytes =
+    qint64(sizeof(SlotHeader)) + qint64(FrameBoard::kWidth) * FrameBoard::kHeight * 4;
 constexpr int kReadTries = 50;
 
-SlotHeader* header(uchar* memory, int slot) { return reinterpret_cast<SlotHeader*>(memory + slot * kSlotBytes); }
-uchar* pixels(uchar* memory, int slot) { return memory + slot * kSlotBytes + sizeof(SlotHeader); }
+SlotHeader* header(uchar* memory, int slot) {
+    return reinterpret_cast<SlotHeader*>(memory + slot * kSlotBytes);
+}
+uchar* pixels(uchar* memory, int slot) {
+    return memory + slot * kSlotBytes + sizeof(SlotHeader);
+}
 
 } // namespace
 
 Result<std::unique_ptr<FrameBoard>> FrameBoard::create(const QString& path) {
     std::unique_ptr<FrameBoard> board(new FrameBoard(path));
     QFile::remove(path); // readers of the old file keep it until they let go
-    if (!board->m_file.open(QIODevice::ReadWrite) || !board->m_file.resize(kSlotBytes * kSlots) || !board->map())
-        return failure(QStringLiteral("the small pictures could not be shared: ") + board->m_file.errorString(), path);
+    if (!board->m_file.open(QIODevice::ReadWrite) || !board->m_file.resize(kSlotBytes * kSlots) ||
+        !board->map())
+        return failure(
+            QStringLiteral("the small pictures could not be shared: ") + board->m_file.errorString(), path);
     return board;
 }
 
 Result<std::unique_ptr<FrameBoard>> FrameBoard::open(const QString& path) {
     std::unique_ptr<FrameBoard> board(new FrameBoard(path));
-    if (!board->m_file.open(QIODevice::ReadWrite) || board->m_file.size() != kSlotBytes * kSlots || !board->map())
-        return failure(QStringLiteral("the small pictures could not be read: ") + board->m_file.errorString(), path);
+    if (!board->m_file.open(QIODevice::ReadWrite) || board->m_file.size() != kSlotBytes * kSlots ||
+        !board->map())
+        return failure(QStringLiteral("the small pictures could not be read: ") + board->m_file.errorString(),
+                       path);
     return board;
 }
 

@@ -21,7 +21,8 @@ public:
     /// Opens a file that is there (the desks' side).
     [[nodiscard]] static Result<std::unique_ptr<FrameBoard>> open(const QString& path);
 
-    /// 32-bit premultiplied ARGB rows of size.width() * 4 bytes. Slots and sizes beyond the limits are refused.
+    /// 32-bit premultiplied ARGB rows of size.width() * 4 bytes. Slots and sizes beyond the limits are
+    /// refused.
     bool write(int slot, QSize size, const uchar* bits, qsizetype bytesPerLine);
 
     struct Picture {

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "link/PlayerClient.h"
-#include <QProcess>
+#include "link/Detached.h"
+#include <algorithm>
 
 namespace mivanta {
 
@@ -18,7 +19,9 @@ PlayerClient::PlayerClient(Setup setup, QObject* parent) : QObject(parent), m_se
 
 PlayerClient::~PlayerClient() = default;
 
-void PlayerClient::start() { tryToConnect(); }
+void PlayerClient::start() {
+    tryToConnect();
+}
 
 void PlayerClient::tryToConnect() {
     if (m_over)
@@ -46,10 +49,12 @@ void PlayerClient::launch() {
         return;
     }
     m_sinceLaunch.start();
-    if (!QProcess::startDetached(m_setup.playerProgram, {m_setup.sessionFolder})) {
+    if (!startDetached(m_setup.playerProgram, {m_setup.sessionFolder},
+                       m_setup.sessionFolder + QStringLiteral("/player.log"))) {
         m_over = true;
-        Q_EMIT failed(QStringLiteral("The player could not be started: %1 is missing or broken. Install Mivanta again.")
-                          .arg(m_setup.playerProgram));
+        Q_EMIT failed(
+            QStringLiteral("The player could not be started: %1 is missing or broken. Install Mivanta again.")
+                .arg(m_setup.playerProgram));
     }
 }
 
@@ -114,7 +119,8 @@ void PlayerClient::resend() {
 void PlayerClient::setOutputs(const std::vector<Output>& outputs, const QString& deskMonitor) {
     m_outputs = message::SetOutputs{outputs, deskMonitor};
     std::erase_if(m_shown, [&](const auto& shown) {
-        return std::none_of(outputs.begin(), outputs.end(), [&](const Output& o) { return o.name == shown.first; });
+        return std::none_of(outputs.begin(), outputs.end(),
+                            [&](const Output& o) { return o.name == shown.first; });
     });
     if (m_channel)
         m_channel->send(*m_outputs);

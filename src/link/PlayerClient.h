@@ -44,8 +44,8 @@ Q_SIGNALS:
     void placesChanged(const std::vector<Monitor>& monitors, const std::vector<Placement>& placements);
     /// The kept state as other desks change it (for observers).
     void stateChanged(const QByteArray& state);
-    void lost();                           ///< the player died and is being started again
-    void refused();                        ///< other desks run this player
+    void lost();                            ///< the player died and is being started again
+    void refused();                         ///< other desks run this player
     void failed(const QString& whatAndWhy); ///< the player cannot be started
 
 private:

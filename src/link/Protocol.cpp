@@ -6,26 +6,66 @@ namespace mivanta {
 
 namespace message {
 
-QDataStream& operator<<(QDataStream& s, const Hello& m) { return s << m.isDesk << m.program << m.arguments; }
-QDataStream& operator>>(QDataStream& s, Hello& m) { return s >> m.isDesk >> m.program >> m.arguments; }
-QDataStream& operator<<(QDataStream& s, const SetOutputs& m) { return s << m.outputs << m.deskMonitor; }
-QDataStream& operator>>(QDataStream& s, SetOutputs& m) { return s >> m.outputs >> m.deskMonitor; }
-QDataStream& operator<<(QDataStream& s, const Prepare& m) { return s << m.scenes; }
-QDataStream& operator>>(QDataStream& s, Prepare& m) { return s >> m.scenes; }
-QDataStream& operator<<(QDataStream& s, const Show& m) { return s << m.take << m.scenes << m.cut; }
-QDataStream& operator>>(QDataStream& s, Show& m) { return s >> m.take >> m.scenes >> m.cut; }
-QDataStream& operator<<(QDataStream& s, const Keep& m) { return s << m.state; }
-QDataStream& operator>>(QDataStream& s, Keep& m) { return s >> m.state; }
-QDataStream& operator<<(QDataStream& s, const Quit&) { return s; }
-QDataStream& operator>>(QDataStream& s, Quit&) { return s; }
-QDataStream& operator<<(QDataStream& s, const Welcome& m) { return s << m.state << m.framesPath << m.anotherDesk; }
-QDataStream& operator>>(QDataStream& s, Welcome& m) { return s >> m.state >> m.framesPath >> m.anotherDesk; }
-QDataStream& operator<<(QDataStream& s, const Painted& m) { return s << m.output << m.take; }
-QDataStream& operator>>(QDataStream& s, Painted& m) { return s >> m.output >> m.take; }
-QDataStream& operator<<(QDataStream& s, const FrameReady& m) { return s << m.output << m.slot; }
-QDataStream& operator>>(QDataStream& s, FrameReady& m) { return s >> m.output >> m.slot; }
-QDataStream& operator<<(QDataStream& s, const Places& m) { return s << m.monitors << m.placements; }
-QDataStream& operator>>(QDataStream& s, Places& m) { return s >> m.monitors >> m.placements; }
+QDataStream& operator<<(QDataStream& s, const Hello& m) {
+    return s << m.isDesk << m.program << m.arguments;
+}
+QDataStream& operator>>(QDataStream& s, Hello& m) {
+    return s >> m.isDesk >> m.program >> m.arguments;
+}
+QDataStream& operator<<(QDataStream& s, const SetOutputs& m) {
+    return s << m.outputs << m.deskMonitor;
+}
+QDataStream& operator>>(QDataStream& s, SetOutputs& m) {
+    return s >> m.outputs >> m.deskMonitor;
+}
+QDataStream& operator<<(QDataStream& s, const Prepare& m) {
+    return s << m.scenes;
+}
+QDataStream& operator>>(QDataStream& s, Prepare& m) {
+    return s >> m.scenes;
+}
+QDataStream& operator<<(QDataStream& s, const Show& m) {
+    return s << m.take << m.scenes << m.cut;
+}
+QDataStream& operator>>(QDataStream& s, Show& m) {
+    return s >> m.take >> m.scenes >> m.cut;
+}
+QDataStream& operator<<(QDataStream& s, const Keep& m) {
+    return s << m.state;
+}
+QDataStream& operator>>(QDataStream& s, Keep& m) {
+    return s >> m.state;
+}
+QDataStream& operator<<(QDataStream& s, const Quit&) {
+    return s;
+}
+QDataStream& operator>>(QDataStream& s, Quit&) {
+    return s;
+}
+QDataStream& operator<<(QDataStream& s, const Welcome& m) {
+    return s << m.state << m.framesPath << m.anotherDesk;
+}
+QDataStream& operator>>(QDataStream& s, Welcome& m) {
+    return s >> m.state >> m.framesPath >> m.anotherDesk;
+}
+QDataStream& operator<<(QDataStream& s, const Painted& m) {
+    return s << m.output << m.take;
+}
+QDataStream& operator>>(QDataStream& s, Painted& m) {
+    return s >> m.output >> m.take;
+}
+QDataStream& operator<<(QDataStream& s, const FrameReady& m) {
+    return s << m.output << m.slot;
+}
+QDataStream& operator>>(QDataStream& s, FrameReady& m) {
+    return s >> m.output >> m.slot;
+}
+QDataStream& operator<<(QDataStream& s, const Places& m) {
+    return s << m.monitors << m.placements;
+}
+QDataStream& operator>>(QDataStream& s, Places& m) {
+    return s >> m.monitors >> m.placements;
+}
 
 } // namespace message
 

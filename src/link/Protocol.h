@@ -45,8 +45,8 @@ struct Quit {};
 
 /// The answer to Hello.
 struct Welcome {
-    QByteArray state;      ///< the last Keep; empty when there was none
-    QString framesPath;    ///< the FrameBoard's file
+    QByteArray state;         ///< the last Keep; empty when there was none
+    QString framesPath;       ///< the FrameBoard's file
     bool anotherDesk = false; ///< refused: other desks are at work
 };
 
@@ -91,8 +91,9 @@ QDataStream& operator>>(QDataStream& stream, Places& m);
 
 } // namespace message
 
-using Message = std::variant<message::Hello, message::SetOutputs, message::Prepare, message::Show, message::Keep,
-                             message::Quit, message::Welcome, message::Painted, message::FrameReady, message::Places>;
+using Message =
+    std::variant<message::Hello, message::SetOutputs, message::Prepare, message::Show, message::Keep,
+                 message::Quit, message::Welcome, message::Painted, message::FrameReady, message::Places>;
 
 /// A message as bytes, without its length; nothing for bytes that are no message.
 [[nodiscard]] QByteArray encoded(const Message& message);

@@ -38,25 +38,35 @@ QDataStream& operator<<(QDataStream& stream, const Colour& c) {
 QDataStream& operator>>(QDataStream& stream, Colour& c) {
     return stream >> c.red >> c.green >> c.blue >> c.alpha;
 }
-QDataStream& operator<<(QDataStream& stream, const GradientStop& s) { return stream << s.at << s.colour; }
-QDataStream& operator>>(QDataStream& stream, GradientStop& s) { return stream >> s.at >> s.colour; }
-QDataStream& operator<<(QDataStream& stream, const ChordMark& c) { return stream << qint32(c.position) << c.name; }
+QDataStream& operator<<(QDataStream& stream, const GradientStop& s) {
+    return stream << s.at << s.colour;
+}
+QDataStream& operator>>(QDataStream& stream, GradientStop& s) {
+    return stream >> s.at >> s.colour;
+}
+QDataStream& operator<<(QDataStream& stream, const ChordMark& c) {
+    return stream << qint32(c.position) << c.name;
+}
 QDataStream& operator>>(QDataStream& stream, ChordMark& c) {
     qint32 position = 0;
     stream >> position >> c.name;
     c.position = position;
     return stream;
 }
-QDataStream& operator<<(QDataStream& stream, const SceneRow& r) { return stream << r.text << r.chords; }
-QDataStream& operator>>(QDataStream& stream, SceneRow& r) { return stream >> r.text >> r.chords; }
+QDataStream& operator<<(QDataStream& stream, const SceneRow& r) {
+    return stream << r.text << r.chords;
+}
+QDataStream& operator>>(QDataStream& stream, SceneRow& r) {
+    return stream >> r.text >> r.chords;
+}
 
 QDataStream& operator<<(QDataStream& stream, const Look& look) {
     const auto& [backdrop, words, credit, transition] = look;
     stream << asByte(backdrop.kind) << backdrop.colour << backdrop.stops << backdrop.angle;
     stream << words.family << words.weight << words.size << words.smallestSize << words.lineSpacing
-           << words.linesAtMost << words.box << asByte(words.horizontal) << asByte(words.vertical) << words.colour
-           << words.outlineWidth << words.outlineColour << words.shadowOffset << words.shadowBlur
-           << words.shadowColour << words.chordColour;
+           << words.linesAtMost << words.box << asByte(words.horizontal) << asByte(words.vertical)
+           << words.colour << words.outlineWidth << words.outlineColour << words.shadowOffset
+           << words.shadowBlur << words.shadowColour << words.chordColour;
     stream << asByte(credit.when) << credit.fields << credit.size << credit.box << asByte(credit.horizontal)
            << credit.colour;
     return stream << asByte(transition.kind) << transition.milliseconds;
@@ -66,17 +76,17 @@ QDataStream& operator>>(QDataStream& stream, Look& look) {
     auto& [backdrop, words, credit, transition] = look;
     stream >> asByte(backdrop.kind) >> backdrop.colour >> backdrop.stops >> backdrop.angle;
     stream >> words.family >> words.weight >> words.size >> words.smallestSize >> words.lineSpacing >>
-        words.linesAtMost >> words.box >> asByte(words.horizontal) >> asByte(words.vertical) >> words.colour >>
-        words.outlineWidth >> words.outlineColour >> words.shadowOffset >> words.shadowBlur >> words.shadowColour >>
-        words.chordColour;
-    stream >> asByte(credit.when) >> credit.fields >> credit.size >> credit.box >> asByte(credit.horizontal) >>
-        credit.colour;
+        words.linesAtMost >> words.box >> asByte(words.horizontal) >> asByte(words.vertical) >>
+        words.colour >> words.outlineWidth >> words.outlineColour >> words.shadowOffset >> words.shadowBlur >>
+        words.shadowColour >> words.chordColour;
+    stream >> asByte(credit.when) >> credit.fields >> credit.size >> credit.box >>
+        asByte(credit.horizontal) >> credit.colour;
     return stream >> asByte(transition.kind) >> transition.milliseconds;
 }
 
 QDataStream& operator<<(QDataStream& stream, const Scene& scene) {
-    return stream << scene.output << scene.size << scene.look << scene.fontSize << scene.rows << scene.roomForChords
-                  << scene.credit << asByte(scene.curtain);
+    return stream << scene.output << scene.size << scene.look << scene.fontSize << scene.rows
+                  << scene.roomForChords << scene.credit << asByte(scene.curtain);
 }
 
 QDataStream& operator>>(QDataStream& stream, Scene& scene) {
@@ -85,21 +95,29 @@ QDataStream& operator>>(QDataStream& stream, Scene& scene) {
 }
 
 QDataStream& operator<<(QDataStream& stream, const Output& output) {
-    return stream << output.name << asByte(output.kind) << output.size << output.linesAtMost << output.ownSteps
-                  << output.showsChords << output.showsBandOnly << output.insistedTheme << asByte(output.place.kind)
-                  << output.place.monitor;
+    return stream << output.name << asByte(output.kind) << output.size << output.linesAtMost
+                  << output.ownSteps << output.showsChords << output.showsBandOnly << output.insistedTheme
+                  << asByte(output.place.kind) << output.place.monitor;
 }
 
 QDataStream& operator>>(QDataStream& stream, Output& output) {
-    return stream >> output.name >> asByte(output.kind) >> output.size >> output.linesAtMost >> output.ownSteps >>
-           output.showsChords >> output.showsBandOnly >> output.insistedTheme >> asByte(output.place.kind) >>
-           output.place.monitor;
+    return stream >> output.name >> asByte(output.kind) >> output.size >> output.linesAtMost >>
+           output.ownSteps >> output.showsChords >> output.showsBandOnly >> output.insistedTheme >>
+           asByte(output.place.kind) >> output.place.monitor;
 }
 
-QDataStream& operator<<(QDataStream& stream, const Monitor& m) { return stream << m.name << m.geometry << m.isDesk; }
-QDataStream& operator>>(QDataStream& stream, Monitor& m) { return stream >> m.name >> m.geometry >> m.isDesk; }
-QDataStream& operator<<(QDataStream& stream, const Placement& p) { return stream << asByte(p.kind) << p.monitor; }
-QDataStream& operator>>(QDataStream& stream, Placement& p) { return stream >> asByte(p.kind) >> p.monitor; }
+QDataStream& operator<<(QDataStream& stream, const Monitor& m) {
+    return stream << m.name << m.geometry << m.isDesk;
+}
+QDataStream& operator>>(QDataStream& stream, Monitor& m) {
+    return stream >> m.name >> m.geometry >> m.isDesk;
+}
+QDataStream& operator<<(QDataStream& stream, const Placement& p) {
+    return stream << asByte(p.kind) << p.monitor;
+}
+QDataStream& operator>>(QDataStream& stream, Placement& p) {
+    return stream >> asByte(p.kind) >> p.monitor;
+}
 
 QByteArray sceneKey(const Scene& scene) {
     QByteArray bytes;

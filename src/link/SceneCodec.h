@@ -17,7 +17,9 @@ QDataStream& operator<<(QDataStream& stream, const Placement& placement);
 QDataStream& operator>>(QDataStream& stream, Placement& placement);
 
 template <typename T>
-    requires requires(QDataStream& s, const T& value) { s << value; }
+requires requires(QDataStream& s, const T& value) {
+    s << value;
+}
 QDataStream& operator<<(QDataStream& stream, const std::vector<T>& values) {
     stream << quint32(values.size());
     for (const T& value : values)
@@ -26,7 +28,9 @@ QDataStream& operator<<(QDataStream& stream, const std::vector<T>& values) {
 }
 
 template <typename T>
-    requires requires(QDataStream& s, T& value) { s >> value; }
+requires requires(QDataStream& s, T& value) {
+    s >> value;
+}
 QDataStream& operator>>(QDataStream& stream, std::vector<T>& values) {
     quint32 count = 0;
     stream >> count;

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "player/DeskKeeper.h"
-#include <QProcess>
+#include "link/Detached.h"
 
 namespace mivanta {
 
@@ -18,7 +18,7 @@ bool DeskKeeper::died() {
     m_shortLives = m_sinceArrival.elapsed() < kShortLifeMs ? m_shortLives + 1 : 0;
     if (m_hello.program.isEmpty() || m_shortLives >= kMostShortLives)
         return false;
-    return QProcess::startDetached(m_hello.program, m_hello.arguments);
+    return startDetached(m_hello.program, m_hello.arguments, m_logFile);
 }
 
 } // namespace mivanta

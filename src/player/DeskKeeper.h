@@ -9,11 +9,13 @@ namespace mivanta {
 /// stops: the picture stays up, and desks that are started by hand take over.
 class DeskKeeper {
 public:
+    explicit DeskKeeper(QString logFile) : m_logFile(std::move(logFile)) {}
     void arrived(const message::Hello& hello);
     /// Returns true when the desks were started again.
     bool died();
 
 private:
+    QString m_logFile;
     message::Hello m_hello;
     QElapsedTimer m_sinceArrival;
     int m_shortLives = 0;

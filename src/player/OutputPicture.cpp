@@ -9,7 +9,9 @@ constexpr int kTickMs = 16;
 }
 
 OutputPicture::OutputPicture(PreparedFrames& frames, QString name, QObject* parent)
-    : QObject(parent), m_frames(frames), m_name(std::move(name)) {
+    : QObject(parent),
+      m_frames(frames),
+      m_name(std::move(name)) {
     m_ticks.setTimerType(Qt::PreciseTimer);
     m_ticks.setInterval(kTickMs);
     connect(&m_ticks, &QTimer::timeout, this, &OutputPicture::tick);

@@ -27,8 +27,8 @@ public:
     [[nodiscard]] QSize size() const { return m_size; }
 
 Q_SIGNALS:
-    void changed();              ///< draw it now
-    void settled(quint64 take);  ///< the take's picture is fully shown (after changed() was handled)
+    void changed();             ///< draw it now
+    void settled(quint64 take); ///< the take's picture is fully shown (after changed() was handled)
 
 private:
     void ready(const FramePtr& frame);

@@ -10,7 +10,8 @@ namespace {
 
 QScreen* screenNamed(const QString& name) {
     const auto screens = QGuiApplication::screens();
-    const auto at = std::find_if(screens.begin(), screens.end(), [&](QScreen* s) { return s->name() == name; });
+    const auto at =
+        std::find_if(screens.begin(), screens.end(), [&](QScreen* s) { return s->name() == name; });
     return at == screens.end() ? nullptr : *at;
 }
 
@@ -82,7 +83,8 @@ void OutputSet::place() {
         const int number = isWindow ? windows++ : 0;
         const QScreen* screen = screenNamed(m_placements[i].monitor);
         const bool moved = screen && entry.window && entry.window->geometry() != screen->geometry();
-        if (entry.placement == m_placements[i] && !moved && (entry.window || m_placements[i].kind == Placement::Kind::Closed))
+        if (entry.placement == m_placements[i] && !moved &&
+            (entry.window || m_placements[i].kind == Placement::Kind::Closed))
             continue;
         entry.placement = m_placements[i];
         open(entry, number, hasRealScreen);
@@ -116,7 +118,8 @@ std::vector<OutputPicture*> OutputSet::pictures() const {
 }
 
 int OutputSet::indexOf(const QString& name) const {
-    const auto at = std::find_if(m_entries.begin(), m_entries.end(), [&](const Entry& e) { return e.output.name == name; });
+    const auto at = std::find_if(m_entries.begin(), m_entries.end(),
+                                 [&](const Entry& e) { return e.output.name == name; });
     return at == m_entries.end() ? -1 : int(at - m_entries.begin());
 }
 

@@ -6,7 +6,9 @@
 namespace mivanta {
 
 OutputWindow::OutputWindow(OutputPicture& picture, QSize pictureSize)
-    : m_picture(picture), m_pictureSize(pictureSize), m_store(this) {
+    : m_picture(picture),
+      m_pictureSize(pictureSize),
+      m_store(this) {
     setSurfaceType(RasterSurface);
     setObjectName(picture.name());
     connect(&m_picture, &OutputPicture::changed, this, &OutputWindow::paintNow);
@@ -58,7 +60,9 @@ void OutputWindow::paintNow() {
     m_store.flush(whole);
 }
 
-void OutputWindow::exposeEvent(QExposeEvent*) { paintNow(); }
+void OutputWindow::exposeEvent(QExposeEvent*) {
+    paintNow();
+}
 
 void OutputWindow::resizeEvent(QResizeEvent*) {
     m_store.resize(size());

@@ -10,7 +10,10 @@ constexpr int kPublishEveryMs = 60; // while a picture is turning into another
 constexpr int kLonelyMs = 30'000;
 } // namespace
 
-Player::Player(QString sessionFolder, QObject* parent) : QObject(parent), m_folder(std::move(sessionFolder)) {
+Player::Player(QString sessionFolder, QObject* parent)
+    : QObject(parent),
+      m_folder(std::move(sessionFolder)),
+      m_keeper(m_folder + QStringLiteral("/desks.log")) {
     connect(&m_server, &QLocalServer::newConnection, this, &Player::newConnection);
     connect(&m_outputs, &OutputSet::pictureAdded, this, &Player::watch);
     connect(&m_outputs, &OutputSet::placesChanged, this, [this] { tell(places()); });
@@ -59,6 +62,7 @@ void Player::obey(Channel* from, const Message& order) {
         for (Channel* observer : m_observers)
             observer->send(order);
     } else if (std::holds_alternative<message::Quit>(order)) {
+        m_quitting = true;
         m_server.close();
         QFile::remove(m_folder + QStringLiteral("/frames"));
         QCoreApplication::quit();
@@ -82,12 +86,14 @@ void Player::greet(Channel* from, const message::Hello& hello) {
         publish(picture);
 }
 
-message::Places Player::places() const { return {m_outputs.monitors(), m_outputs.placements()}; }
+message::Places Player::places() const {
+    return {m_outputs.monitors(), m_outputs.placements()};
+}
 
 void Player::gone(Channel* channel) {
     channel->deleteLater();
     std::erase(m_observers, channel);
-    if (channel != m_desk)
+    if (channel != m_desk || m_quitting)
         return;
     m_desk = nullptr;
     if (!m_keeper.died())
@@ -107,14 +113,18 @@ void Player::show(const message::Show& show) {
 }
 
 void Player::watch(OutputPicture* picture) {
-    connect(picture, &OutputPicture::changed, this, [this, picture] {
-        // The window has painted by now; small pictures of a fade need not follow every tick.
-        if (m_clock.elapsed() - m_publishedAt.value(picture->name(), -kPublishEveryMs) >= kPublishEveryMs)
-            publish(picture);
-    }, Qt::QueuedConnection);
+    connect(
+        picture, &OutputPicture::changed, this,
+        [this, picture] {
+            // The window has painted by now; small pictures of a fade need not follow every tick.
+            if (m_clock.elapsed() - m_publishedAt.value(picture->name(), -kPublishEveryMs) >= kPublishEveryMs)
+                publish(picture);
+        },
+        Qt::QueuedConnection);
     connect(picture, &OutputPicture::settled, this, [this, picture](quint64 take) {
         tell(message::Painted{picture->name(), take});
-        QMetaObject::invokeMethod(picture, [this, picture] { publish(picture); }, Qt::QueuedConnection);
+        QMetaObject::invokeMethod(
+            picture, [this, picture] { publish(picture); }, Qt::QueuedConnection);
     });
 }
 

@@ -40,6 +40,7 @@ private:
     QElapsedTimer m_clock;
     QTimer m_lonely; ///< ends a player that no desk ever came to
     QByteArray m_state;
+    bool m_quitting = false;
 };
 
 } // namespace mivanta

@@ -71,7 +71,8 @@ void PreparedFrames::draw(const Scene& scene, QSize size, const QByteArray& key,
     m_pool.start(
         [this, scene, size, key] {
             FramePtr frame = drawn(scene, size, key);
-            QMetaObject::invokeMethod(this, [this, frame] { finished(frame); }, Qt::QueuedConnection);
+            QMetaObject::invokeMethod(
+                this, [this, frame] { finished(frame); }, Qt::QueuedConnection);
         },
         int(urgency));
 }

@@ -9,7 +9,8 @@ constexpr int kMeasuredAt = 200; // px; widths at other sizes are in proportion
 constexpr qsizetype kMostKnown = 50'000;
 } // namespace
 
-FontMeasure::FontMeasure(const QString& family, int weight) : m_metrics(slideFont(family, weight, kMeasuredAt)) {}
+FontMeasure::FontMeasure(const QString& family, int weight)
+    : m_metrics(slideFont(family, weight, kMeasuredAt)) {}
 
 double FontMeasure::width(const QString& text) const {
     if (const auto known = m_known.constFind(text); known != m_known.constEnd())

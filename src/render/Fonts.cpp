@@ -17,7 +17,8 @@ QFont slideFont(const QString& family, int weight, int sizePx) {
     QStringList families{family.isEmpty() ? QString::fromLatin1(kTextFamily) : family};
     if (families.first() != QLatin1String(kTextFamily))
         families << QString::fromLatin1(kTextFamily);
-    families << QStringLiteral("Noto Sans") << QStringLiteral("Noto Sans Hebrew") << QStringLiteral("Noto Sans Arabic");
+    families << QStringLiteral("Noto Sans") << QStringLiteral("Noto Sans Hebrew")
+             << QStringLiteral("Noto Sans Arabic");
     QFont font;
     font.setFamilies(families);
     font.setPixelSize(std::max(1, sizePx));

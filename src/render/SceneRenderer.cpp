@@ -15,18 +15,25 @@ namespace {
 
 constexpr double kReferenceHeight = 1080;
 
-QColor toColor(const Colour& c) { return QColor(c.red, c.green, c.blue, c.alpha); }
+QColor toColor(const Colour& c) {
+    return QColor(c.red, c.green, c.blue, c.alpha);
+}
 
 void paintBackdrop(QPainter& painter, const Backdrop& backdrop, const QRectF& area) {
     switch (backdrop.kind) {
-    case BackdropKind::None: return;
-    case BackdropKind::Plain: painter.fillRect(area, toColor(backdrop.colour)); return;
-    case BackdropKind::Gradient: break;
+    case BackdropKind::None:
+        return;
+    case BackdropKind::Plain:
+        painter.fillRect(area, toColor(backdrop.colour));
+        return;
+    case BackdropKind::Gradient:
+        break;
     }
     // The gradient line runs through the centre and just reaches the corners, as in CSS.
     const double angle = backdrop.angle * M_PI / 180;
     const QPointF direction(std::cos(angle), std::sin(angle));
-    const double reach = (std::abs(direction.x()) * area.width() + std::abs(direction.y()) * area.height()) / 2;
+    const double reach =
+        (std::abs(direction.x()) * area.width() + std::abs(direction.y()) * area.height()) / 2;
     QLinearGradient gradient(area.center() - direction * reach, area.center() + direction * reach);
     for (const GradientStop& stop : backdrop.stops)
         gradient.setColorAt(stop.at, toColor(stop.colour));
@@ -43,9 +50,13 @@ public:
     }
     [[nodiscard]] double width() const { return m_line.isValid() ? m_line.naturalTextWidth() : 0; }
     /// Distance of a character's leading edge from the row's left edge.
-    [[nodiscard]] double edgeOf(int character) const { return m_line.isValid() ? m_line.cursorToX(character) : 0; }
+    [[nodiscard]] double edgeOf(int character) const {
+        return m_line.isValid() ? m_line.cursorToX(character) : 0;
+    }
     [[nodiscard]] bool isRightToLeft() const { return m_layout.text().isRightToLeft(); }
-    void addTo(QPainterPath& path, QPointF baseline) const { path.addText(baseline, m_font, m_layout.text()); }
+    void addTo(QPainterPath& path, QPointF baseline) const {
+        path.addText(baseline, m_font, m_layout.text());
+    }
 
 private:
     QTextLayout m_layout;
@@ -55,9 +66,12 @@ private:
 
 double leftEdge(const QRectF& box, double width, HorizontalAlign align) {
     switch (align) {
-    case HorizontalAlign::Left: return box.left();
-    case HorizontalAlign::Centre: return box.center().x() - width / 2;
-    case HorizontalAlign::Right: return box.right() - width;
+    case HorizontalAlign::Left:
+        return box.left();
+    case HorizontalAlign::Centre:
+        return box.center().x() - width / 2;
+    case HorizontalAlign::Right:
+        return box.right() - width;
     }
     return box.left();
 }
@@ -115,7 +129,8 @@ WordPaths wordPaths(const Scene& scene) {
     return paths;
 }
 
-void paintShadow(QPainter& painter, const QPainterPath& path, const WordsLook& look, double scale, QSize size) {
+void paintShadow(QPainter& painter, const QPainterPath& path, const WordsLook& look, double scale,
+                 QSize size) {
     if (look.shadowColour.alpha == 0)
         return;
     // Blurred at half size: four times cheaper, and what is lost is lost in the blur.
@@ -200,7 +215,8 @@ QImage renderScene(const Scene& scene, QSize size) {
     QPainter painter(&image);
     painter.setRenderHint(QPainter::Antialiasing);
     if (target != scene.size)
-        painter.scale(double(target.width()) / scene.size.width(), double(target.height()) / scene.size.height());
+        painter.scale(double(target.width()) / scene.size.width(),
+                      double(target.height()) / scene.size.height());
     paintBackdrop(painter, scene.look.backdrop, QRectF(QPointF(0, 0), QSizeF(scene.size)));
     if (scene.curtain == Curtain::Open) {
         paintWords(painter, scene);

@@ -21,22 +21,32 @@ struct Advice {
 Advice adviceFor(int code, const QString& text) {
     switch (code & 0xff) {
     case 5:
-    case 6: return {u"the library is in use by another program"_s, u"Close the other Mivanta and try again."_s};
-    case 8: return {u"the library folder cannot be written to"_s, u"Give yourself write permission, or choose another library folder."_s};
-    case 10: return {u"the disk reported an error: "_s + text, u"Check the disk and its free space."_s};
+    case 6:
+        return {u"the library is in use by another program"_s, u"Close the other Mivanta and try again."_s};
+    case 8:
+        return {u"the library folder cannot be written to"_s,
+                u"Give yourself write permission, or choose another library folder."_s};
+    case 10:
+        return {u"the disk reported an error: "_s + text, u"Check the disk and its free space."_s};
     case 11:
-    case 26: return {u"the library file is damaged, or is no Mivanta library"_s,
-                     u"It was left as it is. Put the newest file from its backups folder in its place."_s};
-    case 13: return {u"the disk is full"_s, u"Make room on the disk and try again; nothing was changed."_s};
-    case 14: return {u"the library could not be opened: "_s + text, u"Check that the folder exists and that you may write there."_s};
-    default: return {u"the library reported an error: "_s + text, u"Try again; if it stays, restore a backup."_s};
+    case 26:
+        return {u"the library file is damaged, or is no Mivanta library"_s,
+                u"It was left as it is. Put the newest file from its backups folder in its place."_s};
+    case 13:
+        return {u"the disk is full"_s, u"Make room on the disk and try again; nothing was changed."_s};
+    case 14:
+        return {u"the library could not be opened: "_s + text,
+                u"Check that the folder exists and that you may write there."_s};
+    default:
+        return {u"the library reported an error: "_s + text, u"Try again; if it stays, restore a backup."_s};
     }
 }
 
 } // namespace
 
 Database::Database(QString path, QString connection)
-    : m_path(std::move(path)), m_connection(std::move(connection)),
+    : m_path(std::move(path)),
+      m_connection(std::move(connection)),
       m_db(QSqlDatabase::addDatabase(u"QSQLITE"_s, m_connection)) {
     m_db.setDatabaseName(m_path);
 }

@@ -11,9 +11,8 @@ using namespace Qt::StringLiterals;
 Journal::Journal(const QString& libraryFolder) : m_path(libraryFolder + u"/unsaved-service.json"_s) {}
 
 Result<void> Journal::write(const JournalEntry& entry) const {
-    QJsonObject json{{u"path"_s, entry.path},
-                     {u"unsaved"_s, entry.unsaved},
-                     {u"service"_s, serviceToJson(entry.service)}};
+    QJsonObject json{
+        {u"path"_s, entry.path}, {u"unsaved"_s, entry.unsaved}, {u"service"_s, serviceToJson(entry.service)}};
     if (entry.stamp) {
         json.insert(u"size"_s, entry.stamp->size);
         json.insert(u"hash"_s, QString::fromLatin1(entry.stamp->hash.toHex()));
@@ -33,10 +32,13 @@ Result<std::optional<JournalEntry>> Journal::read() const {
         return tl::unexpected(service.error());
     JournalEntry entry{std::move(*service), json[u"path"_s].toString(), {}, json[u"unsaved"_s].toBool()};
     if (json.contains(u"hash"_s))
-        entry.stamp = FileStamp{json[u"size"_s].toInteger(), QByteArray::fromHex(json[u"hash"_s].toString().toLatin1())};
+        entry.stamp = FileStamp{json[u"size"_s].toInteger(),
+                                QByteArray::fromHex(json[u"hash"_s].toString().toLatin1())};
     return entry;
 }
 
-void Journal::clear() const { QFile::remove(m_path); }
+void Journal::clear() const {
+    QFile::remove(m_path);
+}
 
 } // namespace mivanta

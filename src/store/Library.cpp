@@ -15,7 +15,8 @@ namespace mivanta {
 using namespace Qt::StringLiterals;
 
 Library::Library(QString folder, std::unique_ptr<Database> database)
-    : m_folder(std::move(folder)), m_database(std::move(database)) {}
+    : m_folder(std::move(folder)),
+      m_database(std::move(database)) {}
 
 Library::~Library() = default;
 
@@ -32,7 +33,8 @@ Result<std::unique_ptr<Library>> Library::open(const QString& folder) {
 }
 
 Result<std::vector<SongSummary>> Library::songs() {
-    auto rows = m_database->select(u"SELECT id, title, first_line, number FROM song ORDER BY title_key, row"_s);
+    auto rows =
+        m_database->select(u"SELECT id, title, first_line, number FROM song ORDER BY title_key, row"_s);
     if (!rows)
         return tl::unexpected(rows.error());
     std::vector<SongSummary> result;
@@ -131,8 +133,8 @@ Result<Song> Library::save(Song song) {
         const bool exists = rows->next();
         const int stored = exists ? int(rows->number(0)) : 0;
         if (stored != song.revision)
-            return failure(u"\"%1\" was changed in the library meanwhile"_s.arg(song.title), m_database->path(),
-                           u"Open it again and compare; nothing was overwritten."_s);
+            return failure(u"\"%1\" was changed in the library meanwhile"_s.arg(song.title),
+                           m_database->path(), u"Open it again and compare; nothing was overwritten."_s);
         ++song.revision;
         return write(song, {}, exists);
     });
@@ -157,23 +159,26 @@ Result<void> Library::write(const Song& song, const QString& source, bool exists
     const QVariant fromRevision = source.isEmpty() ? QVariant() : QVariant(song.revision);
 
     auto done = m_database->change(
-        exists ? u"UPDATE song SET revision=?, changed_at=?, title=?, title_key=?, first_line=?, number=?, lines=?,"
-                 " content=?, content_hash=?, source=coalesce(?, source),"
-                 " source_revision=coalesce(?, source_revision) WHERE id=?"_s
-               : u"INSERT INTO song(revision, changed_at, title, title_key, first_line, number, lines, content,"
-                 " content_hash, source, source_revision, id) VALUES (?,?,?,?,?,?,?,?,?,?,?,?)"_s,
-        {song.revision, QDateTime::currentMSecsSinceEpoch(), song.title, foldedForSearch(song.title).trimmed(),
-         song.firstLine(), numbers.value(0), lines.join(u'\n'), content, contentHash(song), from, fromRevision, id});
+        exists
+            ? u"UPDATE song SET revision=?, changed_at=?, title=?, title_key=?, first_line=?, number=?, "
+              u"lines=?,"
+              " content=?, content_hash=?, source=coalesce(?, source),"
+              " source_revision=coalesce(?, source_revision) WHERE id=?"_s
+            : u"INSERT INTO song(revision, changed_at, title, title_key, first_line, number, lines, content,"
+              " content_hash, source, source_revision, id) VALUES (?,?,?,?,?,?,?,?,?,?,?,?)"_s,
+        {song.revision, QDateTime::currentMSecsSinceEpoch(), song.title,
+         foldedForSearch(song.title).trimmed(), song.firstLine(), numbers.value(0), lines.join(u'\n'),
+         content, contentHash(song), from, fromRevision, id});
     if (!done)
         return done;
-    return m_database->change(
-        u"INSERT INTO song_text(row, title, other, authors, numbers, words)"
-        " VALUES ((SELECT row FROM song WHERE id=?), ?, ?, ?, ?, ?)"
-        " ON CONFLICT(row) DO UPDATE SET title=excluded.title, other=excluded.other, authors=excluded.authors,"
-        " numbers=excluded.numbers, words=excluded.words"_s,
-        {id, foldedForSearch(song.title), foldedForSearch(song.otherTitles.join(u'\n')),
-         foldedForSearch(song.authorNames().join(u'\n')), foldedForSearch(numbers.join(u'\n')),
-         foldedForSearch(lines.join(u'\n'))});
+    return m_database->change(u"INSERT INTO song_text(row, title, other, authors, numbers, words)"
+                              " VALUES ((SELECT row FROM song WHERE id=?), ?, ?, ?, ?, ?)"
+                              " ON CONFLICT(row) DO UPDATE SET title=excluded.title, other=excluded.other, "
+                              "authors=excluded.authors,"
+                              " numbers=excluded.numbers, words=excluded.words"_s,
+                              {id, foldedForSearch(song.title), foldedForSearch(song.otherTitles.join(u'\n')),
+                               foldedForSearch(song.authorNames().join(u'\n')),
+                               foldedForSearch(numbers.join(u'\n')), foldedForSearch(lines.join(u'\n'))});
 }
 
 std::vector<ImportEntry> Library::import(const QStringList& paths, const Progress& progress) {

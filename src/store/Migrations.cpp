@@ -17,14 +17,14 @@ const Migration& songs() {
         "  revision INTEGER NOT NULL,"
         "  changed_at INTEGER NOT NULL," // ms since 1970, UTC
         "  title TEXT NOT NULL,"
-        "  title_key TEXT NOT NULL,"      // folded, for exact and leading matches
+        "  title_key TEXT NOT NULL," // folded, for exact and leading matches
         "  first_line TEXT NOT NULL,"
-        "  number TEXT NOT NULL,"         // the first hymn-book number, for lists
-        "  lines TEXT NOT NULL,"          // every line of words, for showing the one that matched
-        "  content TEXT NOT NULL,"        // the song as JSON
+        "  number TEXT NOT NULL,"  // the first hymn-book number, for lists
+        "  lines TEXT NOT NULL,"   // every line of words, for showing the one that matched
+        "  content TEXT NOT NULL," // the song as JSON
         "  content_hash BLOB NOT NULL,"
-        "  source TEXT,"                  // the file it was brought in from
-        "  source_revision INTEGER)"_s,   // its revision then
+        "  source TEXT,"                // the file it was brought in from
+        "  source_revision INTEGER)"_s, // its revision then
         u"CREATE INDEX song_title_key ON song(title_key)"_s,
         u"CREATE INDEX song_source ON song(source)"_s,
         u"CREATE INDEX song_content_hash ON song(content_hash)"_s,
@@ -63,9 +63,11 @@ Result<int> versionOf(Database& database) {
 
 Result<void> backUp(Database& database, int version, const QString& folder) {
     if (!QDir().mkpath(folder))
-        return failure(u"the folder for backups could not be made"_s, folder, u"Check that you may write there."_s);
+        return failure(u"the folder for backups could not be made"_s, folder,
+                       u"Check that you may write there."_s);
     const QString name = u"%1/library-before-%2-%3.db"_s.arg(
-        folder, QString::number(version + 1), QDateTime::currentDateTimeUtc().toString(u"yyyyMMdd-HHmmss-zzz"_s));
+        folder, QString::number(version + 1),
+        QDateTime::currentDateTimeUtc().toString(u"yyyyMMdd-HHmmss-zzz"_s));
     return database.change(u"VACUUM INTO ?"_s, {name});
 }
 
@@ -76,15 +78,17 @@ const std::vector<Migration>& libraryMigrations() {
     return migrations;
 }
 
-Result<void> migrate(Database& database, const std::vector<Migration>& migrations, const QString& backupFolder) {
+Result<void> migrate(Database& database, const std::vector<Migration>& migrations,
+                     const QString& backupFolder) {
     const auto version = versionOf(database);
     if (!version)
         return tl::unexpected(version.error());
     const int latest = int(migrations.size());
     if (*version > latest)
-        return failure(u"the library was written by a newer Mivanta (version %1; this one knows up to %2)"_s.arg(
-                           QString::number(*version), QString::number(latest)),
-                       database.path(), u"Install the newer version on this computer. Nothing was changed."_s);
+        return failure(
+            u"the library was written by a newer Mivanta (version %1; this one knows up to %2)"_s.arg(
+                QString::number(*version), QString::number(latest)),
+            database.path(), u"Install the newer version on this computer. Nothing was changed."_s);
     if (*version > 0 && *version < latest)
         if (auto done = backUp(database, *version, backupFolder); !done)
             return done;

@@ -51,7 +51,8 @@ Result<void> writeSafely(const QString& path, const QByteArray& bytes) {
     return {};
 }
 
-Result<FileStamp> saveService(const Service& service, const QString& path, const std::optional<FileStamp>& expected) {
+Result<FileStamp> saveService(const Service& service, const QString& path,
+                              const std::optional<FileStamp>& expected) {
     if (expected && QFile::exists(path)) {
         QFile file(path);
         if (!file.open(QIODevice::ReadOnly) || stampOf(file.readAll()) != *expected)

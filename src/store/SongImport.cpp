@@ -92,13 +92,15 @@ std::vector<ImportEntry> SongImport::importFile(const QString& path) {
     if (!info.exists())
         return {refused(path, {u"there is no such file"_s, {}, u"Check the name"_s})};
     if (info.isDir())
-        return {refused(path, {u"no song files were found in this folder"_s, {},
+        return {refused(path, {u"no song files were found in this folder"_s,
+                               {},
                                u"Song files end in .cho, .chordpro, .crd or .txt"_s})};
     if (!info.isFile())
         return {refused(path, {u"this is not an ordinary file"_s, {}, u"Choose a song file"_s})};
     QFile file(path);
     if (!file.open(QIODevice::ReadOnly))
-        return {refused(path, {u"the file cannot be read: "_s + file.errorString(), {}, u"Check its permissions"_s})};
+        return {refused(
+            path, {u"the file cannot be read: "_s + file.errorString(), {}, u"Check its permissions"_s})};
     auto songs = readSongs(file, info.fileName());
     if (!songs)
         return {refused(path, songs.error())};
@@ -138,7 +140,8 @@ Result<ImportEntry> SongImport::importSong(Song song, const QString& source) {
         entry.song = SongId::fromText(twin->text(0));
         return entry;
     }
-    auto same = database.select(u"SELECT id, revision, source_revision FROM song WHERE source = ?"_s, {source});
+    auto same =
+        database.select(u"SELECT id, revision, source_revision FROM song WHERE source = ?"_s, {source});
     if (!same)
         return tl::unexpected(same.error());
     const bool exists = same->next();
@@ -148,8 +151,9 @@ Result<ImportEntry> SongImport::importSong(Song song, const QString& source) {
         song.revision = int(same->number(1));
         if (edited) {
             entry.outcome = ImportOutcome::Refused;
-            entry.reason = u"the file has changed, but so has the song in the library since it was brought in; "
-                           "the library's was kept."_s;
+            entry.reason =
+                u"the file has changed, but so has the song in the library since it was brought in; "
+                "the library's was kept."_s;
             return entry;
         }
         const auto stored = m_library.song(song.id);

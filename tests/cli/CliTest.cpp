@@ -27,19 +27,30 @@ class Cli : public ::testing::Test {
 protected:
     Ran run(const QStringList& arguments) const {
         QProcess process;
-        process.start(QStringLiteral(MIVANTA_BIN_DIR "/mivanta-cli"), QStringList{u"--library"_s, folder.filePath(u"lib"_s)} + arguments);
+        process.start(QStringLiteral(MIVANTA_BIN_DIR "/mivanta-cli"),
+                      QStringList{u"--library"_s, folder.filePath(u"lib"_s)} + arguments);
         EXPECT_TRUE(process.waitForFinished(60'000));
         EXPECT_EQ(process.exitStatus(), QProcess::NormalExit);
-        return {process.exitCode(), process.readAllStandardOutput(), QString::fromUtf8(process.readAllStandardError())};
+        return {process.exitCode(), process.readAllStandardOutput(),
+                QString::fromUtf8(process.readAllStandardError())};
     }
     void importDemo() const { ASSERT_EQ(run({u"import"_s, kDemo + u"/songs"_s}).code, 0); }
     QTemporaryDir folder;
 };
 
 TEST_F(Cli, WrongUsageEndsWithTwoAndSaysWhy) {
-    for (const QStringList& arguments : std::vector<QStringList>{{}, {u"dance"_s}, {u"import"_s}, {u"find"_s}, {u"show"_s}, {u"show"_s, u"a"_s, u"b"_s},
-                                         {u"slides"_s}, {u"render"_s, u"a"_s}, {u"--nonsense"_s}, {u"slides"_s, u"a"_s, u"--service"_s, u"b"_s},
-                                         {u"service"_s, u"old"_s}}) {
+    for (const QStringList& arguments :
+         std::vector<QStringList>{{},
+                                  {u"dance"_s},
+                                  {u"import"_s},
+                                  {u"find"_s},
+                                  {u"show"_s},
+                                  {u"show"_s, u"a"_s, u"b"_s},
+                                  {u"slides"_s},
+                                  {u"render"_s, u"a"_s},
+                                  {u"--nonsense"_s},
+                                  {u"slides"_s, u"a"_s, u"--service"_s, u"b"_s},
+                                  {u"service"_s, u"old"_s}}) {
         const Ran ran = run(arguments);
         EXPECT_EQ(ran.code, 2) << arguments.join(u' ').toStdString();
         EXPECT_FALSE(ran.err.isEmpty());
@@ -75,7 +86,8 @@ TEST_F(Cli, FindsAndShows) {
 
 TEST_F(Cli, SlidesSayTheSizeTheReasonAndTheSteps) {
     importDemo();
-    const QJsonObject json = run({u"--json"_s, u"slides"_s, u"Lantern on the Water"_s, u"--output"_s, u"hall"_s}).json().object();
+    const QJsonObject json =
+        run({u"--json"_s, u"slides"_s, u"Lantern on the Water"_s, u"--output"_s, u"hall"_s}).json().object();
     EXPECT_EQ(json[u"outputs"_s].toArray().size(), 1);
     const QJsonObject hall = json[u"outputs"_s].toArray()[0].toObject();
     EXPECT_EQ(hall[u"fontSize"_s].toInt(), 84);
@@ -92,7 +104,8 @@ TEST_F(Cli, AServiceIsMadeAndItsSlidesAreDrawn) {
     const QString file = folder.filePath(u"sunday.mivanta"_s);
     ASSERT_EQ(run({u"service"_s, u"new"_s, kDemo + u"/sea-harvest.txt"_s, u"--to"_s, file}).code, 0);
     EXPECT_EQ(openService(file)->service.items.size(), 15u);
-    const Ran drawn = run({u"render"_s, u"--service"_s, file, u"--output"_s, u"stream"_s, u"--to"_s, folder.filePath(u"png"_s)});
+    const Ran drawn = run({u"render"_s, u"--service"_s, file, u"--output"_s, u"stream"_s, u"--to"_s,
+                           folder.filePath(u"png"_s)});
     EXPECT_EQ(drawn.code, 0) << drawn.err.toStdString();
     const QStringList pictures = QDir(folder.filePath(u"png"_s)).entryList({u"*.png"_s});
     EXPECT_GT(pictures.size(), 50);
@@ -102,7 +115,8 @@ TEST_F(Cli, AServiceIsMadeAndItsSlidesAreDrawn) {
 
 TEST_F(Cli, ALibraryThatCannotBeWrittenOrReadSaysSo) {
     QProcess process;
-    process.start(QStringLiteral(MIVANTA_BIN_DIR "/mivanta-cli"), {u"--library"_s, u"/proc/mivanta"_s, u"find"_s, u"x"_s});
+    process.start(QStringLiteral(MIVANTA_BIN_DIR "/mivanta-cli"),
+                  {u"--library"_s, u"/proc/mivanta"_s, u"find"_s, u"x"_s});
     ASSERT_TRUE(process.waitForFinished());
     EXPECT_EQ(process.exitCode(), 1);
     EXPECT_TRUE(process.readAllStandardError().contains("/proc/mivanta"));

@@ -33,20 +33,25 @@ std::vector<int> rowCounts(const std::vector<FitSlide>& slides) {
 
 /// Words of letters, spaces, commas and full stops; sometimes none, sometimes one very long word.
 rc::Gen<QString> anyLine() {
-    const auto word = rc::gen::map(rc::gen::resize(12, rc::gen::container<std::string>(rc::gen::element('a', 'b', 'c', '.', ','))),
-                                   [](const std::string& s) { return QString::fromStdString(s); });
+    const auto word = rc::gen::map(
+        rc::gen::resize(12, rc::gen::container<std::string>(rc::gen::element('a', 'b', 'c', '.', ','))),
+        [](const std::string& s) { return QString::fromStdString(s); });
     return rc::gen::map(rc::gen::resize(14, rc::gen::container<std::vector<QString>>(word)),
-                        [](const std::vector<QString>& words) { return QStringList(words.begin(), words.end()).join(u' ').simplified(); });
+                        [](const std::vector<QString>& words) {
+                            return QStringList(words.begin(), words.end()).join(u' ').simplified();
+                        });
 }
 
 rc::Gen<FitPart> anyPart() {
-    return rc::gen::map(rc::gen::resize(14, rc::gen::container<std::vector<std::pair<QString, bool>>>(rc::gen::pair(anyLine(), rc::gen::arbitrary<bool>()))),
-                        [](const std::vector<std::pair<QString, bool>>& lines) {
-                            FitPart part;
-                            for (size_t i = 0; i < lines.size(); ++i)
-                                part.lines.push_back({int(i), lines[i].first, i > 0 && lines[i].second && i % 3 == 0});
-                            return part;
-                        });
+    return rc::gen::map(
+        rc::gen::resize(14, rc::gen::container<std::vector<std::pair<QString, bool>>>(
+                                rc::gen::pair(anyLine(), rc::gen::arbitrary<bool>()))),
+        [](const std::vector<std::pair<QString, bool>>& lines) {
+            FitPart part;
+            for (size_t i = 0; i < lines.size(); ++i)
+                part.lines.push_back({int(i), lines[i].first, i > 0 && lines[i].second && i % 3 == 0});
+            return part;
+        });
 }
 
 rc::Gen<FitLimits> anyLimits() {
@@ -59,7 +64,8 @@ rc::Gen<FitLimits> anyLimits() {
             limits.linesAtMost = lines;
             return limits;
         },
-        rc::gen::inRange(20, 2000), rc::gen::inRange(10, 1000), rc::gen::inRange(1, 120), rc::gen::inRange(1, 60), rc::gen::inRange(1, 9));
+        rc::gen::inRange(20, 2000), rc::gen::inRange(10, 1000), rc::gen::inRange(1, 120),
+        rc::gen::inRange(1, 60), rc::gen::inRange(1, 9));
 }
 
 RC_GTEST_PROP(Fit, NeverLosesReordersOrInventsWords, ()) {
@@ -174,7 +180,9 @@ RC_GTEST_PROP(Fit, RowsNeverShrinkInNumberWhenTheLineGetsNarrower, ()) {
 }
 
 TEST(Fit, BreaksAfterAFullStopRatherThanEvenly) {
-    const auto counts = rowCounts(fit({partOf({u"a,"_s, u"b,"_s, u"c,"_s, u"d."_s, u"e,"_s, u"f."_s})}, wide(5), EvenMeasure()).parts[0]);
+    const auto counts = rowCounts(
+        fit({partOf({u"a,"_s, u"b,"_s, u"c,"_s, u"d."_s, u"e,"_s, u"f."_s})}, wide(5), EvenMeasure())
+            .parts[0]);
     EXPECT_EQ(counts, (std::vector<int>{4, 2}));
 }
 
@@ -182,7 +190,8 @@ TEST(Fit, WrapsALongLineNearItsMiddleAtACommaWhenThereIsOne) {
     FitLimits limits = wide(6);
     limits.size = limits.smallestSize = 10;
     limits.box = {150, 1000}; // 30 letters a row
-    const auto slides = fit({partOf({u"one two three four, five six seven eight"_s})}, limits, EvenMeasure()).parts[0];
+    const auto slides =
+        fit({partOf({u"one two three four, five six seven eight"_s})}, limits, EvenMeasure()).parts[0];
     ASSERT_EQ(slides[0].rows.size(), 2u);
     EXPECT_EQ(slides[0].rows[0].text, u"one two three four,"_s);
     EXPECT_EQ(slides[0].rows[1].text, u"five six seven eight"_s);
@@ -194,12 +203,14 @@ TEST(Fit, OneSizeForAllPartsSaysWhichLineDecided) {
     limits.smallestSize = 10;
     limits.box = {1000, 10'000};
     const QString longLine(25, u'w'); // 12.5 em: fits 1000 px at 80
-    const FitResult result = fit({partOf({u"short"_s, u"short"_s}), partOf({u"short"_s, longLine})}, limits, EvenMeasure());
+    const FitResult result =
+        fit({partOf({u"short"_s, u"short"_s}), partOf({u"short"_s, longLine})}, limits, EvenMeasure());
     EXPECT_EQ(result.size, 80);
     EXPECT_EQ(result.reason.cause, FitCause::Width);
     EXPECT_EQ(result.reason.part, 1);
     EXPECT_EQ(result.reason.line, 1);
-    EXPECT_EQ(fitReasonText(result.reason, u"Verse 2"_s), u"smaller, so that line 2 of Verse 2 fits the width"_s);
+    EXPECT_EQ(fitReasonText(result.reason, u"Verse 2"_s),
+              u"smaller, so that line 2 of Verse 2 fits the width"_s);
 }
 
 TEST(Fit, TooManyRowsForTheHeightMakeTheWordsSmaller) {
@@ -221,7 +232,8 @@ TEST(Fit, WhatTheSmallestSizeCannotHoldTakesMoreSlidesAndIsThenAsLargeAsThoseAll
     limits.size = 60;
     limits.smallestSize = 10;
     limits.linesAtMost = 2;
-    const FitResult result = fit({partOf({u"aaaa bbbb cccc dddd eeee ffff gggg hhhh iiii"_s})}, limits, EvenMeasure());
+    const FitResult result =
+        fit({partOf({u"aaaa bbbb cccc dddd eeee ffff gggg hhhh iiii"_s})}, limits, EvenMeasure());
     EXPECT_EQ(result.reason.cause, FitCause::MoreSlides);
     EXPECT_EQ(result.parts[0].size(), 2u);
     EXPECT_GT(result.size, 10);

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "core/run/Findings.h"
 #include "core/run/RunState.h"
+#include "core/run/Findings.h"
 #include "support/Samples.h"
 #include "support/Text.h"
 #include <gtest/gtest.h>
@@ -19,7 +19,8 @@ public:
         outputs = {hall};
         for (int i = 0; i < songs; ++i) {
             ids.push_back(ItemId::create());
-            items.push_back(slidesFor(contentOf(samples::harbourSong()), outputs, samples::theme(), {}, measures));
+            items.push_back(
+                slidesFor(contentOf(samples::harbourSong()), outputs, samples::theme(), {}, measures));
         }
     }
     [[nodiscard]] int itemCount() const override { return int(ids.size()); }
@@ -108,13 +109,27 @@ RC_GTEST_PROP(RunState, AnyKeysInAnyOrderLeaveMarksThatPointIntoThePlan, ()) {
     for (const int key : *rc::gen::container<std::vector<int>>(rc::gen::inRange(0, 7))) {
         const auto onScreen = state.onScreen;
         switch (key) {
-        case 0: state = taken(state, plan); break;
-        case 1: state = takenBack(state, plan); break;
-        case 2: state = lookedAhead(state, plan, 1); break;
-        case 3: state = lookedAhead(state, plan, -1); break;
-        case 4: state = lookedAtItem(state, plan, *rc::gen::inRange(-1, 6)); break;
-        case 5: state = lookedBack(state, plan); break;
-        default: state = reconciled(state, plan); break;
+        case 0:
+            state = taken(state, plan);
+            break;
+        case 1:
+            state = takenBack(state, plan);
+            break;
+        case 2:
+            state = lookedAhead(state, plan, 1);
+            break;
+        case 3:
+            state = lookedAhead(state, plan, -1);
+            break;
+        case 4:
+            state = lookedAtItem(state, plan, *rc::gen::inRange(-1, 6));
+            break;
+        case 5:
+            state = lookedBack(state, plan);
+            break;
+        default:
+            state = reconciled(state, plan);
+            break;
         }
         if (key > 1)
             RC_ASSERT(state.onScreen == onScreen);
@@ -139,7 +154,8 @@ TEST(Findings, SayWhatIsMissingWorstFirst) {
     Song silent = samples::song(u"Silent"_s, {});
     silent.copyright = u"someone"_s;
     silent.licenceNumber = u"1"_s;
-    service.items = {{ItemId::create(), songItem(samples::harbourSong())}, {ItemId::create(), songItem(silent)}};
+    service.items = {{ItemId::create(), songItem(samples::harbourSong())},
+                     {ItemId::create(), songItem(silent)}};
     FixedPlan plan(2);
     plan.ids = {service.items[0].id, service.items[1].id};
     EvenMeasures measures;

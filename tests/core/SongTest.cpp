@@ -36,7 +36,8 @@ TEST(SingingOrder, IsReadByInitialsNamesAndRepeats) {
         QStringList labels;
         const ReadOrder order = readSingingOrder(text, song.parts);
         for (const SungPart& sung : order.entries)
-            labels << song.part(sung.part)->shortLabel() + (sung.times > 1 ? u"x%1"_s.arg(sung.times) : QString());
+            labels << song.part(sung.part)->shortLabel() +
+                          (sung.times > 1 ? u"x%1"_s.arg(sung.times) : QString());
         return labels.join(u' ') + (order.unknown.isEmpty() ? QString() : u" ?"_s + order.unknown.join(u','));
     };
     EXPECT_EQ(read(u"V1 C V2 C x2"_s), u"V1 C V2 Cx2"_s);
@@ -76,10 +77,12 @@ TEST(Chords, ASongMovesWithItsKeyAndKeepsItsPlaces) {
 }
 
 RC_GTEST_PROP(Chords, TransposingThereAndBackGivesTheSamePitches, ()) {
-    const QString root = QString::fromLatin1(*rc::gen::element("C", "C#", "D", "D#", "E", "F", "F#", "G", "G#", "A", "A#", "B"));
+    const QString root = QString::fromLatin1(
+        *rc::gen::element("C", "C#", "D", "D#", "E", "F", "F#", "G", "G#", "A", "A#", "B"));
     const QString tail = QString::fromLatin1(*rc::gen::element("", "m", "7", "maj7", "sus4", "m7", "add9"));
     const int by = *rc::gen::inRange(-30, 30);
-    RC_ASSERT(transposedChord(transposedChord(root + tail, by, *rc::gen::arbitrary<bool>()), -by, false) == root + tail);
+    RC_ASSERT(transposedChord(transposedChord(root + tail, by, *rc::gen::arbitrary<bool>()), -by, false) ==
+              root + tail);
 }
 
 TEST(Fold, LeavesOutCaseAccentsAndApostrophes) {
@@ -98,7 +101,8 @@ TEST(Colour, IsReadAsItIsWritten) {
 }
 
 TEST(CreditText, LeavesNoGapForEmptyFields) {
-    EXPECT_EQ(creditText(u"{title} \u00b7 {authors} \u00b7 licence {licence}"_s, {u"A"_s, {}, {}, {}, {}}), u"A"_s);
+    EXPECT_EQ(creditText(u"{title} \u00b7 {authors} \u00b7 licence {licence}"_s, {u"A"_s, {}, {}, {}, {}}),
+              u"A"_s);
     EXPECT_EQ(creditText(u"{title} \u00b7 {authors}"_s, {u"A"_s, u"B"_s, {}, {}, {}}), u"A \u00b7 B"_s);
 }
 
@@ -106,7 +110,8 @@ TEST(OrderText, SaysWhichLineCouldNotBeFound) {
     const auto find = [](const QString& title) -> Result<Song> {
         return title == u"Known" ? Result<Song>(samples::harbourSong(title)) : failure(u"no such song"_s);
     };
-    const auto service = readOrderText(u"Title: Sunday\nStart: 2026-10-04 10:30\n\n# Gathering\nKnown\n"_s, u"order"_s, {samples::theme()}, find);
+    const auto service = readOrderText(u"Title: Sunday\nStart: 2026-10-04 10:30\n\n# Gathering\nKnown\n"_s,
+                                       u"order"_s, {samples::theme()}, find);
     ASSERT_TRUE(service);
     EXPECT_EQ(service->items.size(), 2u);
     EXPECT_TRUE(service->items[0].isHeading());
@@ -117,10 +122,13 @@ TEST(OrderText, SaysWhichLineCouldNotBeFound) {
     EXPECT_FALSE(readOrderText(u"Theme: none"_s, u"order"_s, {}, find));
 }
 
-Monitor monitor(const QString& name, bool isDesk = false) { return {name, QRect(0, 0, 1920, 1080), isDesk}; }
+Monitor monitor(const QString& name, bool isDesk = false) {
+    return {name, QRect(0, 0, 1920, 1080), isDesk};
+}
 
 TEST(Placements, OutputsTakeTheFreeMonitorsAndNeverTheDesks) {
-    const auto placed = placementsFor(usualOutputs(), {monitor(u"A"_s, true), monitor(u"B"_s), monitor(u"C"_s)});
+    const auto placed =
+        placementsFor(usualOutputs(), {monitor(u"A"_s, true), monitor(u"B"_s), monitor(u"C"_s)});
     EXPECT_EQ(placed[0], (Placement{Placement::Kind::FullScreen, u"B"_s}));
     EXPECT_EQ(placed[1], (Placement{Placement::Kind::FullScreen, u"C"_s}));
     EXPECT_EQ(placed[2].kind, Placement::Kind::Window);

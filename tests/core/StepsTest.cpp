@@ -23,10 +23,12 @@ rc::Gen<Song> anySong() {
         [](int lines, bool bandOnly, int longLine) {
             Part part{PartId::create(), PartKind::Verse, 0, {}, bandOnly, {}, {}};
             for (int i = 0; i < lines; ++i)
-                part.lines.push_back({i == longLine ? u"many words "_s.repeated(12).trimmed() : u"a line,"_s, {}, i == 5, {}});
+                part.lines.push_back(
+                    {i == longLine ? u"many words "_s.repeated(12).trimmed() : u"a line,"_s, {}, i == 5, {}});
             return part;
         },
-        rc::gen::inRange(0, 9), rc::gen::map(rc::gen::inRange(0, 5), [](int i) { return i == 0; }), rc::gen::inRange(0, 20));
+        rc::gen::inRange(0, 9), rc::gen::map(rc::gen::inRange(0, 5), [](int i) { return i == 0; }),
+        rc::gen::inRange(0, 20));
     return rc::gen::map(rc::gen::container<std::vector<Part>>(anyPart), [](std::vector<Part> parts) {
         for (size_t i = 0; i < parts.size(); ++i) {
             parts[i].id = PartId::create();
@@ -120,14 +122,16 @@ TEST(Steps, ALowerThirdOfTwoLinesAddsItsOwnStepsInsideASlideOfFour) {
 
 TEST(Steps, ABandOnlyPartShowsNothingInTheHallAndItsChordsOnStage) {
     Song song = samples::harbourSong();
-    Part intro{PartId::create(), PartKind::Intro, 0, {}, true, {}, {{{}, {{0, u"G"_s}, {0, u"Em"_s}}, false, {}}}};
+    Part intro{
+        PartId::create(), PartKind::Intro, 0, {}, true, {}, {{{}, {{0, u"G"_s}, {0, u"Em"_s}}, false, {}}}};
     song.parts.insert(song.parts.begin(), intro);
     song.singingOrder.insert(song.singingOrder.begin(), {intro.id, 1});
     Output stage = output(u"stage"_s, 6);
     stage.showsBandOnly = stage.showsChords = true;
     const ItemSlides slides = split(song, {output(u"hall"_s, 4), stage});
     EXPECT_FALSE(slides.outputs[0].slideAt(slides.steps[0].position).has_value());
-    const Scene scene = sceneOf(slides, slides.outputs[1], slides.outputs[1].slideAt(slides.steps[0].position));
+    const Scene scene =
+        sceneOf(slides, slides.outputs[1], slides.outputs[1].slideAt(slides.steps[0].position));
     EXPECT_EQ(scene.rows[0].text, u"G   Em"_s);
     const auto scenes = scenesAt(slides, slides.steps[0].position, Curtain::Open);
     EXPECT_TRUE(scenes[0].rows.empty());
@@ -151,7 +155,8 @@ TEST(Steps, AnItemWithoutWordsStillHasOneStep) {
 }
 
 TEST(Steps, ChordsFollowTheirLettersIntoAWrappedRow) {
-    Song song = samples::song(u"Wrapped"_s, {samples::part(PartKind::Verse, 1, {u"first half of it, second half of it"_s})});
+    Song song = samples::song(
+        u"Wrapped"_s, {samples::part(PartKind::Verse, 1, {u"first half of it, second half of it"_s})});
     song.parts[0].lines[0].chords = {{0, u"G"_s}, {18, u"D"_s}, {35, u"C"_s}};
     Output stage = output(u"stage"_s, 6);
     stage.showsChords = true;
@@ -171,7 +176,8 @@ TEST(Steps, TheCreditLineStandsWhereTheThemeSays) {
     const auto credits = [&](CreditWhen when) {
         theme.look.credit.when = when;
         QStringList result;
-        for (const Slide& slide : slidesFor(contentOf(song), {output(u"hall"_s, 4)}, theme, {}, measures).outputs[0].slides)
+        for (const Slide& slide :
+             slidesFor(contentOf(song), {output(u"hall"_s, 4)}, theme, {}, measures).outputs[0].slides)
             result << slide.credit;
         return result;
     };

@@ -97,7 +97,7 @@ TEST_F(Prepare, HeadingsAreAddedAndRenamed) {
     press(Qt::Key_F2);
     type(u"Going out"_s);
     press(Qt::Key_Return);
-    EXPECT_EQ(titles()[1], u"Going out"_s);
+    EXPECT_TRUE(waitUntil([&] { return titles()[1] == u"Going out"_s; }));
 }
 
 TEST_F(Prepare, TheThemeOfTheServiceIsChangedAndUndone) {
@@ -128,7 +128,9 @@ TEST_F(Prepare, SavedOpenedAndChangedByAnotherProgram) {
     ASSERT_TRUE(saveService(other, answers->saveTo, std::nullopt));
     addByFind(u"every tide"_s, u"Every Tide"_s);
     press(Qt::Key_S, Qt::ControlModifier);
-    ASSERT_TRUE(waitUntil([&] { return window->notices()->isVisible() && window->notices()->text().contains(u"another program"_s); }));
+    ASSERT_TRUE(waitUntil([&] {
+        return window->notices()->isVisible() && window->notices()->text().contains(u"another program"_s);
+    }));
     EXPECT_EQ(openService(answers->saveTo)->service.title, u"Theirs"_s);
     EXPECT_TRUE(session->document().isModified());
 }
@@ -161,7 +163,9 @@ TEST_F(Prepare, ShiftEnterOpensTheSongInTheLibrary) {
     press(Qt::Key_F, Qt::ControlModifier);
     type(u"tide"_s);
     auto* list = window->findChild<QWidget*>(u"prepare-desk"_s)->findChild<QListView*>(u"find-results"_s);
-    ASSERT_TRUE(waitUntil([&] { return list->currentIndex().data().toString() == u"Every Tide"_s || list->model()->rowCount() > 1; }));
+    ASSERT_TRUE(waitUntil([&] {
+        return list->currentIndex().data().toString() == u"Every Tide"_s || list->model()->rowCount() > 1;
+    }));
     const QString title = list->currentIndex().data().toString();
     press(Qt::Key_Return, Qt::ShiftModifier);
     EXPECT_EQ(window->currentDesk(), MainWindow::LibraryAt);

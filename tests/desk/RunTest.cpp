@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "Window.h"
 #include "render/SceneRenderer.h"
+#include <QProcess>
 #include <QToolButton>
 
 namespace mivanta {
@@ -19,14 +20,17 @@ protected:
     }
     [[nodiscard]] const RunState& state() const { return session->run().state(); }
     [[nodiscard]] QString lamp() const { return window->findChild<Header*>(u"header"_s)->lampText(); }
-    [[nodiscard]] std::vector<LaneCard*> cards(int lane) const { return window->runDesk()->lanes()->lanes()[size_t(lane)]->cards(); }
+    [[nodiscard]] std::vector<LaneCard*> cards(int lane) const {
+        return window->runDesk()->lanes()->lanes()[size_t(lane)]->cards();
+    }
 
     /// Waits until the player really shows what was ordered for an output.
     bool isShown(const QString& output) {
         return waitUntil([&] {
             for (const Scene& scene : session->run().live())
                 if (scene.output == output) {
-                    const QImage wanted = renderScene(scene).scaled(480, 270, Qt::IgnoreAspectRatio, Qt::SmoothTransformation);
+                    const QImage wanted =
+                        renderScene(scene).scaled(480, 270, Qt::IgnoreAspectRatio, Qt::SmoothTransformation);
                     return difference(shown(output), wanted).worstShare < 0.01;
                 }
             return false;

@@ -64,7 +64,8 @@ protected:
     }
 
     void open(const QString& file = {}) {
-        session = std::make_unique<Session>(Session::Options{libraryFolder, file, false, {}, QStringLiteral(MIVANTA_BIN_DIR "/mivanta-player")});
+        session = std::make_unique<Session>(Session::Options{
+            libraryFolder, file, false, {}, QStringLiteral(MIVANTA_BIN_DIR "/mivanta-player")});
         auto given = std::make_unique<Answers>();
         answers = given.get();
         window = std::make_unique<MainWindow>(*session, std::move(given));
@@ -73,7 +74,8 @@ protected:
         bool ready = false;
         QObject::connect(session.get(), &Session::ready, window.get(), [&] { ready = true; });
         session->start();
-        ASSERT_TRUE(waitUntil([&] { return ready && (session->library().isOpen() || session->library().error()); }));
+        ASSERT_TRUE(
+            waitUntil([&] { return ready && (session->library().isOpen() || session->library().error()); }));
         window->activateWindow();
         ASSERT_TRUE(waitUntil([&] { return window->isActiveWindow(); }));
     }
@@ -85,7 +87,9 @@ protected:
 
     void importDemo() {
         bool done = false;
-        QObject::connect(&session->library(), &LibraryClient::importFinished, window.get(), [&] { done = true; }, Qt::SingleShotConnection);
+        QObject::connect(
+            &session->library(), &LibraryClient::importFinished, window.get(), [&] { done = true; },
+            Qt::SingleShotConnection);
         answers->folder = QStringLiteral(MIVANTA_SOURCE_DIR "/data/demo/songs");
         press(Qt::Key_I, Qt::ControlModifier | Qt::ShiftModifier);
         ASSERT_TRUE(waitUntil([&] { return done; }));
@@ -117,7 +121,8 @@ protected:
         press(Qt::Key_F, Qt::ControlModifier);
         type(words);
         auto* list = window->findChild<QWidget*>(u"prepare-desk"_s)->findChild<QListView*>(u"find-results"_s);
-        ASSERT_TRUE(waitUntil([&] { return list->currentIndex().data().toString() == title; })) << title.toStdString();
+        ASSERT_TRUE(waitUntil([&] { return list->currentIndex().data().toString() == title; }))
+            << title.toStdString();
         const auto before = session->document().service().items.size();
         press(Qt::Key_Return);
         ASSERT_TRUE(waitUntil([&] { return session->document().service().items.size() == before + 1; }));
@@ -126,8 +131,9 @@ protected:
     /// What the player really shows, small.
     [[nodiscard]] QImage shown(const QString& output) const {
         const auto picture = session->player().frame(output);
-        return QImage(reinterpret_cast<const uchar*>(picture.bits.constData()), picture.size.width(), picture.size.height(),
-                      picture.size.width() * 4, QImage::Format_ARGB32_Premultiplied).copy();
+        return QImage(reinterpret_cast<const uchar*>(picture.bits.constData()), picture.size.width(),
+                      picture.size.height(), picture.size.width() * 4, QImage::Format_ARGB32_Premultiplied)
+            .copy();
     }
 
     QTemporaryDir folder;

@@ -4,14 +4,19 @@
 namespace mivanta {
 namespace {
 
-ReadSong chordPro(const QByteArray& text) { return readOne(text, u"song.cho"_s); }
+ReadSong chordPro(const QByteArray& text) {
+    return readOne(text, u"song.cho"_s);
+}
 
 TEST(ChordPro, ReadsSectionsInLongAndShortForms) {
-    const ReadSong read = chordPro("{title: Tide}\n{start_of_verse: Verse 1}\n[G]One\n{end_of_verse}\n"
-                                   "{soc}\nTwo\n{eoc}\n{start_of_bridge}\nThree\n{end_of_bridge}\n{sov}\nFour\n{eov}\n"
-                                   "{start_of_verse label=\"Pre-chorus\"}\nFive\n{end_of_verse}\n{start_of_outro}\nSix\n{end_of_outro}\n");
+    const ReadSong read =
+        chordPro("{title: Tide}\n{start_of_verse: Verse 1}\n[G]One\n{end_of_verse}\n"
+                 "{soc}\nTwo\n{eoc}\n{start_of_bridge}\nThree\n{end_of_bridge}\n{sov}\nFour\n{eov}\n"
+                 "{start_of_verse "
+                 "label=\"Pre-chorus\"}\nFive\n{end_of_verse}\n{start_of_outro}\nSix\n{end_of_outro}\n");
     EXPECT_EQ(read.song.title, u"Tide"_s);
-    EXPECT_EQ(labels(read.song), (QStringList{u"Verse 1"_s, u"Chorus"_s, u"Bridge"_s, u"Verse 2"_s, u"Pre-chorus"_s, u"Ending"_s}));
+    EXPECT_EQ(labels(read.song), (QStringList{u"Verse 1"_s, u"Chorus"_s, u"Bridge"_s, u"Verse 2"_s,
+                                              u"Pre-chorus"_s, u"Ending"_s}));
     EXPECT_TRUE(read.warnings.empty());
     EXPECT_TRUE(read.song.singingOrder.empty());
 }
@@ -20,7 +25,8 @@ TEST(ChordPro, KeepsChordsOverTheirLetters) {
     const ReadSong read = chordPro("{t: T}\n{sov}\n[G]When the [Em7]harbour\tbell  [D/F#]rings [C]\n{eov}\n");
     const Line& line = read.song.parts[0].lines[0];
     EXPECT_EQ(line.words, u"When the harbour bell rings"_s);
-    EXPECT_EQ(line.chords, (std::vector<ChordMark>{{0, u"G"_s}, {9, u"Em7"_s}, {22, u"D/F#"_s}, {27, u"C"_s}}));
+    EXPECT_EQ(line.chords,
+              (std::vector<ChordMark>{{0, u"G"_s}, {9, u"Em7"_s}, {22, u"D/F#"_s}, {27, u"C"_s}}));
 }
 
 TEST(ChordPro, RecallsOfTheChorusMakeTheSingingOrder) {
@@ -29,9 +35,12 @@ TEST(ChordPro, RecallsOfTheChorusMakeTheSingingOrder) {
 }
 
 TEST(ChordPro, ReadsDetails) {
-    const Song song = chordPro("{title: T}\n{subtitle: Other}\n{lyricist: A. One and B. Two}\n{composer: C}\n{copyright: 2020 X}\n"
-                               "{key: G}\n{tempo: 72 bpm}\n{time: 6/8}\n{capo: 2}\n{meta: licence 55 0}\n{meta: book Shore Hymnal 203}\n"
-                               "{meta: topic sea, night}\n{sov}\nx\n{eov}\n").song;
+    const Song song = chordPro("{title: T}\n{subtitle: Other}\n{lyricist: A. One and B. Two}\n{composer: "
+                               "C}\n{copyright: 2020 X}\n"
+                               "{key: G}\n{tempo: 72 bpm}\n{time: 6/8}\n{capo: 2}\n{meta: licence 55 "
+                               "0}\n{meta: book Shore Hymnal 203}\n"
+                               "{meta: topic sea, night}\n{sov}\nx\n{eov}\n")
+                          .song;
     EXPECT_EQ(song.otherTitles, QStringList{u"Other"_s});
     EXPECT_EQ(song.authorNames(AuthorRole::Words), (QStringList{u"A. One"_s, u"B. Two"_s}));
     EXPECT_EQ(song.authorNames(AuthorRole::Music), QStringList{u"C"_s});
@@ -50,12 +59,14 @@ TEST(ChordPro, CommentsGoToTheMusiciansAndNeverIntoTheWords) {
 }
 
 TEST(ChordPro, ACommentThatNamesAPartIsAHeading) {
-    const ReadSong read = chordPro("{title: T}\n{comment: Verse 1}\n[G]one\n\n{comment: Chorus}\n\ntwo\n\n{comment: Verse 2:}\nthree\n");
+    const ReadSong read = chordPro(
+        "{title: T}\n{comment: Verse 1}\n[G]one\n\n{comment: Chorus}\n\ntwo\n\n{comment: Verse 2:}\nthree\n");
     EXPECT_EQ(labels(read.song), (QStringList{u"Verse 1"_s, u"Chorus"_s, u"Verse 2"_s}));
 }
 
 TEST(ChordPro, PartsWithChordsAloneAreForTheBand) {
-    const ReadSong read = chordPro("{start_of_verse: Intro}\n[G] [Em] [C]\n{end_of_verse}\n{sov}\nwords\n{eov}\n{sot}\ne|--3--\n{eot}\n");
+    const ReadSong read = chordPro("{start_of_verse: Intro}\n[G] [Em] "
+                                   "[C]\n{end_of_verse}\n{sov}\nwords\n{eov}\n{sot}\ne|--3--\n{eot}\n");
     EXPECT_TRUE(read.song.parts[0].bandOnly);
     EXPECT_FALSE(read.song.parts[1].bandOnly);
     EXPECT_TRUE(read.song.parts[2].bandOnly);
@@ -94,14 +105,16 @@ TEST(ChordPro, AnOrderNamingAPartThatIsNotThereSaysSoAndKeepsTheRest) {
 }
 
 TEST(ChordPro, SeveralSongsInOneFile) {
-    const auto songs = readBytes("{title: A}\n{sov}\nx\n{eov}\n{new_song}\n{title: B}\n{sov}\ny\n{eov}\n", u"both.cho"_s);
+    const auto songs =
+        readBytes("{title: A}\n{sov}\nx\n{eov}\n{new_song}\n{title: B}\n{sov}\ny\n{eov}\n", u"both.cho"_s);
     ASSERT_TRUE(songs);
     ASSERT_EQ(songs->size(), 2u);
     EXPECT_EQ((*songs)[1].song.title, u"B"_s);
 }
 
 TEST(ChordPro, PrintingDirectivesAndOtherInstrumentsAreLeftOut) {
-    const ReadSong read = chordPro("{title: T}\n{define: G base-fret 1}\n{textsize: 12}\n{np}\n{comment-guitar: strum}\n# a remark\n{sov}\nx\n{eov}\n");
+    const ReadSong read = chordPro("{title: T}\n{define: G base-fret 1}\n{textsize: "
+                                   "12}\n{np}\n{comment-guitar: strum}\n# a remark\n{sov}\nx\n{eov}\n");
     EXPECT_TRUE(read.warnings.empty());
     EXPECT_EQ(words(read.song.parts[0]), QStringList{u"x"_s});
 }

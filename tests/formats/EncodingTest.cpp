@@ -8,7 +8,9 @@ namespace {
 
 const QString kWords = u"Verse 1\n\u00c9toile du port \u2013 l\u2019\u00e9quipage\n"_s;
 
-QString firstLineOf(const QByteArray& bytes) { return readOne(bytes).song.firstLine(); }
+QString firstLineOf(const QByteArray& bytes) {
+    return readOne(bytes).song.firstLine();
+}
 
 TEST(Encoding, Utf8WithAndWithoutMarkUtf16AndWindows1252) {
     const QString wanted = u"\u00c9toile du port \u2013 l\u2019\u00e9quipage"_s;
@@ -65,7 +67,9 @@ TEST(BadInput, TooLargeIsRefusedWithoutReadingIt) {
 /// A device that gives some bytes and then fails.
 class FailingDevice : public QIODevice {
 public:
-    FailingDevice(QByteArray bytes, qint64 failAt) : m_bytes(std::move(bytes)), m_failAt(failAt) { open(ReadOnly | Unbuffered); }
+    FailingDevice(QByteArray bytes, qint64 failAt) : m_bytes(std::move(bytes)), m_failAt(failAt) {
+        open(ReadOnly | Unbuffered);
+    }
     [[nodiscard]] qint64 size() const override { return m_bytes.size(); }
 
 protected:

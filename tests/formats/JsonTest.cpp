@@ -116,7 +116,8 @@ TEST(ThemeJson, WrittenAndReadAgainIsTheSame) {
     theme.look.backdrop = {BackdropKind::Gradient, {}, {{0, {1, 2, 3, 255}}, {1, {4, 5, 6, 255}}}, 45};
     theme.look.words.outlineWidth = 3;
     theme.look.words.family = u"Noto Serif"_s;
-    theme.look.credit = {CreditWhen::Every, u"{title}"_s, 20, {0.1, 0.8, 0.5, 0.1}, HorizontalAlign::Left, {9, 9, 9, 9}};
+    theme.look.credit = {CreditWhen::Every,    u"{title}"_s,          20,
+                         {0.1, 0.8, 0.5, 0.1}, HorizontalAlign::Left, {9, 9, 9, 9}};
     theme.look.transition = {TransitionKind::Cut, 0};
     const auto read = themeFromJson(themeToJson(theme), {});
     ASSERT_TRUE(read);
@@ -125,7 +126,8 @@ TEST(ThemeJson, WrittenAndReadAgainIsTheSame) {
 
 TEST(ThemeJson, SenselessValuesAreBroughtIntoRange) {
     QJsonObject json = themeToJson(samples::theme());
-    json[u"words"_s] = QJsonObject{{u"size"_s, 0}, {u"smallestSize"_s, 10'000}, {u"box"_s, QJsonArray{2, 2, 1, 1}}};
+    json[u"words"_s] =
+        QJsonObject{{u"size"_s, 0}, {u"smallestSize"_s, 10'000}, {u"box"_s, QJsonArray{2, 2, 1, 1}}};
     json[u"backdrop"_s] = QJsonObject{{u"kind"_s, u"gradient"_s}};
     const auto read = themeFromJson(json, {});
     ASSERT_TRUE(read);
@@ -142,7 +144,8 @@ TEST(OutputsJson, WrittenAndReadAgainIsTheSame) {
 }
 
 TEST(OutputsJson, RefusesWhatIsNoListOfOutputs) {
-    for (const QByteArray& bytes : {QByteArray("{"), QByteArray("[]"), QByteArray("[{}]"), QByteArray(R"([{"name":"a"},{"name":"a"}])")})
+    for (const QByteArray& bytes : {QByteArray("{"), QByteArray("[]"), QByteArray("[{}]"),
+                                    QByteArray(R"([{"name":"a"},{"name":"a"}])")})
         EXPECT_FALSE(outputsFromJson(bytes, u"outputs.json"_s)) << bytes.constData();
 }
 

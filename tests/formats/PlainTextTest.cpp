@@ -5,9 +5,11 @@ namespace mivanta {
 namespace {
 
 TEST(PlainText, UnderstandsEveryFormOfHeading) {
-    const ReadSong read = readOne("Title: Tide\n\nVerse 1\none\n\n[Chorus]\ntwo\n\n# Bridge\nthree\n\nVerse 2:\nfour\n\n[Ending]\nfive\n");
+    const ReadSong read = readOne("Title: Tide\n\nVerse 1\none\n\n[Chorus]\ntwo\n\n# Bridge\nthree\n\nVerse "
+                                  "2:\nfour\n\n[Ending]\nfive\n");
     EXPECT_EQ(read.song.title, u"Tide"_s);
-    EXPECT_EQ(labels(read.song), (QStringList{u"Verse 1"_s, u"Chorus"_s, u"Bridge"_s, u"Verse 2"_s, u"Ending"_s}));
+    EXPECT_EQ(labels(read.song),
+              (QStringList{u"Verse 1"_s, u"Chorus"_s, u"Bridge"_s, u"Verse 2"_s, u"Ending"_s}));
 }
 
 TEST(PlainText, WithoutHeadingsWordsThatComeAgainAreTheChorus) {

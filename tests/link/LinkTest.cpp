@@ -15,7 +15,8 @@ Scene fullScene() {
     Scene scene;
     scene.output = u"hall"_s;
     scene.size = {1920, 1080};
-    scene.look.backdrop = {BackdropKind::Gradient, {1, 2, 3, 4}, {{0, {5, 6, 7, 8}}, {1, {9, 10, 11, 12}}}, 30};
+    scene.look.backdrop = {
+        BackdropKind::Gradient, {1, 2, 3, 4}, {{0, {5, 6, 7, 8}}, {1, {9, 10, 11, 12}}}, 30};
     scene.look.words.family = u"Noto Serif"_s;
     scene.look.words.box = {0.1, 0.2, 0.3, 0.4};
     scene.look.words.vertical = VerticalAlign::Bottom;
@@ -41,13 +42,17 @@ TEST(Protocol, ASceneArrivesAsItWasSent) {
 }
 
 TEST(Protocol, EveryMessageArrivesWithItsContent) {
-    const auto outputs = std::get<message::SetOutputs>(*decoded(encoded(message::SetOutputs{usualOutputs(), u"A"_s})));
+    const auto outputs =
+        std::get<message::SetOutputs>(*decoded(encoded(message::SetOutputs{usualOutputs(), u"A"_s})));
     EXPECT_EQ(outputs.outputs, usualOutputs());
-    const auto places = std::get<message::Places>(*decoded(encoded(message::Places{{{u"A"_s, QRect(1, 2, 3, 4), true}}, {{Placement::Kind::FullScreen, u"B"_s}}})));
+    const auto places = std::get<message::Places>(*decoded(encoded(
+        message::Places{{{u"A"_s, QRect(1, 2, 3, 4), true}}, {{Placement::Kind::FullScreen, u"B"_s}}})));
     EXPECT_EQ(places.monitors[0].geometry, QRect(1, 2, 3, 4));
     EXPECT_EQ(places.placements[0].monitor, u"B"_s);
-    EXPECT_EQ(std::get<message::Hello>(*decoded(encoded(message::Hello{false, u"p"_s, {u"x"_s}}))).arguments, QStringList{u"x"_s});
-    EXPECT_TRUE(std::get<message::Welcome>(*decoded(encoded(message::Welcome{"s", u"f"_s, true}))).anotherDesk);
+    EXPECT_EQ(std::get<message::Hello>(*decoded(encoded(message::Hello{false, u"p"_s, {u"x"_s}}))).arguments,
+              QStringList{u"x"_s});
+    EXPECT_TRUE(
+        std::get<message::Welcome>(*decoded(encoded(message::Welcome{"s", u"f"_s, true}))).anotherDesk);
     EXPECT_EQ(std::get<message::Painted>(*decoded(encoded(message::Painted{u"o"_s, 3}))).take, 3u);
     EXPECT_EQ(std::get<message::Keep>(*decoded(encoded(message::Keep{"state"}))).state, "state");
 }

@@ -24,7 +24,8 @@ class PictureTest : public ::testing::Test {
 protected:
     PictureTest() {
         picture.setSize({640, 360});
-        QObject::connect(&picture, &OutputPicture::settled, [this](quint64 take) { settled.push_back(take); });
+        QObject::connect(&picture, &OutputPicture::settled,
+                         [this](quint64 take) { settled.push_back(take); });
     }
     bool waitFor(quint64 take) {
         QElapsedTimer time;
@@ -97,7 +98,7 @@ TEST_F(PictureTest, WithoutAWindowOnlyTheSmallPictureIsDrawn) {
 }
 
 TEST(DeskKeeper, StopsStartingDesksThatDieAtOnce) {
-    DeskKeeper keeper;
+    DeskKeeper keeper(u"/dev/null"_s);
     keeper.arrived({true, u"/bin/true"_s, {}});
     int starts = 0;
     while (starts < 100 && keeper.died())

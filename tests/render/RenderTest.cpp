@@ -22,7 +22,11 @@ Scene scene(const QStringList& rows) {
     return result;
 }
 
-TEST(Golden, PlainWordsOnAGradient) { EXPECT_GOLDEN(renderScene(scene({u"there's a lantern on the water"_s, u"there's a light above the town"_s})), "gradient"); }
+TEST(Golden, PlainWordsOnAGradient) {
+    EXPECT_GOLDEN(
+        renderScene(scene({u"there's a lantern on the water"_s, u"there's a light above the town"_s})),
+        "gradient");
+}
 
 TEST(Golden, OutlineAndShadow) {
     Scene s = scene({u"Shine on, shine on"_s});
@@ -46,7 +50,8 @@ TEST(Golden, LeftTopOnPlain) {
 }
 
 TEST(Golden, RightToLeftStartsOnTheRight) {
-    Scene s = scene({u"\u05d0\u05d5\u05e8 \u05e2\u05dc \u05d4\u05de\u05d9\u05dd, \u05e9\u05e7\u05d8 \u05d1\u05e0\u05de\u05dc"_s});
+    Scene s = scene(
+        {u"\u05d0\u05d5\u05e8 \u05e2\u05dc \u05d4\u05de\u05d9\u05dd, \u05e9\u05e7\u05d8 \u05d1\u05e0\u05de\u05dc"_s});
     s.look.words.horizontal = HorizontalAlign::Left;
     EXPECT_GOLDEN(renderScene(s), "right-to-left");
 }
@@ -104,13 +109,15 @@ TEST(Render, ALongCreditLineStaysInside) {
 
 TEST(Fonts, TheShippedOneIsTheOneThatIsUsed) {
     EXPECT_EQ(QFontInfo(slideFont({}, 700, 40)).family(), QString::fromLatin1(kTextFamily));
-    EXPECT_EQ(QFontInfo(slideFont(QString::fromLatin1(kChordFamily), 400, 40)).family(), QString::fromLatin1(kChordFamily));
+    EXPECT_EQ(QFontInfo(slideFont(QString::fromLatin1(kChordFamily), 400, 40)).family(),
+              QString::fromLatin1(kChordFamily));
 }
 
 TEST(Fonts, MeasuredWidthsAreThoseThatAreDrawn) {
     const FontMeasure measure({}, 700);
     for (const int size : {20, 44, 84}) {
-        const double drawn = QFontMetricsF(slideFont({}, 700, size)).horizontalAdvance(u"When the harbour bell"_s);
+        const double drawn =
+            QFontMetricsF(slideFont({}, 700, size)).horizontalAdvance(u"When the harbour bell"_s);
         EXPECT_NEAR(measure.width(u"When the harbour bell"_s) * size, drawn, drawn * 0.005);
     }
 }

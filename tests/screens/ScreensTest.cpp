@@ -85,29 +85,35 @@ protected:
 
     void cli(const QStringList& arguments) const {
         QProcess process;
-        process.start(QStringLiteral(MIVANTA_BIN_DIR "/mivanta-cli"), QStringList{u"--library"_s, library} + arguments);
+        process.start(QStringLiteral(MIVANTA_BIN_DIR "/mivanta-cli"),
+                      QStringList{u"--library"_s, library} + arguments);
         ASSERT_TRUE(process.waitForFinished());
         ASSERT_EQ(process.exitCode(), 0) << process.readAllStandardError().constData();
     }
 
     void start(const QStringList& arguments) {
-        ASSERT_TRUE(QProcess::startDetached(QStringLiteral(MIVANTA_BIN_DIR "/mivanta"), QStringList{u"--library"_s, library} + arguments));
-        ASSERT_TRUE(waitUntil([&] { return !playerPids().empty() && QFile::exists(playerSocketPath(session)); }));
+        ASSERT_TRUE(QProcess::startDetached(QStringLiteral(MIVANTA_BIN_DIR "/mivanta"),
+                                            QStringList{u"--library"_s, library} + arguments));
+        ASSERT_TRUE(
+            waitUntil([&] { return !playerPids().empty() && QFile::exists(playerSocketPath(session)); }));
         watch();
     }
 
     void startOnRun() {
         const QString file = folder.filePath(u"sunday.mivanta"_s);
         if (!QFile::exists(file))
-            cli({u"service"_s, u"new"_s, QStringLiteral(MIVANTA_SOURCE_DIR "/data/demo/sea-harvest.txt"), u"--to"_s, file});
+            cli({u"service"_s, u"new"_s, QStringLiteral(MIVANTA_SOURCE_DIR "/data/demo/sea-harvest.txt"),
+                 u"--to"_s, file});
         start({u"--run"_s, file});
         ASSERT_TRUE(waitUntil([&] { return state()[u"desk"_s] == u"run"_s && state().contains(u"next"_s); }));
     }
 
     void watch() {
         observer = std::make_unique<PlayerClient>(PlayerClient::Setup{session, {}, {false, {}, {}}});
-        QObject::connect(observer.get(), &PlayerClient::welcomed, [this](const QByteArray& kept) { remember(kept); });
-        QObject::connect(observer.get(), &PlayerClient::stateChanged, [this](const QByteArray& kept) { remember(kept); });
+        QObject::connect(observer.get(), &PlayerClient::welcomed,
+                         [this](const QByteArray& kept) { remember(kept); });
+        QObject::connect(observer.get(), &PlayerClient::stateChanged,
+                         [this](const QByteArray& kept) { remember(kept); });
         observer->start();
     }
     void remember(const QByteArray& kept) {
@@ -120,7 +126,8 @@ protected:
     void press(const QStringList& keys) const {
         const auto pids = deskPids();
         ASSERT_EQ(pids.size(), 1u);
-        run(u"xdotool"_s, {u"search"_s, u"--sync"_s, u"--onlyvisible"_s, u"--pid"_s, QString::number(pids[0]), u"--name"_s, u"^Mivanta$"_s, u"windowfocus"_s, u"--sync"_s});
+        run(u"xdotool"_s, {u"search"_s, u"--sync"_s, u"--onlyvisible"_s, u"--pid"_s, QString::number(pids[0]),
+                           u"--name"_s, u"^Mivanta$"_s, u"windowfocus"_s, u"--sync"_s});
         run(u"xdotool"_s, QStringList{u"key"_s, u"--delay"_s, u"60"_s} + keys);
     }
     static void type(const QString& text) { run(u"xdotool"_s, {u"type"_s, u"--delay"_s, u"40"_s, text}); }
@@ -133,7 +140,10 @@ protected:
     [[nodiscard]] static QImage monitor(int number) {
         const QList<QScreen*> screens = QGuiApplication::screens();
         const QRect area = screens[number]->geometry();
-        return screens[number]->grabWindow(0, 0, 0, area.width(), area.height()).toImage().convertToFormat(QImage::Format_RGB32);
+        return screens[number]
+            ->grabWindow(0, 0, 0, area.width(), area.height())
+            .toImage()
+            .convertToFormat(QImage::Format_RGB32);
     }
     /// The hall once it has stopped changing.
     [[nodiscard]] static QImage settledHall() {
@@ -181,8 +191,10 @@ TEST_F(Screens, SearchASongAddItRunItAndSeeItsWordsInTheHall) {
     ASSERT_TRUE(waitUntil([&] { return state().contains(u"onScreen"_s); }));
     const QImage hall = settledHall();
 
-    cli({u"render"_s, u"Lantern on the Water"_s, u"--output"_s, u"hall"_s, u"--to"_s, folder.filePath(u"png"_s)});
-    cli({u"render"_s, u"Lantern on the Water"_s, u"--output"_s, u"stage"_s, u"--to"_s, folder.filePath(u"png"_s)});
+    cli({u"render"_s, u"Lantern on the Water"_s, u"--output"_s, u"hall"_s, u"--to"_s,
+         folder.filePath(u"png"_s)});
+    cli({u"render"_s, u"Lantern on the Water"_s, u"--output"_s, u"stage"_s, u"--to"_s,
+         folder.filePath(u"png"_s)});
     EXPECT_LT(difference(hall, QImage(folder.filePath(u"png/hall-001.png"_s))).worstShare, 0.001);
     EXPECT_LT(difference(monitor(2), QImage(folder.filePath(u"png/stage-002.png"_s))).worstShare, 0.001);
 
@@ -208,7 +220,8 @@ TEST_F(Screens, DeskKillsLeaveThePictureAndComeBackToTheSameStep) {
         QElapsedTimer time;
         time.start();
         ::kill(pid_t(pids[0]), SIGKILL);
-        ASSERT_TRUE(waitUntil([&] { return states > seen && deskPids() != pids; }, kBackWithinMs)) << "not back, kill " << i;
+        ASSERT_TRUE(waitUntil([&] { return states > seen && deskPids() != pids; }, kBackWithinMs))
+            << "not back, kill " << i;
         times.push_back(time.elapsed());
         EXPECT_EQ(state()[u"desk"_s], u"run"_s);
         EXPECT_EQ(state()[u"onScreen"_s], before[u"onScreen"_s]);
@@ -218,7 +231,8 @@ TEST_F(Screens, DeskKillsLeaveThePictureAndComeBackToTheSameStep) {
         EXPECT_EQ(monitor(1), hall) << i;
     }
     std::sort(times.begin(), times.end());
-    std::printf("desks back after %lld ms (median), %lld ms (worst)\n", static_cast<long long>(times[times.size() / 2]), static_cast<long long>(times.back()));
+    std::printf("desks back after %lld ms (median), %lld ms (worst)\n",
+                static_cast<long long>(times[times.size() / 2]), static_cast<long long>(times.back()));
     const QJsonObject before = state();
     press({u"space"_s});
     ASSERT_TRUE(waitUntil([&] { return state()[u"onScreen"_s] != before[u"onScreen"_s]; }));
@@ -242,12 +256,15 @@ TEST_F(Screens, PlayerKillsBringTheSameSlideBack) {
         time.start();
         ::kill(pid_t(pids[0]), SIGKILL);
         ASSERT_TRUE(waitUntil([&] { return !isAlive(pids[0]); }));
-        ASSERT_TRUE(waitUntil([&] { return playerPids() != pids && monitor(1) == hall; }, kBackWithinMs - int(time.elapsed()))) << "kill " << i;
+        ASSERT_TRUE(waitUntil([&] { return playerPids() != pids && monitor(1) == hall; },
+                              kBackWithinMs - int(time.elapsed())))
+            << "kill " << i;
         times.push_back(time.elapsed());
         pass(100);
     }
     std::sort(times.begin(), times.end());
-    std::printf("picture back after %lld ms (median), %lld ms (worst)\n", static_cast<long long>(times[times.size() / 2]), static_cast<long long>(times.back()));
+    std::printf("picture back after %lld ms (median), %lld ms (worst)\n",
+                static_cast<long long>(times[times.size() / 2]), static_cast<long long>(times.back()));
 }
 
 TEST_F(Screens, CleanQuitEndsBoth) {

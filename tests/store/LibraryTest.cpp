@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "store/Library.h"
 #include "formats/SongJson.h"
 #include "store/Database.h"
-#include "store/Library.h"
 #include "store/Migrations.h"
 #include "support/Samples.h"
 #include "support/Text.h"
@@ -91,7 +91,8 @@ TEST_F(LibraryTest, ASongEditedInTheLibraryIsNotOverwrittenByItsFile) {
 
 TEST_F(LibraryTest, BadFilesAmongFiveHundredStopNoOther) {
     for (int i = 0; i < 497; ++i)
-        file(u"many/%1.txt"_s.arg(i, 3, 10, QLatin1Char('0')), "Verse 1\nsong number " + QByteArray::number(i) + "\n");
+        file(u"many/%1.txt"_s.arg(i, 3, 10, QLatin1Char('0')),
+             "Verse 1\nsong number " + QByteArray::number(i) + "\n");
     file(u"many/bad-empty.txt"_s, "");
     file(u"many/bad-binary.txt"_s, QByteArray("\0\1\2", 3));
     file(u"many/bad-nothing.cho"_s, "{title: Nothing}\n");
@@ -120,7 +121,8 @@ TEST_F(LibraryTest, MissingFilesFoldersAndOddFilesAreRefusedByName) {
 }
 
 TEST_F(LibraryTest, AWarningComesWithItsLine) {
-    const auto entries = library->import({file(u"a.cho"_s, "{title: T}\n{meta: order V1 Q}\n{sov}\nx\n{eov}\n")});
+    const auto entries =
+        library->import({file(u"a.cho"_s, "{title: T}\n{meta: order V1 Q}\n{sov}\nx\n{eov}\n")});
     ASSERT_EQ(entries.size(), 1u);
     EXPECT_EQ(entries[0].outcome, ImportOutcome::Added);
     EXPECT_EQ(entries[0].line, 2);
@@ -156,8 +158,9 @@ TEST_F(LibraryTest, FindsByTitleWordsAuthorsAndNumber) {
 }
 
 TEST_F(LibraryTest, ATitleThatBeginsWithTheQueryComesFirst) {
-    for (const char* text : {"Title: Sea of many words\n\nVerse 1\nharvest harvest harvest harvest\n", "Title: Harvest\n\nVerse 1\nother\n",
-                             "Title: The Harvest\n\nVerse 1\nharvest\n"})
+    for (const char* text :
+         {"Title: Sea of many words\n\nVerse 1\nharvest harvest harvest harvest\n",
+          "Title: Harvest\n\nVerse 1\nother\n", "Title: The Harvest\n\nVerse 1\nharvest\n"})
         EXPECT_EQ(outcomes({file(u"%1.txt"_s.arg(qHash(QByteArray(text))), text)}), u"A"_s);
     EXPECT_EQ(found(u"harv"_s), (QStringList{u"Harvest"_s, u"The Harvest"_s, u"Sea of many words"_s}));
 }

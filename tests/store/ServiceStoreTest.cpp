@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "store/Journal.h"
 #include "store/ServiceStore.h"
+#include "store/Journal.h"
 #include "store/Settings.h"
 #include "support/Samples.h"
 #include "support/Text.h"
@@ -143,7 +143,8 @@ TEST(Settings, TheShippedThemesAreThere) {
     ASSERT_GE(themes.size(), 3u);
     for (const Output& output : usualOutputs())
         EXPECT_TRUE(output.insistedTheme.isEmpty() ||
-                    std::any_of(themes.begin(), themes.end(), [&](const Theme& t) { return t.id == output.insistedTheme; }));
+                    std::any_of(themes.begin(), themes.end(),
+                                [&](const Theme& t) { return t.id == output.insistedTheme; }));
 }
 
 } // namespace

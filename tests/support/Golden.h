@@ -39,7 +39,8 @@ inline ::testing::AssertionResult matchesGolden(const QImage& actual, const char
     const QString path = folder.filePath(QStringLiteral("golden/%1.png").arg(QLatin1String(name)));
     if (qEnvironmentVariable("MIVANTA_GOLDEN") == QLatin1String("write")) {
         folder.mkpath(QStringLiteral("golden"));
-        return actual.save(path) ? ::testing::AssertionSuccess() : ::testing::AssertionFailure() << "not written";
+        return actual.save(path) ? ::testing::AssertionSuccess()
+                                 : ::testing::AssertionFailure() << "not written";
     }
     const QImage golden(path);
     if (golden.isNull())
@@ -50,7 +51,8 @@ inline ::testing::AssertionResult matchesGolden(const QImage& actual, const char
     folder.mkpath(QStringLiteral("actual"));
     actual.save(folder.filePath(QStringLiteral("actual/%1.png").arg(QLatin1String(name))));
     found.picture.save(folder.filePath(QStringLiteral("actual/%1-difference.png").arg(QLatin1String(name))));
-    return ::testing::AssertionFailure() << found.worstShare * 100 << "% of the pixels differ; see tests/render/actual";
+    return ::testing::AssertionFailure()
+           << found.worstShare * 100 << "% of the pixels differ; see tests/render/actual";
 }
 
 #define EXPECT_GOLDEN(image, name) EXPECT_TRUE(matchesGolden(image, name))

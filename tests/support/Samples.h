@@ -31,12 +31,16 @@ inline Song song(const QString& title, std::vector<Part> parts) {
 
 /// Two verses of four lines with a chorus of two, sung V1 C V2 C.
 inline Song harbourSong(const QString& title = QStringLiteral("Harbour")) {
-    Song result = song(title, {part(PartKind::Verse, 1, {QStringLiteral("one line here,"), QStringLiteral("two lines here;"),
-                                                         QStringLiteral("three lines here,"), QStringLiteral("four lines here.")}),
-                               part(PartKind::Chorus, 0, {QStringLiteral("sing it out,"), QStringLiteral("sing it in.")}),
-                               part(PartKind::Verse, 2, {QStringLiteral("five lines here,"), QStringLiteral("six lines here;"),
-                                                         QStringLiteral("seven lines here,"), QStringLiteral("eight lines here.")})});
-    result.singingOrder = {{result.parts[0].id, 1}, {result.parts[1].id, 1}, {result.parts[2].id, 1}, {result.parts[1].id, 1}};
+    Song result = song(
+        title, {part(PartKind::Verse, 1,
+                     {QStringLiteral("one line here,"), QStringLiteral("two lines here;"),
+                      QStringLiteral("three lines here,"), QStringLiteral("four lines here.")}),
+                part(PartKind::Chorus, 0, {QStringLiteral("sing it out,"), QStringLiteral("sing it in.")}),
+                part(PartKind::Verse, 2,
+                     {QStringLiteral("five lines here,"), QStringLiteral("six lines here;"),
+                      QStringLiteral("seven lines here,"), QStringLiteral("eight lines here.")})});
+    result.singingOrder = {
+        {result.parts[0].id, 1}, {result.parts[1].id, 1}, {result.parts[2].id, 1}, {result.parts[1].id, 1}};
     return result;
 }
 

@@ -6,7 +6,9 @@
 
 // GoogleTest prints QString through these.
 QT_BEGIN_NAMESPACE
-inline void PrintTo(const QString& text, std::ostream* stream) { *stream << '"' << text.toStdString() << '"'; }
+inline void PrintTo(const QString& text, std::ostream* stream) {
+    *stream << '"' << text.toStdString() << '"';
+}
 inline void PrintTo(const QStringList& list, std::ostream* stream) {
     *stream << '[' << list.join(QStringLiteral(" | ")).toStdString() << ']';
 }

@@ -14,7 +14,9 @@ public:
     /// Null when the text is not a UUID.
     [[nodiscard]] static Id fromText(const QString& text) { return Id(QUuid::fromString(text)); }
     /// The same id for the same number, for ids that only need to differ within one record.
-    [[nodiscard]] static Id fromNumber(quint32 number) { return Id(QUuid(number, 0, 0, 0, 0, 0, 0, 0, 0, 0, 1)); }
+    [[nodiscard]] static Id fromNumber(quint32 number) {
+        return Id(QUuid(number, 0, 0, 0, 0, 0, 0, 0, 0, 0, 1));
+    }
     [[nodiscard]] QString text() const { return m_uuid.toString(QUuid::WithoutBraces); }
     [[nodiscard]] bool isNull() const { return m_uuid.isNull(); }
     friend bool operator==(const Id& a, const Id& b) { return a.m_uuid == b.m_uuid; }

@@ -7,9 +7,9 @@ namespace mivanta {
 
 /// What went wrong, in words for the person at the desk.
 struct Error {
-    QString what;     ///< one sentence: what happened
-    QString where;    ///< file, line or record; may be empty
-    QString remedy;   ///< what to do about it; may be empty
+    QString what;   ///< one sentence: what happened
+    QString where;  ///< file, line or record; may be empty
+    QString remedy; ///< what to do about it; may be empty
 
     /// All three as one line: "where: what. remedy"
     [[nodiscard]] QString text() const {

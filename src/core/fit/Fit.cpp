@@ -158,16 +158,20 @@ FitResult fit(const std::vector<FitPart>& parts, const FitLimits& limits, const 
 }
 
 QString fitReasonText(const FitReason& reason, const QString& partLabel) {
-    const QString place = reason.line >= 0
-                              ? QStringLiteral("line %1 of %2").arg(QString::number(reason.line + 1), partLabel)
-                              : partLabel;
+    const QString place =
+        reason.line >= 0 ? QStringLiteral("line %1 of %2").arg(QString::number(reason.line + 1), partLabel)
+                         : partLabel;
     switch (reason.cause) {
-    case FitCause::ThemeSize: return QStringLiteral("the theme's size");
-    case FitCause::Width: return QStringLiteral("smaller, so that %1 fits the width").arg(place);
-    case FitCause::Height: return QStringLiteral("smaller, so that %1 fits the height").arg(place);
+    case FitCause::ThemeSize:
+        return QStringLiteral("the theme's size");
+    case FitCause::Width:
+        return QStringLiteral("smaller, so that %1 fits the width").arg(place);
+    case FitCause::Height:
+        return QStringLiteral("smaller, so that %1 fits the height").arg(place);
     case FitCause::MoreSlides:
         return QStringLiteral("%1 is too long for the smallest size, so it takes more slides").arg(place);
-    case FitCause::TooNarrow: return QStringLiteral("the words box is too small for %1").arg(place);
+    case FitCause::TooNarrow:
+        return QStringLiteral("the words box is too small for %1").arg(place);
     }
     return {};
 }

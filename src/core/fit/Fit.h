@@ -18,10 +18,10 @@ struct FitPart {
 
 /// The room that words have on a slide.
 struct FitLimits {
-    QSizeF box;           ///< px
-    int size = 72;        ///< px, the theme's
-    int smallestSize = 40; ///< px; 1 to size
-    int linesAtMost = 6;  ///< rows on one slide; at least 1
+    QSizeF box;             ///< px
+    int size = 72;          ///< px, the theme's
+    int smallestSize = 40;  ///< px; 1 to size
+    int linesAtMost = 6;    ///< rows on one slide; at least 1
     double rowHeight = 1.2; ///< from row to row, in font sizes
 };
 
@@ -39,11 +39,12 @@ struct FitSlide {
 };
 
 enum class FitCause {
-    ThemeSize, ///< everything fits at the size that the theme wants
-    Width,     ///< smaller, because a line would take one row more than the slide has
-    Height,    ///< smaller, because the rows would be higher than the box
-    MoreSlides, ///< even the smallest size needs more slides than lines alone would; size as large as those allow
-    TooNarrow, ///< a letter is wider, or a row higher, than the whole box, even at the smallest size
+    ThemeSize,  ///< everything fits at the size that the theme wants
+    Width,      ///< smaller, because a line would take one row more than the slide has
+    Height,     ///< smaller, because the rows would be higher than the box
+    MoreSlides, ///< even the smallest size needs more slides than lines alone would; size as large as those
+                ///< allow
+    TooNarrow,  ///< a letter is wider, or a row higher, than the whole box, even at the smallest size
 };
 
 struct FitReason {
@@ -55,14 +56,16 @@ struct FitReason {
 struct FitResult {
     int size = 0; ///< px, one for all parts
     FitReason reason;
-    std::vector<std::vector<FitSlide>> parts; ///< slides of each part, in order; empty for a part without words
+    std::vector<std::vector<FitSlide>>
+        parts; ///< slides of each part, in order; empty for a part without words
 };
 
 /// Words + box + font + limits -> slides. Pure; the same input gives the same result.
 ///
 /// - The rows of a part's slides, joined, are the part's words: nothing lost, reordered or invented.
 /// - Slide breaks set by a person are kept. Between them, n lines become ceil(n / linesAtMost) slides if a
-///   size allows it, else as few as the smallest size allows; the size is then the largest that needs no more.
+///   size allows it, else as few as the smallest size allows; the size is then the largest that needs no
+///   more.
 /// - Lines too wide for the box wrap into rows of nearly equal width at natural places.
 /// Lines without words are left out.
 [[nodiscard]] FitResult fit(const std::vector<FitPart>& parts, const FitLimits& limits,

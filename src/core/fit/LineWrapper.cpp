@@ -103,7 +103,9 @@ int LineWrapper::greedyRows(const std::vector<Piece>& pieces, double widthEm) {
     return rows;
 }
 
-int LineWrapper::rowCount(double widthEm) const { return greedyRows(piecesFor(widthEm), widthEm); }
+int LineWrapper::rowCount(double widthEm) const {
+    return greedyRows(piecesFor(widthEm), widthEm);
+}
 
 bool LineWrapper::overflows(double widthEm) const {
     const auto pieces = piecesFor(widthEm);

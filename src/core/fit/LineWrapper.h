@@ -35,8 +35,8 @@ private:
     struct Piece {
         int from = 0;
         int to = 0;
-        double full = 0;    ///< em, with the space behind it
-        double visible = 0; ///< em, without
+        double full = 0;         ///< em, with the space behind it
+        double visible = 0;      ///< em, without
         bool insideWord = false; ///< the break after this piece parts a word
         bool startsRow = false;  ///< the head of a parted word, or what follows it: always on a new row
     };

@@ -13,7 +13,8 @@ constexpr double kCommaBreath = 2.5;
 constexpr size_t kLargestTable = 2'000'000; // cells; beyond that (absurd input) slides are filled in order
 
 /// Slides of lines [from, to) filled one after the other: the fewest there can be.
-std::vector<DivisionSlide> filled(const std::vector<DivisionLine>& lines, int from, int to, int rowsPerSlide) {
+std::vector<DivisionSlide> filled(const std::vector<DivisionLine>& lines, int from, int to,
+                                  int rowsPerSlide) {
     std::vector<DivisionSlide> slides;
     int used = 0;
     for (int i = from; i < to; ++i) {
@@ -27,10 +28,13 @@ std::vector<DivisionSlide> filled(const std::vector<DivisionLine>& lines, int fr
     return slides;
 }
 
-double breakCost(int breath) { return breath == 2 ? 0 : breath == 1 ? kCommaBreath : kNoBreath; }
+double breakCost(int breath) {
+    return breath == 2 ? 0 : breath == 1 ? kCommaBreath : kNoBreath;
+}
 
 /// Lines [from, to), none larger than a slide, in the fewest slides at least cost.
-std::vector<DivisionSlide> balanced(const std::vector<DivisionLine>& lines, int from, int to, int rowsPerSlide) {
+std::vector<DivisionSlide> balanced(const std::vector<DivisionLine>& lines, int from, int to,
+                                    int rowsPerSlide) {
     std::vector<DivisionSlide> fewest = filled(lines, from, to, rowsPerSlide);
     const size_t slides = fewest.size();
     const size_t count = size_t(to - from);
@@ -76,7 +80,9 @@ std::vector<DivisionSlide> balanced(const std::vector<DivisionLine>& lines, int 
     return fewest;
 }
 
-int partedInto(int rows, int rowsPerSlide) { return (rows + rowsPerSlide - 1) / rowsPerSlide; }
+int partedInto(int rows, int rowsPerSlide) {
+    return (rows + rowsPerSlide - 1) / rowsPerSlide;
+}
 
 /// Calls run(from, to) for each stretch of lines that fit a slide and parted(i) for each line that does not.
 template <typename Run, typename Parted>

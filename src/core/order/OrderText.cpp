@@ -7,10 +7,13 @@ namespace mivanta {
 
 namespace {
 
-QString lineAt(const QString& where, int line) { return QStringLiteral("%1, line %2").arg(where, QString::number(line)); }
+QString lineAt(const QString& where, int line) {
+    return QStringLiteral("%1, line %2").arg(where, QString::number(line));
+}
 
 /// True when the line was a detail of the service.
-Result<bool> readDetail(const QString& line, Service& service, const std::vector<Theme>& themes, const QString& at) {
+Result<bool> readDetail(const QString& line, Service& service, const std::vector<Theme>& themes,
+                        const QString& at) {
     const auto value = [&](const char* name) {
         const QString key = QLatin1String(name) + QStringLiteral(":");
         return line.startsWith(key, Qt::CaseInsensitive) ? line.mid(key.size()).trimmed() : QString();
@@ -25,7 +28,8 @@ Result<bool> readDetail(const QString& line, Service& service, const std::vector
             return failure(QStringLiteral("\"%1\" is no date and time").arg(start), at,
                            QStringLiteral("Write it as 2026-10-04 10:30."));
     } else if (const QString id = value("Theme"); !id.isEmpty()) {
-        const auto theme = std::find_if(themes.begin(), themes.end(), [&](const Theme& t) { return t.id == id; });
+        const auto theme =
+            std::find_if(themes.begin(), themes.end(), [&](const Theme& t) { return t.id == id; });
         if (theme == themes.end())
             return failure(QStringLiteral("there is no theme \"%1\"").arg(id), at);
         service.theme = *theme;

@@ -4,7 +4,9 @@
 
 namespace mivanta {
 
-SongItem songItem(Song song) { return {std::make_shared<const Song>(std::move(song))}; }
+SongItem songItem(Song song) {
+    return {std::make_shared<const Song>(std::move(song))};
+}
 
 const Song* Item::song() const {
     const auto* item = std::get_if<SongItem>(&content);

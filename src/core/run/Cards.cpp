@@ -73,8 +73,9 @@ std::vector<PartChip> partChips(const ItemContent& content) {
         if (entry.pass > 1)
             continue;
         const ContentPart& part = content.parts[size_t(entry.part)];
-        chips.push_back({entry.passes > 1 ? QStringLiteral("%1 \u00d7%2").arg(part.shortLabel).arg(entry.passes)
-                                          : part.shortLabel,
+        chips.push_back({entry.passes > 1
+                             ? QStringLiteral("%1 \u00d7%2").arg(part.shortLabel).arg(entry.passes)
+                             : part.shortLabel,
                          part.bandOnly});
     }
     return chips;

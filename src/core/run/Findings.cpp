@@ -10,13 +10,13 @@ void addFitFindings(std::vector<Finding>& findings, const Item& item, const Item
     for (const OutputSlides& output : slides.outputs) {
         const QString where = output.output.label();
         if (output.reason.cause == FitCause::TooNarrow)
-            findings.push_back({Severity::Blocks, item.id,
-                                QStringLiteral("%1: words run out of the picture").arg(where),
-                                output.reasonText + QStringLiteral(". Use a theme with a larger words box.")});
+            findings.push_back(
+                {Severity::Blocks, item.id, QStringLiteral("%1: words run out of the picture").arg(where),
+                 output.reasonText + QStringLiteral(". Use a theme with a larger words box.")});
         else if (output.reason.cause == FitCause::MoreSlides)
-            findings.push_back({Severity::Doubt, item.id,
-                                QStringLiteral("%1: more slides than usual").arg(where),
-                                output.reasonText + QStringLiteral(". Shorter lines would keep it together.")});
+            findings.push_back(
+                {Severity::Doubt, item.id, QStringLiteral("%1: more slides than usual").arg(where),
+                 output.reasonText + QStringLiteral(". Shorter lines would keep it together.")});
     }
 }
 

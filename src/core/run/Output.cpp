@@ -5,7 +5,9 @@
 
 namespace mivanta {
 
-QString Output::label() const { return name.isEmpty() ? name : name[0].toUpper() + name.mid(1); }
+QString Output::label() const {
+    return name.isEmpty() ? name : name[0].toUpper() + name.mid(1);
+}
 
 std::vector<Output> usualOutputs() {
     Output hall;
@@ -34,11 +36,13 @@ Look lookFor(const Output& output, const Theme& service, const std::vector<Theme
     return insisted == themes.end() ? service.look : insisted->look;
 }
 
-std::vector<Placement> placementsFor(const std::vector<Output>& outputs, const std::vector<Monitor>& monitors) {
+std::vector<Placement> placementsFor(const std::vector<Output>& outputs,
+                                     const std::vector<Monitor>& monitors) {
     std::vector<Placement> result(outputs.size());
     QSet<QString> taken;
     const auto has = [&](const QString& name) {
-        return std::any_of(monitors.begin(), monitors.end(), [&](const Monitor& m) { return m.name == name; });
+        return std::any_of(monitors.begin(), monitors.end(),
+                           [&](const Monitor& m) { return m.name == name; });
     };
     for (size_t i = 0; i < outputs.size(); ++i) {
         const OutputPlace& place = outputs[i].place;

@@ -28,7 +28,7 @@ struct Output {
     OutputKind kind = OutputKind::Hall;
     QSize size{1920, 1080}; ///< px of its picture
     int linesAtMost = 6;
-    bool ownSteps = true;   ///< every slide start here is a step
+    bool ownSteps = true; ///< every slide start here is a step
     bool showsChords = false;
     bool showsBandOnly = false;
     QString insistedTheme; ///< id of the theme that it insists on; empty = the service's
@@ -47,7 +47,7 @@ struct Output {
 
 struct Monitor {
     QString name;
-    QRect geometry; ///< px on the desktop
+    QRect geometry;      ///< px on the desktop
     bool isDesk = false; ///< the monitor with the desks on it
     friend bool operator==(const Monitor&, const Monitor&) = default;
 };

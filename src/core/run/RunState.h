@@ -59,7 +59,8 @@ struct RunState {
 [[nodiscard]] std::optional<Cue> preceding(const Cue& cue, const RunPlan& plan);
 
 /// The picture of every output at a position of an item.
-[[nodiscard]] std::vector<Scene> scenesAt(const ItemSlides& slides, const Position& position, Curtain curtain);
+[[nodiscard]] std::vector<Scene> scenesAt(const ItemSlides& slides, const Position& position,
+                                          Curtain curtain);
 /// The picture of one output's slide; nothing = its backdrop without words.
 [[nodiscard]] Scene sceneOf(const ItemSlides& slides, const OutputSlides& output, std::optional<int> slide);
 /// The pictures of what is on screen: black before the first take. Outputs are those of the plan's slides.

@@ -10,7 +10,9 @@ namespace {
 
 constexpr double kReferenceHeight = 1080; // px that a theme's lengths are made for
 
-bool showsPart(const Output& output, const ContentPart& part) { return output.showsBandOnly || !part.bandOnly; }
+bool showsPart(const Output& output, const ContentPart& part) {
+    return output.showsBandOnly || !part.bandOnly;
+}
 
 bool hasChords(const ItemContent& content) {
     for (const ContentPart& part : content.parts)
@@ -47,13 +49,18 @@ void addCredits(OutputSlides& slides, const ItemContent& content) {
         return;
     const QString text = creditText(slides.look.credit.fields, content.credit);
     switch (slides.look.credit.when) {
-    case CreditWhen::First: slides.slides.front().credit = text; break;
-    case CreditWhen::Last: slides.slides.back().credit = text; break;
+    case CreditWhen::First:
+        slides.slides.front().credit = text;
+        break;
+    case CreditWhen::Last:
+        slides.slides.back().credit = text;
+        break;
     case CreditWhen::Every:
         for (Slide& slide : slides.slides)
             slide.credit = text;
         break;
-    case CreditWhen::Never: break;
+    case CreditWhen::Never:
+        break;
     }
 }
 
@@ -72,7 +79,8 @@ OutputSlides outputSlides(const ItemContent& content, const Output& output, cons
 
     OutputSlides result{output, look, fitted.size, fitted.reason, {}, {}};
     const int part = fitted.reason.part;
-    result.reasonText = fitReasonText(fitted.reason, part >= 0 ? content.parts[size_t(part)].label : QString());
+    result.reasonText =
+        fitReasonText(fitted.reason, part >= 0 ? content.parts[size_t(part)].label : QString());
     for (size_t e = 0; e < content.entries.size(); ++e) {
         const auto& slides = fitted.parts[size_t(content.entries[e].part)];
         for (size_t s = 0; s < slides.size(); ++s) {

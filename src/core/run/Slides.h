@@ -9,7 +9,8 @@
 
 namespace mivanta {
 
-/// A place in an item's words: the entry in its order, the line, and the character where a wrapped line goes on.
+/// A place in an item's words: the entry in its order, the line, and the character where a wrapped line goes
+/// on.
 struct Position {
     int entry = 0;
     int line = 0;
@@ -71,7 +72,8 @@ public:
 
 /// The steps of slides that are there: the sorted union of the slide starts of the outputs with steps of
 /// their own; of all outputs when none has any; the first position when there are no slides at all.
-[[nodiscard]] std::vector<Step> stepsFor(const ItemContent& content, const std::vector<OutputSlides>& outputs);
+[[nodiscard]] std::vector<Step> stepsFor(const ItemContent& content,
+                                         const std::vector<OutputSlides>& outputs);
 
 /// Height of a chord above its words, in sizes of the words' font.
 inline constexpr double kChordHeight = 0.62;

@@ -26,9 +26,9 @@ QString spelled(int pitchClass, bool withFlats) {
 }
 
 const QRegularExpression& chordShape() {
-    static const QRegularExpression shape(
-        QStringLiteral("^([A-G][#b\u266f\u266d]?)((?:m|min|maj|M|dim|aug|sus|add|no|alt|[0-9+\\-\u00b0\u00f8()#b])*)"
-                       "(?:/([A-G][#b\u266f\u266d]?))?$"));
+    static const QRegularExpression shape(QStringLiteral(
+        "^([A-G][#b\u266f\u266d]?)((?:m|min|maj|M|dim|aug|sus|add|no|alt|[0-9+\\-\u00b0\u00f8()#b])*)"
+        "(?:/([A-G][#b\u266f\u266d]?))?$"));
     return shape;
 }
 
@@ -46,10 +46,10 @@ QString transposedChord(const QString& chord, int semitones, bool withFlats) {
 }
 
 bool keyUsesFlats(const QString& key) {
-    static const QStringList flats{
-        QStringLiteral("F"),  QStringLiteral("Bb"), QStringLiteral("Eb"), QStringLiteral("Ab"), QStringLiteral("Db"),
-        QStringLiteral("Gb"), QStringLiteral("Dm"), QStringLiteral("Gm"), QStringLiteral("Cm"), QStringLiteral("Fm"),
-        QStringLiteral("Bbm"), QStringLiteral("Ebm")};
+    static const QStringList flats{QStringLiteral("F"),  QStringLiteral("Bb"),  QStringLiteral("Eb"),
+                                   QStringLiteral("Ab"), QStringLiteral("Db"),  QStringLiteral("Gb"),
+                                   QStringLiteral("Dm"), QStringLiteral("Gm"),  QStringLiteral("Cm"),
+                                   QStringLiteral("Fm"), QStringLiteral("Bbm"), QStringLiteral("Ebm")};
     return flats.contains(key);
 }
 
@@ -58,7 +58,7 @@ Song transposed(const Song& song, int semitones) {
         return song;
     Song result = song;
     // The usual keys on the circle of fifths: of two spellings, the one with fewer accidentals.
-    static const QStringList unusual{QStringLiteral("C#"), QStringLiteral("D#"), QStringLiteral("G#"),
+    static const QStringList unusual{QStringLiteral("C#"), QStringLiteral("D#"),  QStringLiteral("G#"),
                                      QStringLiteral("A#"), QStringLiteral("D#m"), QStringLiteral("A#m")};
     result.key = transposedChord(song.key, semitones, false);
     if (unusual.contains(result.key))

@@ -13,14 +13,22 @@ struct Known {
 };
 
 constexpr std::array kKnown{
-    Known{"verse", PartKind::Verse},          Known{"stanza", PartKind::Verse},
-    Known{"chorus", PartKind::Chorus},        Known{"refrain", PartKind::Chorus},
-    Known{"prechorus", PartKind::PreChorus},  Known{"bridge", PartKind::Bridge},
-    Known{"middleeight", PartKind::Bridge},   Known{"intro", PartKind::Intro},
-    Known{"introduction", PartKind::Intro},   Known{"interlude", PartKind::Interlude},
-    Known{"instrumental", PartKind::Interlude}, Known{"solo", PartKind::Interlude},
-    Known{"tag", PartKind::Tag},              Known{"coda", PartKind::Tag},
-    Known{"ending", PartKind::Ending},        Known{"outro", PartKind::Ending},
+    Known{"verse", PartKind::Verse},
+    Known{"stanza", PartKind::Verse},
+    Known{"chorus", PartKind::Chorus},
+    Known{"refrain", PartKind::Chorus},
+    Known{"prechorus", PartKind::PreChorus},
+    Known{"bridge", PartKind::Bridge},
+    Known{"middleeight", PartKind::Bridge},
+    Known{"intro", PartKind::Intro},
+    Known{"introduction", PartKind::Intro},
+    Known{"interlude", PartKind::Interlude},
+    Known{"instrumental", PartKind::Interlude},
+    Known{"solo", PartKind::Interlude},
+    Known{"tag", PartKind::Tag},
+    Known{"coda", PartKind::Tag},
+    Known{"ending", PartKind::Ending},
+    Known{"outro", PartKind::Ending},
     Known{"end", PartKind::Ending},
 };
 

@@ -6,15 +6,24 @@ namespace mivanta {
 
 QString partKindName(PartKind kind) {
     switch (kind) {
-    case PartKind::Verse: return QStringLiteral("Verse");
-    case PartKind::PreChorus: return QStringLiteral("Pre-chorus");
-    case PartKind::Chorus: return QStringLiteral("Chorus");
-    case PartKind::Bridge: return QStringLiteral("Bridge");
-    case PartKind::Intro: return QStringLiteral("Intro");
-    case PartKind::Interlude: return QStringLiteral("Interlude");
-    case PartKind::Tag: return QStringLiteral("Tag");
-    case PartKind::Ending: return QStringLiteral("Ending");
-    case PartKind::Other: break;
+    case PartKind::Verse:
+        return QStringLiteral("Verse");
+    case PartKind::PreChorus:
+        return QStringLiteral("Pre-chorus");
+    case PartKind::Chorus:
+        return QStringLiteral("Chorus");
+    case PartKind::Bridge:
+        return QStringLiteral("Bridge");
+    case PartKind::Intro:
+        return QStringLiteral("Intro");
+    case PartKind::Interlude:
+        return QStringLiteral("Interlude");
+    case PartKind::Tag:
+        return QStringLiteral("Tag");
+    case PartKind::Ending:
+        return QStringLiteral("Ending");
+    case PartKind::Other:
+        break;
     }
     return QStringLiteral("Part");
 }
@@ -23,15 +32,24 @@ namespace {
 
 QString initials(PartKind kind) {
     switch (kind) {
-    case PartKind::Verse: return QStringLiteral("V");
-    case PartKind::PreChorus: return QStringLiteral("P");
-    case PartKind::Chorus: return QStringLiteral("C");
-    case PartKind::Bridge: return QStringLiteral("B");
-    case PartKind::Intro: return QStringLiteral("Intro");
-    case PartKind::Interlude: return QStringLiteral("Inter");
-    case PartKind::Tag: return QStringLiteral("T");
-    case PartKind::Ending: return QStringLiteral("E");
-    case PartKind::Other: break;
+    case PartKind::Verse:
+        return QStringLiteral("V");
+    case PartKind::PreChorus:
+        return QStringLiteral("P");
+    case PartKind::Chorus:
+        return QStringLiteral("C");
+    case PartKind::Bridge:
+        return QStringLiteral("B");
+    case PartKind::Intro:
+        return QStringLiteral("Intro");
+    case PartKind::Interlude:
+        return QStringLiteral("Inter");
+    case PartKind::Tag:
+        return QStringLiteral("T");
+    case PartKind::Ending:
+        return QStringLiteral("E");
+    case PartKind::Other:
+        break;
     }
     return {};
 }
@@ -64,7 +82,8 @@ QString Part::shortLabel() const {
 }
 
 bool Part::hasWords() const {
-    return std::any_of(lines.begin(), lines.end(), [](const Line& l) { return !l.words.trimmed().isEmpty(); });
+    return std::any_of(lines.begin(), lines.end(),
+                       [](const Line& l) { return !l.words.trimmed().isEmpty(); });
 }
 
 const Part* Song::part(const PartId& id) const {

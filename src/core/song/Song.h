@@ -27,8 +27,8 @@ enum class PartKind { Verse, PreChorus, Chorus, Bridge, Intro, Interlude, Tag, E
 struct Part {
     PartId id;
     PartKind kind = PartKind::Verse;
-    int number = 0; ///< 0 = without a number
-    QString name;   ///< for PartKind::Other: the name given by hand
+    int number = 0;        ///< 0 = without a number
+    QString name;          ///< for PartKind::Other: the name given by hand
     bool bandOnly = false; ///< never on a hall screen
     QString comment;       ///< for the musicians
     std::vector<Line> lines;
@@ -68,7 +68,7 @@ struct Song {
     QString copyright;
     QString licenceNumber;
     std::vector<BookNumber> bookNumbers;
-    QString key; ///< as written, such as "G" or "F#m"; empty = not said
+    QString key;   ///< as written, such as "G" or "F#m"; empty = not said
     int tempo = 0; ///< beats a minute; 0 = not said
     QString timeSignature;
     int capo = 0; ///< fret; 0 = none

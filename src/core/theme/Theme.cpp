@@ -7,11 +7,12 @@ namespace mivanta {
 
 QString creditText(const QString& fields, const CreditFields& values) {
     const QChar separator(0x00b7);
-    const std::array<std::pair<QLatin1String, QString>, 5> known{{{QLatin1String("{title}"), values.title},
-                                                                  {QLatin1String("{authors}"), values.authors},
-                                                                  {QLatin1String("{copyright}"), values.copyright},
-                                                                  {QLatin1String("{licence}"), values.licence},
-                                                                  {QLatin1String("{book}"), values.book}}};
+    const std::array<std::pair<QLatin1String, QString>, 5> known{
+        {{QLatin1String("{title}"), values.title},
+         {QLatin1String("{authors}"), values.authors},
+         {QLatin1String("{copyright}"), values.copyright},
+         {QLatin1String("{licence}"), values.licence},
+         {QLatin1String("{book}"), values.book}}};
     QStringList pieces;
     for (QString piece : fields.split(separator)) {
         bool hasField = false;

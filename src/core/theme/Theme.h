@@ -23,26 +23,26 @@ struct Backdrop {
     BackdropKind kind = BackdropKind::Plain; ///< None = see-through
     Colour colour;                           ///< for Plain
     std::vector<GradientStop> stops;         ///< for Gradient, by rising `at`; at least two
-    double angle = 90; ///< for Gradient: degrees, 0 = left to right, 90 = top to bottom
+    double angle = 90;                       ///< for Gradient: degrees, 0 = left to right, 90 = top to bottom
     friend bool operator==(const Backdrop&, const Backdrop&) = default;
 };
 
 /// How words look. Lengths are px on a picture 1080 px high and scale with the picture's height.
 struct WordsLook {
     QString family;
-    int weight = 700;         ///< 100 to 900
-    int size = 72;            ///< px, the size wanted
-    int smallestSize = 40;    ///< px, never smaller
-    double lineSpacing = 1.2; ///< distance of baselines, in font sizes
-    int linesAtMost = 6;      ///< rows on one slide
+    int weight = 700;                  ///< 100 to 900
+    int size = 72;                     ///< px, the size wanted
+    int smallestSize = 40;             ///< px, never smaller
+    double lineSpacing = 1.2;          ///< distance of baselines, in font sizes
+    int linesAtMost = 6;               ///< rows on one slide
     QRectF box{0.08, 0.1, 0.84, 0.76}; ///< fractions of the picture
     HorizontalAlign horizontal = HorizontalAlign::Centre;
     VerticalAlign vertical = VerticalAlign::Middle;
     Colour colour{255, 255, 255, 255};
     double outlineWidth = 0; ///< px outside the letter; 0 = none
     Colour outlineColour;
-    double shadowOffset = 0; ///< px to the right and down
-    double shadowBlur = 0;   ///< px, radius
+    double shadowOffset = 0;         ///< px to the right and down
+    double shadowBlur = 0;           ///< px, radius
     Colour shadowColour{0, 0, 0, 0}; ///< see-through = no shadow
     Colour chordColour{255, 178, 36, 255};
     friend bool operator==(const WordsLook&, const WordsLook&) = default;
@@ -51,7 +51,7 @@ struct WordsLook {
 struct CreditLook {
     CreditWhen when = CreditWhen::Last;
     QString fields; ///< a template: {title} {authors} {copyright} {licence} {book}; empty fields leave no gap
-    int size = 26; ///< px on a picture 1080 px high
+    int size = 26;  ///< px on a picture 1080 px high
     QRectF box{0.05, 0.91, 0.9, 0.06};
     HorizontalAlign horizontal = HorizontalAlign::Centre;
     Colour colour{255, 255, 255, 190};

@@ -102,7 +102,8 @@ void LibraryClient::import(const QStringList& paths) {
                 return tl::unexpected(library.error());
             return (*library)->import(paths, [&](int done, int total) {
                 if (done % 10 == 0)
-                    QMetaObject::invokeMethod(this, [this, done, total] { Q_EMIT importProgress(done, total); });
+                    QMetaObject::invokeMethod(this,
+                                              [this, done, total] { Q_EMIT importProgress(done, total); });
                 return !*cancel;
             });
         },
@@ -118,6 +119,8 @@ void LibraryClient::import(const QStringList& paths) {
         });
 }
 
-void LibraryClient::cancelImport() { *m_cancel = true; }
+void LibraryClient::cancelImport() {
+    *m_cancel = true;
+}
 
 } // namespace mivanta

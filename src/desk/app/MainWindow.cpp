@@ -35,7 +35,8 @@ QAction* makeAction(QWidget* parent, const QString& name, const QString& iconNam
 } // namespace
 
 MainWindow::MainWindow(Session& session, std::unique_ptr<Prompts> prompts)
-    : m_session(session), m_prompts(prompts ? std::move(prompts) : std::make_unique<DialogPrompts>(this)) {
+    : m_session(session),
+      m_prompts(prompts ? std::move(prompts) : std::make_unique<DialogPrompts>(this)) {
     setObjectName(QStringLiteral("main-window"));
     setWindowTitle(QStringLiteral("Mivanta"));
     auto* content = new QWidget(this);
@@ -65,24 +66,27 @@ MainWindow::~MainWindow() = default;
 
 void MainWindow::makeActions() {
     QUndoStack& undoStack = m_session.document().undoStack();
-    QAction* fresh = makeAction(this, QStringLiteral("new-service"), QStringLiteral("file-plus-2"), tr("New service"),
-                                tr("Start a new service"), QKeySequence::New);
-    QAction* open = makeAction(this, QStringLiteral("open-service"), QStringLiteral("folder-open"), tr("Open\u2026"),
-                               tr("Open a service file"), QKeySequence::Open);
+    QAction* fresh = makeAction(this, QStringLiteral("new-service"), QStringLiteral("file-plus-2"),
+                                tr("New service"), tr("Start a new service"), QKeySequence::New);
+    QAction* open = makeAction(this, QStringLiteral("open-service"), QStringLiteral("folder-open"),
+                               tr("Open\u2026"), tr("Open a service file"), QKeySequence::Open);
     QAction* store = makeAction(this, QStringLiteral("save-service"), QStringLiteral("save"), tr("Save"),
                                 tr("Save the service"), QKeySequence::Save);
-    QAction* storeAs = makeAction(this, QStringLiteral("save-service-as"), QString(), tr("Save as\u2026"),
-                                  tr("Save the service under another name"), QKeySequence(QStringLiteral("Ctrl+Shift+S")));
+    QAction* storeAs =
+        makeAction(this, QStringLiteral("save-service-as"), QString(), tr("Save as\u2026"),
+                   tr("Save the service under another name"), QKeySequence(QStringLiteral("Ctrl+Shift+S")));
     QAction* undo = makeAction(this, QStringLiteral("undo"), QStringLiteral("undo-2"), tr("Undo"), tr("Undo"),
                                QKeySequence(QStringLiteral("Ctrl+Z")));
-    QAction* redo = makeAction(this, QStringLiteral("redo"), QStringLiteral("redo-2"), tr("Redo"), tr("Do again"),
-                               QKeySequence(QStringLiteral("Ctrl+Shift+Z")));
-    QAction* find = makeAction(this, QStringLiteral("find"), QString(), tr("Find"), tr("Find"), QKeySequence::Find);
-    QAction* files = makeAction(this, QStringLiteral("import"), QString(), tr("Import files"), tr("Import files"),
-                                QKeySequence(QStringLiteral("Ctrl+I")));
+    QAction* redo = makeAction(this, QStringLiteral("redo"), QStringLiteral("redo-2"), tr("Redo"),
+                               tr("Do again"), QKeySequence(QStringLiteral("Ctrl+Shift+Z")));
+    QAction* find =
+        makeAction(this, QStringLiteral("find"), QString(), tr("Find"), tr("Find"), QKeySequence::Find);
+    QAction* files = makeAction(this, QStringLiteral("import"), QString(), tr("Import files"),
+                                tr("Import files"), QKeySequence(QStringLiteral("Ctrl+I")));
     QAction* folder = makeAction(this, QStringLiteral("import-a-folder"), QString(), tr("Import a folder"),
                                  tr("Import a folder"), QKeySequence(QStringLiteral("Ctrl+Shift+I")));
-    QAction* quit = makeAction(this, QStringLiteral("quit"), QString(), tr("Quit"), tr("End Mivanta"), QKeySequence(QStringLiteral("Ctrl+Q")));
+    QAction* quit = makeAction(this, QStringLiteral("quit"), QString(), tr("Quit"), tr("End Mivanta"),
+                               QKeySequence(QStringLiteral("Ctrl+Q")));
     connect(fresh, &QAction::triggered, this, &MainWindow::newService);
     connect(open, &QAction::triggered, this, &MainWindow::openService);
     connect(store, &QAction::triggered, this, [this] { save(false); });
@@ -97,8 +101,10 @@ void MainWindow::makeActions() {
         const bool running = m_stack->count() > 0 && currentDesk() == RunAt;
         undo->setEnabled(undoStack.canUndo() && !running);
         redo->setEnabled(undoStack.canRedo() && !running);
-        undo->setToolTip(undoStack.canUndo() ? tr("Undo %1 (Ctrl+Z)").arg(undoStack.undoText()) : tr("Nothing to undo"));
-        redo->setToolTip(undoStack.canRedo() ? tr("Do again: %1 (Ctrl+Shift+Z)").arg(undoStack.redoText()) : tr("Nothing to do again"));
+        undo->setToolTip(undoStack.canUndo() ? tr("Undo %1 (Ctrl+Z)").arg(undoStack.undoText())
+                                             : tr("Nothing to undo"));
+        redo->setToolTip(undoStack.canRedo() ? tr("Do again: %1 (Ctrl+Shift+Z)").arg(undoStack.redoText())
+                                             : tr("Nothing to do again"));
     };
     connect(&undoStack, &QUndoStack::indexChanged, this, showUndo);
     connect(m_stack, &QStackedWidget::currentChanged, this, showUndo);
@@ -139,7 +145,8 @@ void MainWindow::makeDesks() {
         goTo(LibraryAt);
         m_libraryDesk->showSong(id);
     });
-    connect(m_checkDesk, &CheckDesk::counted, this, [this](int worrying) { m_header->setDeskCount(CheckAt, worrying); });
+    connect(m_checkDesk, &CheckDesk::counted, this,
+            [this](int worrying) { m_header->setDeskCount(CheckAt, worrying); });
     connect(m_checkDesk, &CheckDesk::showItem, this, [this](const ItemId& id) {
         goTo(PrepareAt);
         m_prepareDesk->selectItem(id);
@@ -151,9 +158,12 @@ void MainWindow::connectSession() {
         m_afterSave = {};
         m_notices->tell(e.text(), true);
     });
-    connect(&m_session, &Session::notice, this, [this](const QString& text) { m_notices->tell(text, false); });
+    connect(&m_session, &Session::notice, this,
+            [this](const QString& text) { m_notices->tell(text, false); });
     connect(&m_session, &Session::playerRefused, this, [this] {
-        m_notices->tell(tr("Mivanta is already running with this library. Close this window and use the other one."), true);
+        m_notices->tell(
+            tr("Mivanta is already running with this library. Close this window and use the other one."),
+            true);
     });
     connect(&m_session, &Session::ready, this, [this](const QString& desk) {
         for (int i = 0; i < int(std::size(kDeskNames)); ++i)
@@ -171,7 +181,9 @@ void MainWindow::connectSession() {
     });
 }
 
-MainWindow::Desk MainWindow::currentDesk() const { return Desk(m_stack->currentIndex()); }
+MainWindow::Desk MainWindow::currentDesk() const {
+    return Desk(m_stack->currentIndex());
+}
 
 void MainWindow::goTo(Desk desk) {
     m_stack->setCurrentIndex(desk);
@@ -207,9 +219,12 @@ void MainWindow::showHeader() {
     } else {
         if (service.start.isValid())
             facts << locale().toString(service.start, tr("d MMMM \u00b7 HH:mm"));
-        facts << (document.isModified() ? tr("not saved") : document.path().isEmpty() ? tr("new") : tr("saved"));
+        facts << (document.isModified()       ? tr("not saved")
+                  : document.path().isEmpty() ? tr("new")
+                                              : tr("saved"));
     }
-    m_header->setService(service.title.isEmpty() ? tr("New service") : service.title, facts.join(QStringLiteral(" \u00b7 ")));
+    m_header->setService(service.title.isEmpty() ? tr("New service") : service.title,
+                         facts.join(QStringLiteral(" \u00b7 ")));
     const auto outputs = m_session.outputs().size();
     LampState lamp;
     if (m_session.run().live().empty())
@@ -224,7 +239,8 @@ void MainWindow::showHeader() {
 }
 
 void MainWindow::showClock() {
-    m_header->setTime(QTime::currentTime().toString(currentDesk() == RunAt ? QStringLiteral("HH:mm:ss") : QStringLiteral("HH:mm")));
+    m_header->setTime(QTime::currentTime().toString(currentDesk() == RunAt ? QStringLiteral("HH:mm:ss")
+                                                                           : QStringLiteral("HH:mm")));
 }
 
 void MainWindow::newService() {
@@ -257,9 +273,14 @@ void MainWindow::settleUnsaved(const std::function<void()>& then) {
     }
     const QString title = m_session.document().service().title;
     switch (m_prompts->unsavedWork(title.isEmpty() ? tr("New service") : title)) {
-    case Prompts::Unsaved::Save: save(false, then); break;
-    case Prompts::Unsaved::GiveUp: then(); break;
-    case Prompts::Unsaved::Cancel: break;
+    case Prompts::Unsaved::Save:
+        save(false, then);
+        break;
+    case Prompts::Unsaved::GiveUp:
+        then();
+        break;
+    case Prompts::Unsaved::Cancel:
+        break;
     }
 }
 
@@ -269,7 +290,8 @@ void MainWindow::closeEvent(QCloseEvent* event) {
         return;
     }
     event->ignore();
-    const bool onScreen = !m_session.run().live().empty() && m_session.run().state().curtain != Curtain::Black;
+    const bool onScreen =
+        !m_session.run().live().empty() && m_session.run().state().curtain != Curtain::Black;
     if (onScreen && !m_prompts->quitWhileOnScreen())
         return;
     const bool wasModified = m_session.document().isModified();
@@ -285,7 +307,8 @@ void MainWindow::finish() {
     settings.setValue(QStringLiteral("window/geometry"), saveGeometry());
     m_finished = true;
     m_session.quit();
-    QMetaObject::invokeMethod(this, &QWidget::close, Qt::QueuedConnection); // a close event is at work already
+    QMetaObject::invokeMethod(this, &QWidget::close,
+                              Qt::QueuedConnection); // a close event is at work already
 }
 
 void MainWindow::restoreLayout() {

@@ -10,7 +10,9 @@ namespace mivanta {
 
 namespace {
 
-QString tr(const char* text) { return QCoreApplication::translate("Prompts", text); }
+QString tr(const char* text) {
+    return QCoreApplication::translate("Prompts", text);
+}
 
 } // namespace
 
@@ -19,15 +21,17 @@ QString DialogPrompts::serviceToOpen() {
 }
 
 QString DialogPrompts::whereToSave(const QString& suggestedName) {
-    QString path = QFileDialog::getSaveFileName(m_window, tr("Save the service"), suggestedName, tr("Services (*.mivanta)"));
+    QString path = QFileDialog::getSaveFileName(m_window, tr("Save the service"), suggestedName,
+                                                tr("Services (*.mivanta)"));
     if (!path.isEmpty() && !path.endsWith(QLatin1String(".mivanta")))
         path += QStringLiteral(".mivanta");
     return path;
 }
 
 QStringList DialogPrompts::songFilesToImport() {
-    return QFileDialog::getOpenFileNames(m_window, tr("Bring in song files"), {},
-                                         tr("Songs (*.cho *.chordpro *.chopro *.crd *.chord *.txt *.text);;All files (*)"));
+    return QFileDialog::getOpenFileNames(
+        m_window, tr("Bring in song files"), {},
+        tr("Songs (*.cho *.chordpro *.chopro *.crd *.chord *.txt *.text);;All files (*)"));
 }
 
 QString DialogPrompts::songFolderToImport() {
@@ -43,17 +47,21 @@ QString DialogPrompts::text(const QString& question, const QString& before) {
 
 Prompts::Unsaved DialogPrompts::unsavedWork(const QString& service) {
     QMessageBox box(QMessageBox::Question, QStringLiteral("Mivanta"),
-                    tr("\u201c%1\u201d has changes that are not saved.").arg(service), QMessageBox::NoButton, m_window);
+                    tr("\u201c%1\u201d has changes that are not saved.").arg(service), QMessageBox::NoButton,
+                    m_window);
     const auto* save = box.addButton(tr("Save"), QMessageBox::AcceptRole);
     const auto* giveUp = box.addButton(tr("Give the changes up"), QMessageBox::DestructiveRole);
     box.addButton(tr("Go back"), QMessageBox::RejectRole);
     box.exec();
-    return box.clickedButton() == save ? Unsaved::Save : box.clickedButton() == giveUp ? Unsaved::GiveUp : Unsaved::Cancel;
+    return box.clickedButton() == save     ? Unsaved::Save
+           : box.clickedButton() == giveUp ? Unsaved::GiveUp
+                                           : Unsaved::Cancel;
 }
 
 bool DialogPrompts::quitWhileOnScreen() {
     QMessageBox box(QMessageBox::Warning, QStringLiteral("Mivanta"),
-                    tr("Words are on the screens. Ending Mivanta takes them away."), QMessageBox::NoButton, m_window);
+                    tr("Words are on the screens. Ending Mivanta takes them away."), QMessageBox::NoButton,
+                    m_window);
     const auto* end = box.addButton(tr("End Mivanta"), QMessageBox::DestructiveRole);
     box.setDefaultButton(box.addButton(tr("Go on running"), QMessageBox::RejectRole));
     box.exec();

@@ -26,7 +26,9 @@ std::optional<Cue> cueFromJson(const QJsonValue& json) {
 } // namespace
 
 RunController::RunController(const SlideBook& book, PlayerClient& player, QObject* parent)
-    : QObject(parent), m_book(book), m_player(player) {
+    : QObject(parent),
+      m_book(book),
+      m_player(player) {
     m_prefetchSoon.setSingleShot(true);
     m_prefetchSoon.setInterval(0);
     connect(&m_prefetchSoon, &QTimer::timeout, this, &RunController::prefetch);
@@ -74,10 +76,18 @@ void RunController::back() {
     change(next);
 }
 
-void RunController::lookAhead(int steps) { change(lookedAhead(m_state, m_book, steps)); }
-void RunController::lookAtItem(int index) { change(lookedAtItem(m_state, m_book, index)); }
-void RunController::lookAt(const Cue& cue) { change(lookedAt(m_state, cue)); }
-void RunController::lookBack() { change(lookedBack(m_state, m_book)); }
+void RunController::lookAhead(int steps) {
+    change(lookedAhead(m_state, m_book, steps));
+}
+void RunController::lookAtItem(int index) {
+    change(lookedAtItem(m_state, m_book, index));
+}
+void RunController::lookAt(const Cue& cue) {
+    change(lookedAt(m_state, cue));
+}
+void RunController::lookBack() {
+    change(lookedBack(m_state, m_book));
+}
 
 void RunController::setCurtain(Curtain curtain) {
     m_state.curtain = curtain;
@@ -133,7 +143,8 @@ void RunController::prefetch() {
 }
 
 QByteArray RunController::keptState() const {
-    QJsonObject json{{u"curtain"_s, int(m_state.curtain)}, {u"hint"_s, m_state.itemHint}, {u"desk"_s, m_desk}};
+    QJsonObject json{
+        {u"curtain"_s, int(m_state.curtain)}, {u"hint"_s, m_state.itemHint}, {u"desk"_s, m_desk}};
     if (m_state.onScreen)
         json.insert(u"onScreen"_s, cueToJson(*m_state.onScreen));
     if (m_state.next)

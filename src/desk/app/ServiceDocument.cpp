@@ -14,7 +14,10 @@ constexpr int kUndoLimit = 500;
 class ServiceDocument::Change : public QUndoCommand {
 public:
     Change(ServiceDocument& document, Service after, const QString& what)
-        : QUndoCommand(what), m_document(document), m_before(document.m_service), m_after(std::move(after)) {}
+        : QUndoCommand(what),
+          m_document(document),
+          m_before(document.m_service),
+          m_after(std::move(after)) {}
     void undo() override { show(m_before); }
     void redo() override { show(m_after); }
 
@@ -31,7 +34,9 @@ private:
 };
 
 ServiceDocument::ServiceDocument(const QString& libraryFolder, Theme usualTheme, QObject* parent)
-    : QObject(parent), m_usualTheme(std::move(usualTheme)), m_journal(std::make_shared<Journal>(libraryFolder)) {
+    : QObject(parent),
+      m_usualTheme(std::move(usualTheme)),
+      m_journal(std::make_shared<Journal>(libraryFolder)) {
     m_undo.setUndoLimit(kUndoLimit);
     m_journalSoon.setSingleShot(true);
     m_journalSoon.setInterval(kJournalDelayMs);
@@ -54,7 +59,8 @@ ItemId ServiceDocument::insertSong(int at, Song song) {
     Service next = m_service;
     const ItemId id = ItemId::create();
     const QString title = song.title;
-    next.items.insert(next.items.begin() + std::clamp(at, 0, int(next.items.size())), {id, songItem(std::move(song))});
+    next.items.insert(next.items.begin() + std::clamp(at, 0, int(next.items.size())),
+                      {id, songItem(std::move(song))});
     apply(std::move(next), tr("adding %1").arg(title));
     return id;
 }
@@ -82,7 +88,8 @@ void ServiceDocument::move(const std::vector<ItemId>& ids, int to) {
     const auto isMoving = [&](const Item& item) { return moving.contains(item.id); };
     Service next = m_service;
     to = std::clamp(to, 0, int(next.items.size()));
-    std::stable_partition(next.items.begin(), next.items.begin() + to, [&](const Item& i) { return !isMoving(i); });
+    std::stable_partition(next.items.begin(), next.items.begin() + to,
+                          [&](const Item& i) { return !isMoving(i); });
     std::stable_partition(next.items.begin() + to, next.items.end(), isMoving);
     const bool same = std::equal(next.items.begin(), next.items.end(), m_service.items.begin(),
                                  [](const Item& a, const Item& b) { return a.id == b.id; });

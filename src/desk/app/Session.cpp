@@ -5,8 +5,11 @@
 namespace mivanta {
 
 Session::Session(Options options, QObject* parent)
-    : QObject(parent), m_options(std::move(options)), m_library(m_options.libraryFolder),
-      m_document(m_options.libraryFolder, shippedThemes().front()), m_book(m_document, shippedThemes()),
+    : QObject(parent),
+      m_options(std::move(options)),
+      m_library(m_options.libraryFolder),
+      m_document(m_options.libraryFolder, shippedThemes().front()),
+      m_book(m_document, shippedThemes()),
       m_player({sessionFolder(m_options.libraryFolder),
                 m_options.playerProgram,
                 {true, m_options.program, {QStringLiteral("--library"), m_options.libraryFolder}}}),
@@ -15,18 +18,20 @@ Session::Session(Options options, QObject* parent)
     connect(&m_document, &ServiceDocument::failed, this, &Session::problem);
     connect(&m_document, &ServiceDocument::recovered, this, &Session::serviceIsThere);
     connect(&m_document, &ServiceDocument::nothingToRecover, this, [this] { serviceIsThere(false); });
-    connect(&m_player, &PlayerClient::placesChanged, this, [this](const auto& monitors, const auto& placements) {
-        m_monitors = monitors;
-        m_placements = placements;
-        Q_EMIT placesChanged();
-    });
+    connect(&m_player, &PlayerClient::placesChanged, this,
+            [this](const auto& monitors, const auto& placements) {
+                m_monitors = monitors;
+                m_placements = placements;
+                Q_EMIT placesChanged();
+            });
     connect(&m_player, &PlayerClient::refused, this, &Session::playerRefused);
     connect(&m_player, &PlayerClient::failed, this, [this](const QString& why) {
         Q_EMIT problem({why, {}, tr("Preparing works; nothing can be shown.")});
         m_welcomed = true; // prepare at least
         takeUpService();
     });
-    connect(&m_player, &PlayerClient::lost, this, [this] { Q_EMIT notice(tr("The screens were started again.")); });
+    connect(&m_player, &PlayerClient::lost, this,
+            [this] { Q_EMIT notice(tr("The screens were started again.")); });
     connect(&m_player, &PlayerClient::welcomed, this, [this](const QByteArray& kept) {
         if (!m_welcomed)
             m_kept = kept;

@@ -8,15 +8,16 @@
 
 namespace mivanta {
 
-/// Everything behind the desks that has no widgets: the library, the service, its slides, the run, the player.
+/// Everything behind the desks that has no widgets: the library, the service, its slides, the run, the
+/// player.
 class Session : public QObject {
     Q_OBJECT
 public:
     struct Options {
         QString libraryFolder;
-        QString serviceFile;   ///< to open; empty = the last one
+        QString serviceFile; ///< to open; empty = the last one
         bool startOnRun = false;
-        QString program;       ///< this program, for the player to start it again
+        QString program; ///< this program, for the player to start it again
         QString playerProgram;
     };
 

@@ -5,7 +5,9 @@
 namespace mivanta {
 
 SlideBook::SlideBook(ServiceDocument& document, std::vector<Theme> themes, QObject* parent)
-    : QObject(parent), m_document(document), m_themes(std::move(themes)) {
+    : QObject(parent),
+      m_document(document),
+      m_themes(std::move(themes)) {
     m_idle.setInterval(0);
     connect(&m_idle, &QTimer::timeout, this, &SlideBook::makeOne);
     connect(&m_document, &ServiceDocument::changed, this, &SlideBook::serviceChanged);
@@ -33,7 +35,8 @@ void SlideBook::serviceChanged() {
         if (!song)
             continue;
         m_items.push_back(item.id);
-        if (const auto made = m_made.constFind(item.id); made != m_made.constEnd() && made->song == song->song)
+        if (const auto made = m_made.constFind(item.id);
+            made != m_made.constEnd() && made->song == song->song)
             kept.insert(item.id, *made);
     }
     m_made = std::move(kept);
@@ -41,7 +44,9 @@ void SlideBook::serviceChanged() {
     Q_EMIT changed();
 }
 
-const ItemSlides& SlideBook::slides(int index) const { return *slidesOf(m_items[size_t(index)]); }
+const ItemSlides& SlideBook::slides(int index) const {
+    return *slidesOf(m_items[size_t(index)]);
+}
 
 const ItemSlides* SlideBook::slidesOf(const ItemId& id) const {
     if (const auto made = m_made.constFind(id); made != m_made.constEnd())
@@ -69,7 +74,9 @@ void SlideBook::makeOne() {
     Q_EMIT completed();
 }
 
-bool SlideBook::isComplete() const { return qsizetype(m_made.size()) == qsizetype(m_items.size()); }
+bool SlideBook::isComplete() const {
+    return qsizetype(m_made.size()) == qsizetype(m_items.size());
+}
 
 int SlideBook::slideCount() const {
     int count = 0;

@@ -29,7 +29,10 @@ public:
                 auto result = work();
                 if (guard)
                     QMetaObject::invokeMethod(
-                        guard, [result = std::move(result), done = std::move(done)]() mutable { done(std::move(result)); },
+                        guard,
+                        [result = std::move(result), done = std::move(done)]() mutable {
+                            done(std::move(result));
+                        },
                         Qt::QueuedConnection);
             },
             Qt::QueuedConnection);
@@ -45,7 +48,8 @@ public:
     void finish() {
         if (!m_thread.isRunning())
             return;
-        QMetaObject::invokeMethod(&m_there, [this] { m_thread.quit(); }, Qt::QueuedConnection);
+        QMetaObject::invokeMethod(
+            &m_there, [this] { m_thread.quit(); }, Qt::QueuedConnection);
         m_thread.wait();
     }
 

@@ -13,18 +13,24 @@ namespace {
 
 QColor colourOf(Severity severity) {
     switch (severity) {
-    case Severity::Blocks: return day().warning;
-    case Severity::Doubt: return day().marker;
-    case Severity::Note: break;
+    case Severity::Blocks:
+        return day().warning;
+    case Severity::Doubt:
+        return day().marker;
+    case Severity::Note:
+        break;
     }
     return day().quiet;
 }
 
 QString wordOf(Severity severity) {
     switch (severity) {
-    case Severity::Blocks: return CheckDesk::tr("Mend this");
-    case Severity::Doubt: return CheckDesk::tr("Look at this");
-    case Severity::Note: break;
+    case Severity::Blocks:
+        return CheckDesk::tr("Mend this");
+    case Severity::Doubt:
+        return CheckDesk::tr("Look at this");
+    case Severity::Note:
+        break;
     }
     return CheckDesk::tr("Good to know");
 }
@@ -64,8 +70,11 @@ std::vector<Finding> CheckDesk::screenFindings() const {
     const auto& placements = m_session.placements();
     for (size_t i = 0; i < outputs.size() && i < placements.size(); ++i)
         if (outputs[i].kind == OutputKind::Hall && placements[i].kind != Placement::Kind::FullScreen)
-            findings.push_back({Severity::Doubt, {}, tr("%1 has no screen of its own").arg(outputs[i].label()),
-                                tr("It is shown in a window on this computer. Plug the projector in, or choose a screen in Setup.")});
+            findings.push_back({Severity::Doubt,
+                                {},
+                                tr("%1 has no screen of its own").arg(outputs[i].label()),
+                                tr("It is shown in a window on this computer. Plug the projector in, or "
+                                   "choose a screen in Setup.")});
     return findings;
 }
 
@@ -92,7 +101,8 @@ void CheckDesk::show(const std::vector<Finding>& findings) {
     if (m_session.book().itemCount() == 0)
         m_summary->setText(tr("Nothing to check yet: the service is empty."));
     else if (m_worrying > 0)
-        m_summary->setText(m_worrying == 1 ? tr("One thing to look at") : tr("%1 things to look at").arg(m_worrying));
+        m_summary->setText(m_worrying == 1 ? tr("One thing to look at")
+                                           : tr("%1 things to look at").arg(m_worrying));
     else
         m_summary->setText(tr("All is well with the words and the screens"));
     for (const Finding& finding : findings)
@@ -101,10 +111,12 @@ void CheckDesk::show(const std::vector<Finding>& findings) {
 
 QWidget* CheckDesk::row(const Finding& finding) {
     auto* sheet = new QFrame(widget());
-    sheet->setStyleSheet(QStringLiteral("QFrame { background: %1; border-left: 5px solid %2; } QLabel { border: none; }")
-                             .arg(day().sheet.name(), colourOf(finding.severity).name()));
+    sheet->setStyleSheet(
+        QStringLiteral("QFrame { background: %1; border-left: 5px solid %2; } QLabel { border: none; }")
+            .arg(day().sheet.name(), colourOf(finding.severity).name()));
     const Item* item = m_session.document().service().item(finding.item);
-    auto* title = new QLabel(item ? QStringLiteral("%1 \u00b7 %2").arg(item->title(), finding.title) : finding.title, sheet);
+    auto* title = new QLabel(
+        item ? QStringLiteral("%1 \u00b7 %2").arg(item->title(), finding.title) : finding.title, sheet);
     title->setFont(textFont(1.05, true));
     auto* detail = new QLabel(finding.detail, sheet);
     detail->setWordWrap(true);

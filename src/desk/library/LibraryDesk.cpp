@@ -15,7 +15,9 @@
 namespace mivanta {
 
 LibraryDesk::LibraryDesk(Session& session, Prompts& prompts, ThumbnailStore& thumbnails, QWidget* parent)
-    : QWidget(parent), m_session(session), m_prompts(prompts) {
+    : QWidget(parent),
+      m_session(session),
+      m_prompts(prompts) {
     setObjectName(QStringLiteral("library-desk"));
     setAcceptDrops(true);
     auto* row = new QHBoxLayout(this);
@@ -29,7 +31,8 @@ LibraryDesk::LibraryDesk(Session& session, Prompts& prompts, ThumbnailStore& thu
     connect(m_find, &FindPanel::currentChanged, this, &LibraryDesk::currentChanged);
     connect(m_find, &FindPanel::chosen, this, &LibraryDesk::addToService);
     connect(m_find, &FindPanel::counted, this, [this](int songs) {
-        m_count->setText(m_find->box()->text().trimmed().isEmpty() ? tr("Songs %1").arg(songs) : tr("%1 found").arg(songs));
+        m_count->setText(m_find->box()->text().trimmed().isEmpty() ? tr("Songs %1").arg(songs)
+                                                                   : tr("%1 found").arg(songs));
     });
     connect(&m_session.library(), &LibraryClient::importProgress, this, [this](int done, int total) {
         m_importRow->show();
@@ -137,7 +140,9 @@ QWidget* LibraryDesk::buildSide(ThumbnailStore& thumbnails) {
     return side;
 }
 
-void LibraryDesk::focusFind() { m_find->focusBox(); }
+void LibraryDesk::focusFind() {
+    m_find->focusBox();
+}
 
 void LibraryDesk::showSong(const SongId& id) {
     m_find->box()->clear();
@@ -190,7 +195,8 @@ void LibraryDesk::showPreview() {
     m_orderTitle->setVisible(shown);
     m_order->setChips(shown ? partChips(m_slides->content) : std::vector<PartChip>());
     m_order->updateGeometry();
-    for (const auto& [view, kind] : {std::pair{m_hall, OutputKind::Hall}, std::pair{m_stream, OutputKind::Stream}}) {
+    for (const auto& [view, kind] :
+         {std::pair{m_hall, OutputKind::Hall}, std::pair{m_stream, OutputKind::Stream}}) {
         const OutputSlides* output = nullptr;
         if (shown)
             for (const OutputSlides& o : m_slides->outputs)
@@ -211,7 +217,9 @@ void LibraryDesk::showPreview() {
     }
 }
 
-void LibraryDesk::importFiles() { m_session.library().import(m_prompts.songFilesToImport()); }
+void LibraryDesk::importFiles() {
+    m_session.library().import(m_prompts.songFilesToImport());
+}
 
 void LibraryDesk::importFolder() {
     if (const QString folder = m_prompts.songFolderToImport(); !folder.isEmpty())
@@ -233,7 +241,10 @@ void LibraryDesk::importFinished(const std::vector<ImportEntry>& entries, bool c
     }
     constexpr int kMostTold = 6;
     QString text = tr("Brought in: %1 added, %2 changed, %3 unchanged, %4 refused.")
-                       .arg(counts[0]).arg(counts[1]).arg(counts[2]).arg(counts[3]);
+                       .arg(counts[0])
+                       .arg(counts[1])
+                       .arg(counts[2])
+                       .arg(counts[3]);
     if (cancelled)
         text += u' ' + tr("Stopped before the end.");
     const QStringList told = refusals + warnings;

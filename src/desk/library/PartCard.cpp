@@ -8,8 +8,12 @@ namespace mivanta {
 
 namespace {
 
-int sideWidth() { return spaced(22); }
-int margin() { return spaced(3); }
+int sideWidth() {
+    return spaced(22);
+}
+int margin() {
+    return spaced(3);
+}
 
 } // namespace
 
@@ -24,11 +28,17 @@ PartCard::PartCard(Part part, QWidget* parent) : QWidget(parent), m_part(std::mo
     setAccessibleDescription(words.join(u'\n'));
 }
 
-int PartCard::narrowest() { return spaced(60); }
+int PartCard::narrowest() {
+    return spaced(60);
+}
 
-QSize PartCard::sizeHint() const { return {spaced(120), heightForWidth(std::max(width(), narrowest()))}; }
+QSize PartCard::sizeHint() const {
+    return {spaced(120), heightForWidth(std::max(width(), narrowest()))};
+}
 
-int PartCard::heightForWidth(int width) const { return layOut(width, nullptr); }
+int PartCard::heightForWidth(int width) const {
+    return layOut(width, nullptr);
+}
 
 void PartCard::paintEvent(QPaintEvent*) {
     QPainter painter(this);
@@ -103,11 +113,13 @@ int PartCard::layOutLine(const Line& line, int left, int top, int width, QPainte
         bool any = false;
         chordEnd = 0;
         for (const ChordMark& chord : line.chords) {
-            if (chord.position < row.textStart() || (chord.position >= row.textStart() + row.textLength() && !last))
+            if (chord.position < row.textStart() ||
+                (chord.position >= row.textStart() + row.textLength() && !last))
                 continue;
             const double x = std::max(chordEnd, row.cursorToX(chord.position));
             any = true;
-            chordEnd = x + QFontMetricsF(chordFont).horizontalAdvance(chord.name + u' ') + (wordless ? spaced(3) : 0);
+            chordEnd = x + QFontMetricsF(chordFont).horizontalAdvance(chord.name + u' ') +
+                       (wordless ? spaced(3) : 0);
             if (painter) {
                 painter->setFont(chordFont);
                 painter->setPen(QColor(0x9A5200));

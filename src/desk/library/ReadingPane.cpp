@@ -23,14 +23,15 @@ QString detailsText(const Song& song) {
     QStringList books;
     for (const BookNumber& book : song.bookNumbers)
         books << book.book + u' ' + book.number;
-    QStringList all{detail(ReadingPane::tr("Words"), song.authorNames(AuthorRole::Words).join(QStringLiteral(", "))),
-                    detail(ReadingPane::tr("Music"), song.authorNames(AuthorRole::Music).join(QStringLiteral(", "))),
-                    detail(ReadingPane::tr("In"), books.join(QStringLiteral(", "))),
-                    detail(ReadingPane::tr("Tempo"), song.tempo > 0 ? QString::number(song.tempo) : QString()),
-                    detail(ReadingPane::tr("Licence no."), song.licenceNumber),
-                    detail(ReadingPane::tr("Topics"), song.topics.join(QStringLiteral(", "))),
-                    detail(ReadingPane::tr("Also called"), song.otherTitles.join(QStringLiteral(", "))),
-                    song.copyright.toHtmlEscaped()};
+    QStringList all{
+        detail(ReadingPane::tr("Words"), song.authorNames(AuthorRole::Words).join(QStringLiteral(", "))),
+        detail(ReadingPane::tr("Music"), song.authorNames(AuthorRole::Music).join(QStringLiteral(", "))),
+        detail(ReadingPane::tr("In"), books.join(QStringLiteral(", "))),
+        detail(ReadingPane::tr("Tempo"), song.tempo > 0 ? QString::number(song.tempo) : QString()),
+        detail(ReadingPane::tr("Licence no."), song.licenceNumber),
+        detail(ReadingPane::tr("Topics"), song.topics.join(QStringLiteral(", "))),
+        detail(ReadingPane::tr("Also called"), song.otherTitles.join(QStringLiteral(", "))),
+        song.copyright.toHtmlEscaped()};
     all.removeAll(QString());
     return all.join(QStringLiteral(" &nbsp; &nbsp; "));
 }
@@ -117,9 +118,11 @@ void ReadingPane::showParts() {
     if (!m_song)
         return;
     const Song shown = transposed(*m_song, m_semitones);
-    m_key->setText(!shown.key.isEmpty()   ? shown.key
-                   : m_semitones == 0     ? QStringLiteral("\u2013")
-                                          : QStringLiteral("%1%2").arg(m_semitones > 0 ? QStringLiteral("+") : QString()).arg(m_semitones));
+    m_key->setText(
+        !shown.key.isEmpty() ? shown.key
+        : m_semitones == 0
+            ? QStringLiteral("\u2013")
+            : QStringLiteral("%1%2").arg(m_semitones > 0 ? QStringLiteral("+") : QString()).arg(m_semitones));
     for (const Part& part : shown.parts)
         m_parts->addWidget(new PartCard(part, widget()));
 }

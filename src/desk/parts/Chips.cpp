@@ -40,7 +40,9 @@ std::vector<QRect> Chips::layoutFor(int width) const {
     return rects;
 }
 
-QSize Chips::sizeHint() const { return {spaced(40), heightForWidth(std::max(width(), spaced(40)))}; }
+QSize Chips::sizeHint() const {
+    return {spaced(40), heightForWidth(std::max(width(), spaced(40)))};
+}
 
 int Chips::heightForWidth(int width) const {
     const auto rects = layoutFor(width);
@@ -52,7 +54,8 @@ void Chips::paintEvent(QPaintEvent*) {
     painter.setRenderHint(QPainter::Antialiasing);
     const auto rects = layoutFor(width());
     for (size_t i = 0; i < rects.size(); ++i) {
-        painter.setPen(QPen(m_chips[i].bandOnly ? day().quiet : day().text, 1, m_chips[i].bandOnly ? Qt::DashLine : Qt::SolidLine));
+        painter.setPen(QPen(m_chips[i].bandOnly ? day().quiet : day().text, 1,
+                            m_chips[i].bandOnly ? Qt::DashLine : Qt::SolidLine));
         painter.setBrush(m_chips[i].bandOnly ? QBrush(Qt::NoBrush) : QBrush(day().sheet));
         painter.drawRoundedRect(QRectF(rects[i]).adjusted(0.5, 0.5, -0.5, -0.5), 3, 3);
         painter.setFont(textFont(1.0, !m_chips[i].bandOnly));
@@ -60,8 +63,8 @@ void Chips::paintEvent(QPaintEvent*) {
     }
 }
 
-int Chips::paintLine(QPainter& painter, const QRect& area, const std::vector<PartChip>& chips, const QColor& line,
-                     const QColor& text) {
+int Chips::paintLine(QPainter& painter, const QRect& area, const std::vector<PartChip>& chips,
+                     const QColor& line, const QColor& text) {
     painter.setFont(textFont(0.85));
     const QFontMetrics metrics(painter.font());
     int x = area.left();
@@ -70,7 +73,8 @@ int Chips::paintLine(QPainter& painter, const QRect& area, const std::vector<Par
         const QString rest = QStringLiteral("+%1").arg(chips.size() - i);
         const int restWide = i + 1 < chips.size() ? metrics.horizontalAdvance(rest) + spaced(3) : 0;
         const bool fits = x + wide + restWide <= area.right();
-        const QRect box(x, area.center().y() - spaced(2.5), fits ? wide : metrics.horizontalAdvance(rest) + spaced(3), spaced(5));
+        const QRect box(x, area.center().y() - spaced(2.5),
+                        fits ? wide : metrics.horizontalAdvance(rest) + spaced(3), spaced(5));
         painter.setPen(QPen(line, 1, chips[i].bandOnly ? Qt::DashLine : Qt::SolidLine));
         painter.drawRoundedRect(QRectF(box).adjusted(0.5, 0.5, -0.5, -0.5), 2, 2);
         painter.setPen(text);

@@ -16,8 +16,8 @@ public:
     [[nodiscard]] int heightForWidth(int width) const override;
 
     /// Draws chips into an area on one line; returns the x behind the last one. What does not fit is counted.
-    static int paintLine(QPainter& painter, const QRect& area, const std::vector<PartChip>& chips, const QColor& line,
-                         const QColor& text);
+    static int paintLine(QPainter& painter, const QRect& area, const std::vector<PartChip>& chips,
+                         const QColor& line, const QColor& text);
 
 protected:
     void paintEvent(QPaintEvent* event) override;

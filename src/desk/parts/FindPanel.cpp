@@ -8,7 +8,8 @@
 namespace mivanta {
 
 FindPanel::FindPanel(LibraryClient& library, const QString& placeholder, QWidget* parent)
-    : QWidget(parent), m_library(library) {
+    : QWidget(parent),
+      m_library(library) {
     m_box = new QLineEdit(this);
     m_box->setObjectName(QStringLiteral("find-box"));
     m_box->setPlaceholderText(placeholder);
@@ -42,6 +43,7 @@ FindPanel::FindPanel(LibraryClient& library, const QString& placeholder, QWidget
     column->addWidget(m_list, 1);
 
     connect(m_box, &QLineEdit::textChanged, this, &FindPanel::refresh);
+    connect(m_box, &QLineEdit::textEdited, this, [this] { m_untouched = false; });
     connect(m_list->selectionModel(), &QItemSelectionModel::currentChanged, this, &FindPanel::currentChanged);
     connect(m_list, &QListView::doubleClicked, this, [this](const QModelIndex& index) {
         if (const SongHit* hit = m_model->hit(index))
@@ -62,7 +64,8 @@ void FindPanel::refresh() {
     if (!m_library.isOpen())
         return;
     const QString query = m_box->text();
-    m_library.find(this, query, [this, query](Result<std::vector<SongHit>> hits) { found(std::move(hits), query); });
+    m_library.find(this, query,
+                   [this, query](Result<std::vector<SongHit>> hits) { found(std::move(hits), query); });
 }
 
 void FindPanel::found(Result<std::vector<SongHit>> hits, const QString& query) {
@@ -73,11 +76,13 @@ void FindPanel::found(Result<std::vector<SongHit>> hits, const QString& query) {
     else if (query.trimmed().isEmpty())
         m_empty->setText(tr("The library is empty. Bring in song files with Import, or drop them here."));
     else
-        m_empty->setText(tr("No song has \u201c%1\u201d. Try fewer words, or only their beginnings.").arg(query.trimmed()));
+        m_empty->setText(tr("No song has \u201c%1\u201d. Try fewer words, or only their beginnings.")
+                             .arg(query.trimmed()));
     m_empty->setVisible(isEmpty);
     const int count = hits ? int(hits->size()) : 0;
     m_model->setHits(hits ? std::move(*hits) : std::vector<SongHit>(), query);
-    const QModelIndex kept = before && query.trimmed().isEmpty() ? m_model->indexOf(before->song.id) : QModelIndex();
+    const QModelIndex kept =
+        before && query.trimmed().isEmpty() ? m_model->indexOf(before->song.id) : QModelIndex();
     m_list->setCurrentIndex(kept.isValid() ? kept : m_model->index(0));
     if (count == 0)
         Q_EMIT currentChanged();
@@ -95,6 +100,14 @@ std::optional<SongHit> FindPanel::current() const {
 }
 
 bool FindPanel::eventFilter(QObject* watched, QEvent* event) {
+    if (event->type() == QEvent::ShortcutOverride && watched == m_box && m_untouched) {
+        // Undo right after a choice takes the choice back, not the typing of the query.
+        const auto* key = static_cast<QKeyEvent*>(event);
+        if (key->matches(QKeySequence::Undo) || key->matches(QKeySequence::Redo)) {
+            event->ignore();
+            return true;
+        }
+    }
     if (event->type() != QEvent::KeyPress)
         return QWidget::eventFilter(watched, event);
     const auto* key = static_cast<QKeyEvent*>(event);
@@ -102,6 +115,7 @@ bool FindPanel::eventFilter(QObject* watched, QEvent* event) {
     case Qt::Key_Return:
     case Qt::Key_Enter:
         if (const auto hit = current()) {
+            m_untouched = true;
             if (key->modifiers() & Qt::ShiftModifier)
                 Q_EMIT opened(hit->song.id);
             else
@@ -115,8 +129,12 @@ bool FindPanel::eventFilter(QObject* watched, QEvent* event) {
         if (watched != m_box)
             break;
         {
-            const int by = key->key() == Qt::Key_Up ? -1 : key->key() == Qt::Key_Down ? 1 : key->key() == Qt::Key_PageUp ? -8 : 8;
-            const int row = std::clamp(m_list->currentIndex().row() + by, 0, std::max(0, m_model->rowCount() - 1));
+            const int by = key->key() == Qt::Key_Up       ? -1
+                           : key->key() == Qt::Key_Down   ? 1
+                           : key->key() == Qt::Key_PageUp ? -8
+                                                          : 8;
+            const int row =
+                std::clamp(m_list->currentIndex().row() + by, 0, std::max(0, m_model->rowCount() - 1));
             m_list->setCurrentIndex(m_model->index(row));
         }
         return true;
@@ -125,7 +143,8 @@ bool FindPanel::eventFilter(QObject* watched, QEvent* event) {
             break;
         m_box->clear();
         return true;
-    default: break;
+    default:
+        break;
     }
     return QWidget::eventFilter(watched, event);
 }

@@ -25,9 +25,9 @@ public:
 
 Q_SIGNALS:
     void currentChanged();
-    void chosen(const mivanta::SongId& id);  ///< Enter or double click
-    void opened(const mivanta::SongId& id);  ///< Shift+Enter
-    void counted(int songs);                  ///< how many are listed
+    void chosen(const mivanta::SongId& id); ///< Enter or double click
+    void opened(const mivanta::SongId& id); ///< Shift+Enter
+    void counted(int songs);                ///< how many are listed
 
 protected:
     bool eventFilter(QObject* watched, QEvent* event) override;
@@ -40,6 +40,7 @@ private:
     QListView* m_list;
     SongListModel* m_model;
     QLabel* m_empty;
+    bool m_untouched = true; ///< nothing was typed since the last choice: undo means the choice
 };
 
 } // namespace mivanta

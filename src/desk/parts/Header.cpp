@@ -90,11 +90,13 @@ void Header::addDesk(const QString& name, const QString& tip, const QString& sho
     button->setCheckable(true);
     button->setToolTip(QStringLiteral("%1 (%2)").arg(tip, shortcut));
     button->setFocusPolicy(Qt::TabFocus);
-    button->setStyleSheet(QStringLiteral("QToolButton { color: %1; border: 2px solid transparent; border-radius: 14px; padding: 4px 12px; }"
-                                         "QToolButton:hover { background: #33434a; }"
-                                         "QToolButton:focus { border-color: %3; }"
-                                         "QToolButton:checked { background: %1; color: %2; font-weight: bold; }")
-                              .arg(kHeadText.name(), kHeadGround.name(), night().accent.name()));
+    button->setStyleSheet(
+        QStringLiteral("QToolButton { color: %1; border: 2px solid transparent; border-radius: 14px; "
+                       "padding: 4px 12px; }"
+                       "QToolButton:hover { background: #33434a; }"
+                       "QToolButton:focus { border-color: %3; }"
+                       "QToolButton:checked { background: %1; color: %2; font-weight: bold; }")
+            .arg(kHeadText.name(), kHeadGround.name(), night().accent.name()));
     connect(button, &QToolButton::clicked, this, [this, index] { Q_EMIT deskChosen(index); });
     m_tabs->layout()->addWidget(button);
     m_desks.push_back({button, name});
@@ -123,8 +125,12 @@ void Header::setLamp(const LampState& lamp) {
     static_cast<LampBox*>(m_lampBox)->setLit(lamp.lit);
 }
 
-void Header::setTime(const QString& time) { m_clock->setText(time); }
+void Header::setTime(const QString& time) {
+    m_clock->setText(time);
+}
 
-void Header::paintEvent(QPaintEvent*) { QPainter(this).fillRect(rect(), kHeadGround); }
+void Header::paintEvent(QPaintEvent*) {
+    QPainter(this).fillRect(rect(), kHeadGround);
+}
 
 } // namespace mivanta

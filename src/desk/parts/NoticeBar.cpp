@@ -32,12 +32,15 @@ void NoticeBar::tell(const QString& text, bool isProblem) {
     for (const Notice& notice : std::as_const(m_waiting))
         if (notice.text == text)
             return;
-    m_waiting.append({text, isProblem});
-    if (m_waiting.size() == 1)
-        showNext();
+    // The newest is seen first; good news makes way for it, problems wait behind it.
+    m_waiting.removeIf([](const Notice& notice) { return !notice.isProblem; });
+    m_waiting.prepend({text, isProblem});
+    showNext();
 }
 
-QString NoticeBar::text() const { return m_waiting.isEmpty() ? QString() : m_waiting.first().text; }
+QString NoticeBar::text() const {
+    return m_waiting.isEmpty() ? QString() : m_waiting.first().text;
+}
 
 void NoticeBar::showNext() {
     setVisible(!m_waiting.isEmpty());
@@ -46,7 +49,8 @@ void NoticeBar::showNext() {
     const Notice& notice = m_waiting.first();
     const QColor ground = notice.isProblem ? day().warning : day().accent;
     setStyleSheet(QStringLiteral("#notices { background: %1; } #notices QLabel { color: white; }"
-                                 "#notices QPushButton { color: white; border: 1px solid white; border-radius: 4px; padding: 3px 10px; }")
+                                 "#notices QPushButton { color: white; border: 1px solid white; "
+                                 "border-radius: 4px; padding: 3px 10px; }")
                       .arg(ground.name()));
     m_label->setText(notice.text);
 }

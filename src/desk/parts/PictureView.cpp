@@ -23,7 +23,9 @@ void paintChequers(QPainter& painter, const QRect& area, bool isNight) {
 
 } // namespace
 
-PictureView::PictureView(ThumbnailStore& thumbnails, QWidget* parent) : QWidget(parent), m_thumbnails(thumbnails) {
+PictureView::PictureView(ThumbnailStore& thumbnails, QWidget* parent)
+    : QWidget(parent),
+      m_thumbnails(thumbnails) {
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
     connect(&m_thumbnails, &ThumbnailStore::ready, this, [this] {
         if (m_scene)
@@ -67,7 +69,9 @@ void PictureView::setEmptyText(const QString& text) {
     update();
 }
 
-QSize PictureView::sizeHint() const { return {spaced(40), heightForWidth(spaced(40))}; }
+QSize PictureView::sizeHint() const {
+    return {spaced(40), heightForWidth(spaced(40))};
+}
 
 int PictureView::heightForWidth(int width) const {
     const int caption = m_left.isEmpty() && m_right.isEmpty() ? 0 : spaced(5.5);
@@ -75,9 +79,13 @@ int PictureView::heightForWidth(int width) const {
 }
 
 // Layouts inside scroll areas do not ask for a height by width, so the height is set.
-void PictureView::followWidth() { setFixedHeight(heightForWidth(width())); }
+void PictureView::followWidth() {
+    setFixedHeight(heightForWidth(width()));
+}
 
-void PictureView::resizeEvent(QResizeEvent*) { followWidth(); }
+void PictureView::resizeEvent(QResizeEvent*) {
+    followWidth();
+}
 
 QRect PictureView::pictureRect() const {
     const int caption = m_left.isEmpty() && m_right.isEmpty() ? 0 : spaced(5.5);
@@ -95,7 +103,8 @@ void PictureView::paintEvent(QPaintEvent*) {
         if (!drawn.isNull())
             m_last = drawn;
     }
-    const bool seeThrough = m_scene ? m_scene->look.backdrop.kind == BackdropKind::None : m_picture.hasAlphaChannel();
+    const bool seeThrough =
+        m_scene ? m_scene->look.backdrop.kind == BackdropKind::None : m_picture.hasAlphaChannel();
     if (seeThrough)
         paintChequers(painter, area, m_night);
     else

@@ -25,7 +25,9 @@ QModelIndex SongListModel::indexOf(const SongId& id) const {
     return {};
 }
 
-int SongListModel::rowCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : int(m_hits.size()); }
+int SongListModel::rowCount(const QModelIndex& parent) const {
+    return parent.isValid() ? 0 : int(m_hits.size());
+}
 
 QVariant SongListModel::data(const QModelIndex& index, int role) const {
     const SongHit* at = hit(index);
@@ -34,11 +36,16 @@ QVariant SongListModel::data(const QModelIndex& index, int role) const {
     switch (role) {
     case Qt::DisplayRole:
     case Qt::ToolTipRole:
-    case Qt::AccessibleTextRole: return at->song.title;
-    case NumberRole: return at->song.number;
-    case SecondLineRole: return at->matchingLine.isEmpty() ? at->song.firstLine : at->matchingLine;
-    case IdRole: return at->song.id.text();
-    default: return {};
+    case Qt::AccessibleTextRole:
+        return at->song.title;
+    case NumberRole:
+        return at->song.number;
+    case SecondLineRole:
+        return at->matchingLine.isEmpty() ? at->song.firstLine : at->matchingLine;
+    case IdRole:
+        return at->song.id.text();
+    default:
+        return {};
     }
 }
 
@@ -46,7 +53,9 @@ Qt::ItemFlags SongListModel::flags(const QModelIndex& index) const {
     return QAbstractListModel::flags(index) | Qt::ItemIsDragEnabled;
 }
 
-QStringList SongListModel::mimeTypes() const { return {QString::fromLatin1(kMimeType), QStringLiteral("text/plain")}; }
+QStringList SongListModel::mimeTypes() const {
+    return {QString::fromLatin1(kMimeType), QStringLiteral("text/plain")};
+}
 
 QMimeData* SongListModel::mimeData(const QModelIndexList& indexes) const {
     QStringList ids;
@@ -79,7 +88,8 @@ std::vector<std::pair<int, int>> matches(const QString& text, const QStringList&
         if (!text[from].isLetterOrNumber() || (from > 0 && text[from - 1].isLetterOrNumber()))
             continue;
         for (const QString& word : words)
-            for (int to = from + int(word.size()); to <= std::min(int(text.size()), from + int(word.size()) + 4); ++to)
+            for (int to = from + int(word.size());
+                 to <= std::min(int(text.size()), from + int(word.size()) + 4); ++to)
                 if (foldedForSearch(text.mid(from, to - from)) == word) {
                     found.emplace_back(from, to - from);
                     to = int(text.size());
@@ -102,7 +112,8 @@ void drawMarked(QPainter& painter, const QRect& area, const QString& full, const
 
 } // namespace
 
-void SongDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const {
+void SongDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
+                         const QModelIndex& index) const {
     painter->save();
     const Palette& colours = day();
     const QRect area = option.rect.adjusted(0, 1, 0, -1);
@@ -118,9 +129,13 @@ void SongDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, 
     const QString number = index.data(SongListModel::NumberRole).toString();
     painter->setFont(textFont(0.85));
     painter->setPen(colours.quiet);
-    const int numberWidth = number.isEmpty() ? 0 : std::min(painter->fontMetrics().horizontalAdvance(number) + spaced(2), inner.width() / 2);
+    const int numberWidth =
+        number.isEmpty()
+            ? 0
+            : std::min(painter->fontMetrics().horizontalAdvance(number) + spaced(2), inner.width() / 2);
     const QRect top(inner.left(), inner.top(), inner.width(), inner.height() / 2);
-    painter->drawText(top, Qt::AlignRight | Qt::AlignVCenter, painter->fontMetrics().elidedText(number, Qt::ElideLeft, numberWidth));
+    painter->drawText(top, Qt::AlignRight | Qt::AlignVCenter,
+                      painter->fontMetrics().elidedText(number, Qt::ElideLeft, numberWidth));
     painter->setFont(textFont(1.05, true));
     painter->setPen(colours.text);
     drawMarked(*painter, top.adjusted(0, 0, -numberWidth, 0), index.data().toString(), words);
@@ -133,6 +148,8 @@ void SongDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, 
     painter->restore();
 }
 
-QSize SongDelegate::sizeHint(const QStyleOptionViewItem&, const QModelIndex&) const { return {100, spaced(12)}; }
+QSize SongDelegate::sizeHint(const QStyleOptionViewItem&, const QModelIndex&) const {
+    return {100, spaced(12)};
+}
 
 } // namespace mivanta

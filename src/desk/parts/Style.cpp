@@ -56,9 +56,9 @@ QString controls(const Palette& p, const QString& scope) {
         %1 QScrollBar::handle:horizontal { background: %LINE; border-radius: 4px; min-width: 24px; }
         %1 QScrollBar::add-line:horizontal, %1 QScrollBar::sub-line:horizontal { width: 0; }
     )");
-    const std::pair<const char*, QColor> names[]{{"%SHEET", p.sheet}, {"%TEXT", p.text},     {"%LINE", p.line},
-                                                 {"%ACCENT", p.accent}, {"%QUIET", p.quiet}, {"%CHOSEN", p.chosen},
-                                                 {"%SIDE", p.side}};
+    const std::pair<const char*, QColor> names[]{
+        {"%SHEET", p.sheet}, {"%TEXT", p.text},     {"%LINE", p.line}, {"%ACCENT", p.accent},
+        {"%QUIET", p.quiet}, {"%CHOSEN", p.chosen}, {"%SIDE", p.side}};
     for (const auto& [name, colour] : names)
         sheet.replace(QLatin1String(name), colour.name());
     return sheet.replace(QLatin1String("%1"), scope);
@@ -88,9 +88,10 @@ void applyStyle(QApplication& app) {
     font.setPointSizeF(std::max(9.5, app.font().pointSizeF()));
     app.setFont(font);
     app.setPalette(widgetPalette(day()));
-    app.setStyleSheet(controls(day(), QString()) +
-                      QStringLiteral("QToolTip { background: %1; color: %2; border: 1px solid %3; padding: 4px; }")
-                          .arg(day().sheet.name(), day().text.name(), day().line.name()));
+    app.setStyleSheet(
+        controls(day(), QString()) +
+        QStringLiteral("QToolTip { background: %1; color: %2; border: 1px solid %3; padding: 4px; }")
+            .arg(day().sheet.name(), day().text.name(), day().line.name()));
 }
 
 void applyNight(QWidget* widget) {

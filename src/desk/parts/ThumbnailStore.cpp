@@ -9,7 +9,9 @@ namespace {
 constexpr int kMostKib = 96 * 1024;
 }
 
-ThumbnailStore::ThumbnailStore(QObject* parent) : QObject(parent), m_pictures(kMostKib) { m_pool.setMaxThreadCount(1); }
+ThumbnailStore::ThumbnailStore(QObject* parent) : QObject(parent), m_pictures(kMostKib) {
+    m_pool.setMaxThreadCount(1);
+}
 
 ThumbnailStore::~ThumbnailStore() {
     m_pool.clear();
@@ -19,7 +21,8 @@ ThumbnailStore::~ThumbnailStore() {
 QPixmap ThumbnailStore::get(const Scene& scene, QSize size) {
     if (size.isEmpty())
         return {};
-    const QByteArray key = sceneKey(scene) + QByteArray::number(size.width()) + 'x' + QByteArray::number(size.height());
+    const QByteArray key =
+        sceneKey(scene) + QByteArray::number(size.width()) + 'x' + QByteArray::number(size.height());
     if (const QPixmap* known = m_pictures.object(key))
         return *known;
     if (m_drawing.contains(key))
@@ -27,11 +30,15 @@ QPixmap ThumbnailStore::get(const Scene& scene, QSize size) {
     m_drawing.insert(key, true);
     m_pool.start([this, scene, size, key] {
         const QImage image = renderScene(scene, size);
-        QMetaObject::invokeMethod(this, [this, image, key] {
-            m_drawing.remove(key);
-            m_pictures.insert(key, new QPixmap(QPixmap::fromImage(image)), int(image.sizeInBytes() / 1024) + 1);
-            Q_EMIT ready();
-        }, Qt::QueuedConnection);
+        QMetaObject::invokeMethod(
+            this,
+            [this, image, key] {
+                m_drawing.remove(key);
+                m_pictures.insert(key, new QPixmap(QPixmap::fromImage(image)),
+                                  int(image.sizeInBytes() / 1024) + 1);
+                Q_EMIT ready();
+            },
+            Qt::QueuedConnection);
     });
     return {};
 }

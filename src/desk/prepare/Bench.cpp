@@ -23,7 +23,9 @@ QLabel* section(const QString& text, QWidget* parent) {
 } // namespace
 
 Bench::Bench(Session& session, ThumbnailStore& thumbnails, QWidget* parent)
-    : QScrollArea(parent), m_session(session), m_thumbnails(thumbnails) {
+    : QScrollArea(parent),
+      m_session(session),
+      m_thumbnails(thumbnails) {
     setObjectName(QStringLiteral("bench"));
     setWidgetResizable(true);
     setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
@@ -47,13 +49,14 @@ Bench::Bench(Session& session, ThumbnailStore& thumbnails, QWidget* parent)
     m_theme->setToolTip(tr("How the words look wherever an output does not insist on its own theme"));
     for (const Theme& theme : m_session.book().themes())
         m_theme->addItem(theme.name, theme.id);
-    connect(m_theme, &QComboBox::activated, this, [this](int index) {
-        m_session.document().setTheme(m_session.book().themes()[size_t(index)]);
-    });
+    connect(m_theme, &QComboBox::activated, this,
+            [this](int index) { m_session.document().setTheme(m_session.book().themes()[size_t(index)]); });
     m_look = new QGridLayout;
     m_look->setColumnStretch(1, 1);
     m_look->setHorizontalSpacing(spaced(4));
     m_look->setVerticalSpacing(spaced(1.5));
+    m_look->addWidget(new QLabel(tr("Theme of the service"), content), 0, 0);
+    m_look->addWidget(m_theme, 0, 1, Qt::AlignRight);
 
     auto* column = new QVBoxLayout(content);
     column->setContentsMargins(spaced(4), spaced(4), spaced(4), spaced(4));
@@ -93,7 +96,8 @@ void Bench::refresh() {
         if (const Song* song = item->song()) {
             facts << song->authorNames().join(QStringLiteral(", "));
             if (!song->key.isEmpty())
-                facts << (song->capo > 0 ? tr("key %1, capo %2").arg(song->key).arg(song->capo) : tr("key %1").arg(song->key));
+                facts << (song->capo > 0 ? tr("key %1, capo %2").arg(song->key).arg(song->capo)
+                                         : tr("key %1").arg(song->key));
             if (!song->bookNumbers.empty())
                 facts << song->bookNumbers.front().book + u' ' + song->bookNumbers.front().number;
         }
@@ -138,34 +142,32 @@ void Bench::showSlides(const ItemSlides& slides) {
 }
 
 void Bench::showLook(const ItemSlides* slides) {
-    for (QLabel* label : m_lookLabels)
-        delete label;
-    m_lookLabels.clear();
-    const auto add = [&](int row, const QString& name, const QString& value) {
-        auto* left = new QLabel(name, widget());
-        m_look->addWidget(left, row, 0);
-        m_lookLabels.push_back(left);
-        if (value.isEmpty())
-            return;
-        auto* right = new QLabel(value, widget());
-        right->setAlignment(Qt::AlignRight);
-        right->setWordWrap(true);
-        right->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
-        m_look->addWidget(right, row, 1);
-        m_lookLabels.push_back(right);
-    };
-    add(0, tr("Theme of the service"), {});
-    m_look->addWidget(m_theme, 0, 1, Qt::AlignRight);
     const auto& themes = m_session.book().themes();
-    const int theme = m_theme->findData(m_session.document().service().theme.id);
-    m_theme->setCurrentIndex(theme);
-    int row = 1;
-    for (const OutputSlides& output : slides ? slides->outputs : std::vector<OutputSlides>()) {
+    m_theme->setCurrentIndex(m_theme->findData(m_session.document().service().theme.id));
+    const size_t count = slides ? slides->outputs.size() : 0;
+    while (m_looks.size() < count) {
+        const int row = int(m_looks.size()) + 1;
+        auto* name = new QLabel(widget());
+        auto* look = new QLabel(widget());
+        look->setAlignment(Qt::AlignRight);
+        look->setWordWrap(true);
+        look->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
+        m_look->addWidget(name, row, 0);
+        m_look->addWidget(look, row, 1);
+        m_looks.emplace_back(name, look);
+    }
+    for (size_t i = 0; i < m_looks.size(); ++i) {
+        m_looks[i].first->setVisible(i < count);
+        m_looks[i].second->setVisible(i < count);
+        if (i >= count)
+            continue;
+        const OutputSlides& output = slides->outputs[i];
         QString look = tr("%1 px \u00b7 %2").arg(output.fontSize).arg(output.reasonText);
         for (const Theme& insisted : themes)
             if (insisted.id == output.output.insistedTheme)
                 look = insisted.name + QStringLiteral(" \u00b7 ") + look;
-        add(row++, output.output.label(), look);
+        m_looks[i].first->setText(output.output.label());
+        m_looks[i].second->setText(look);
     }
 }
 

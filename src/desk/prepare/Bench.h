@@ -35,7 +35,7 @@ private:
     Chips* m_order;
     QComboBox* m_theme;
     QGridLayout* m_look;
-    std::vector<QLabel*> m_lookLabels;
+    std::vector<std::pair<QLabel*, QLabel*>> m_looks; ///< an output's name and its look
 };
 
 } // namespace mivanta

@@ -20,7 +20,9 @@ QString sideText(const Song& song) {
 
 } // namespace
 
-OrderModel::OrderModel(ServiceDocument& document, QObject* parent) : QAbstractListModel(parent), m_document(document) {
+OrderModel::OrderModel(ServiceDocument& document, QObject* parent)
+    : QAbstractListModel(parent),
+      m_document(document) {
     connect(&m_document, &ServiceDocument::changed, this, [this] {
         beginResetModel();
         endResetModel();
@@ -44,16 +46,20 @@ QVariant OrderModel::data(const QModelIndex& index, int role) const {
     switch (role) {
     case Qt::DisplayRole:
     case Qt::EditRole:
-    case Qt::AccessibleTextRole: return item.title();
-    case IsHeadingRole: return item.isHeading();
-    case SideRole: return item.song() ? sideText(*item.song()) : QString();
+    case Qt::AccessibleTextRole:
+        return item.title();
+    case IsHeadingRole:
+        return item.isHeading();
+    case SideRole:
+        return item.song() ? sideText(*item.song()) : QString();
     case NumberRole: {
         int number = 0;
         for (int i = 0; i <= index.row(); ++i)
             number += items[size_t(i)].isHeading() ? 0 : 1;
         return number;
     }
-    default: return {};
+    default:
+        return {};
     }
 }
 
@@ -61,7 +67,10 @@ bool OrderModel::setData(const QModelIndex& index, const QVariant& value, int ro
     const QString title = value.toString().trimmed();
     if (role != Qt::EditRole || title.isEmpty())
         return false;
-    m_document.renameHeading(idAt(index.row()), title);
+    // Later: the change resets this model, which must not happen under the editor that is closing.
+    QMetaObject::invokeMethod(
+        this, [this, id = idAt(index.row()), title] { m_document.renameHeading(id, title); },
+        Qt::QueuedConnection);
     return true;
 }
 
@@ -87,7 +96,8 @@ QMimeData* OrderModel::mimeData(const QModelIndexList& indexes) const {
     return data;
 }
 
-bool OrderModel::dropMimeData(const QMimeData* data, Qt::DropAction, int row, int, const QModelIndex& parent) {
+bool OrderModel::dropMimeData(const QMimeData* data, Qt::DropAction, int row, int,
+                              const QModelIndex& parent) {
     const int to = row >= 0 ? row : parent.isValid() ? parent.row() + 1 : rowCount();
     if (data->hasFormat(QString::fromLatin1(SongListModel::kMimeType))) {
         Q_EMIT songsDropped(SongListModel::songsIn(data), to);

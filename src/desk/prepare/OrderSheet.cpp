@@ -22,7 +22,8 @@ public:
         return {100, index.data(OrderModel::IsHeadingRole).toBool() ? spaced(9) : spaced(7)};
     }
 
-    void paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const override {
+    void paint(QPainter* painter, const QStyleOptionViewItem& option,
+               const QModelIndex& index) const override {
         painter->save();
         const bool selected = option.state & QStyle::State_Selected;
         if (selected)
@@ -38,11 +39,13 @@ public:
         painter->restore();
     }
 
-    QWidget* createEditor(QWidget* parent, const QStyleOptionViewItem& option, const QModelIndex& index) const override {
+    QWidget* createEditor(QWidget* parent, const QStyleOptionViewItem& option,
+                          const QModelIndex& index) const override {
         QWidget* editor = QStyledItemDelegate::createEditor(parent, option, index);
         if (auto* line = qobject_cast<QLineEdit*>(editor)) {
             line->setFont(textFont(1.0, true));
-            line->setStyleSheet(QStringLiteral("padding: 0 2px; border: 1px solid %1").arg(day().accent.name()));
+            line->setStyleSheet(
+                QStringLiteral("padding: 0 2px; border: 1px solid %1").arg(day().accent.name()));
         }
         return editor;
     }
@@ -54,8 +57,9 @@ private:
         painter.setFont(font);
         painter.setPen(day().accent);
         const QRect text = area.adjusted(spaced(1), spaced(2.5), -spaced(1), -3);
-        painter.drawText(text, Qt::AlignLeft | Qt::AlignVCenter,
-                         painter.fontMetrics().elidedText(index.data().toString(), Qt::ElideRight, text.width()));
+        painter.drawText(
+            text, Qt::AlignLeft | Qt::AlignVCenter,
+            painter.fontMetrics().elidedText(index.data().toString(), Qt::ElideRight, text.width()));
         painter.drawLine(area.left(), area.bottom() - 1, area.right(), area.bottom() - 1);
     }
 
@@ -79,7 +83,8 @@ private:
         const int room = inner.right() - left - titleWidth - spaced(3);
         if (room > spaced(8))
             painter.drawText(inner, Qt::AlignRight | Qt::AlignVCenter,
-                             painter.fontMetrics().elidedText(index.data(OrderModel::SideRole).toString(), Qt::ElideRight, room));
+                             painter.fontMetrics().elidedText(index.data(OrderModel::SideRole).toString(),
+                                                              Qt::ElideRight, room));
     }
 };
 
@@ -89,7 +94,8 @@ void OrderView::paintEvent(QPaintEvent* event) {
     QListView::paintEvent(event);
     if (!model() || model()->rowCount() == 0)
         return;
-    const QModelIndex at = currentIndex().isValid() ? currentIndex() : model()->index(model()->rowCount() - 1, 0);
+    const QModelIndex at =
+        currentIndex().isValid() ? currentIndex() : model()->index(model()->rowCount() - 1, 0);
     const QRect row = visualRect(at);
     QPainter painter(viewport());
     painter.setRenderHint(QPainter::Antialiasing);
@@ -108,7 +114,9 @@ void OrderView::paintEvent(QPaintEvent* event) {
 }
 
 OrderSheet::OrderSheet(ServiceDocument& document, SlideBook& book, QWidget* parent)
-    : QWidget(parent), m_document(document), m_book(book) {
+    : QWidget(parent),
+      m_document(document),
+      m_book(book) {
     m_title = new QLabel(this);
     m_title->setObjectName(QStringLiteral("sheet-title"));
     m_title->setFont(textFont(1.4, true));
@@ -120,8 +128,10 @@ OrderSheet::OrderSheet(ServiceDocument& document, SlideBook& book, QWidget* pare
     m_place = new QLabel(this);
     m_place->setAlignment(Qt::AlignCenter);
     m_place->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
-    m_empty = new QLabel(tr("Nothing in this service yet.\n\nType a few words of a song into Find, on the right, and "
-                            "press Enter. Or drag songs here."), this);
+    m_empty = new QLabel(
+        tr("Nothing in this service yet.\n\nType a few words of a song into Find, on the right, and "
+           "press Enter. Or drag songs here."),
+        this);
     m_empty->setObjectName(QStringLiteral("sheet-empty"));
     m_empty->setWordWrap(true);
     m_empty->setAlignment(Qt::AlignHCenter | Qt::AlignTop);
@@ -154,14 +164,15 @@ OrderSheet::OrderSheet(ServiceDocument& document, SlideBook& book, QWidget* pare
     column->addWidget(m_view, 1);
     column->addWidget(m_foot);
 
-    connect(m_view->selectionModel(), &QItemSelectionModel::currentChanged, this, [this](const QModelIndex& now) {
-        if (!now.isValid())
-            return; // the model is being reset
-        m_current = m_model->idAt(now.row());
-        m_currentRow = now.row();
-        m_view->viewport()->update();
-        Q_EMIT currentChanged();
-    });
+    connect(m_view->selectionModel(), &QItemSelectionModel::currentChanged, this,
+            [this](const QModelIndex& now) {
+                if (!now.isValid())
+                    return; // the model is being reset
+                m_current = m_model->idAt(now.row());
+                m_currentRow = now.row();
+                m_view->viewport()->update();
+                Q_EMIT currentChanged();
+            });
     connect(m_view->selectionModel(), &QItemSelectionModel::selectionChanged, this, [this] {
         if (m_view->currentIndex().isValid())
             m_selected = selected();
@@ -193,11 +204,14 @@ void OrderSheet::restoreSelection() {
     Q_EMIT currentChanged();
 }
 
-ItemId OrderSheet::current() const { return m_document.service().indexOf(m_current) >= 0 ? m_current : ItemId(); }
+ItemId OrderSheet::current() const {
+    return m_document.service().indexOf(m_current) >= 0 ? m_current : ItemId();
+}
 
 std::vector<ItemId> OrderSheet::selected() const {
     QModelIndexList rows = m_view->selectionModel()->selectedIndexes();
-    std::sort(rows.begin(), rows.end(), [](const QModelIndex& a, const QModelIndex& b) { return a.row() < b.row(); });
+    std::sort(rows.begin(), rows.end(),
+              [](const QModelIndex& a, const QModelIndex& b) { return a.row() < b.row(); });
     std::vector<ItemId> ids;
     for (const QModelIndex& index : rows)
         ids.push_back(m_model->idAt(index.row()));
@@ -209,7 +223,9 @@ int OrderSheet::markerRow() const {
     return row < 0 ? m_model->rowCount() : row + 1;
 }
 
-void OrderSheet::select(const ItemId& id) { selectAll({id}); }
+void OrderSheet::select(const ItemId& id) {
+    selectAll({id});
+}
 
 void OrderSheet::selectAll(const std::vector<ItemId>& ids) {
     if (ids.empty())

@@ -12,7 +12,9 @@ namespace mivanta {
 
 PrepareDesk::PrepareDesk(Session& session, Prompts& prompts, ThumbnailStore& thumbnails,
                          const std::vector<QAction*>& fileActions, QWidget* parent)
-    : QWidget(parent), m_session(session), m_prompts(prompts) {
+    : QWidget(parent),
+      m_session(session),
+      m_prompts(prompts) {
     setObjectName(QStringLiteral("prepare-desk"));
     m_sheet = new OrderSheet(m_session.document(), m_session.book(), this);
     m_bench = new Bench(m_session, thumbnails, this);
@@ -48,16 +50,17 @@ QAction* PrepareDesk::sheetAction(const QString& name, const QString& iconName, 
 }
 
 QWidget* PrepareDesk::buildSheetColumn(const std::vector<QAction*>& fileActions) {
-    QAction* heading = sheetAction(QStringLiteral("add-heading"), QStringLiteral("heading"), tr("Add a heading"),
-                                   tr("Add a heading at the mark (Ctrl+H)"));
+    QAction* heading = sheetAction(QStringLiteral("add-heading"), QStringLiteral("heading"),
+                                   tr("Add a heading"), tr("Add a heading at the mark (Ctrl+H)"));
     heading->setShortcut(QKeySequence(QStringLiteral("Ctrl+H")));
     addAction(heading);
     QAction* up = sheetAction(QStringLiteral("move-up"), QStringLiteral("arrow-up"), tr("Move up"),
                               tr("Move the chosen items up (Alt+Up)"));
     QAction* down = sheetAction(QStringLiteral("move-down"), QStringLiteral("arrow-down"), tr("Move down"),
                                 tr("Move the chosen items down (Alt+Down)"));
-    QAction* remove = sheetAction(QStringLiteral("remove-item"), QStringLiteral("trash-2"), tr("Remove"),
-                                  tr("Take the chosen items out of the order (Delete); undo brings them back"));
+    QAction* remove =
+        sheetAction(QStringLiteral("remove-item"), QStringLiteral("trash-2"), tr("Remove"),
+                    tr("Take the chosen items out of the order (Delete); undo brings them back"));
     connect(heading, &QAction::triggered, this, &PrepareDesk::addHeading);
     connect(up, &QAction::triggered, this, [this] { m_sheet->moveSelected(-1); });
     connect(down, &QAction::triggered, this, [this] { m_sheet->moveSelected(1); });
@@ -111,11 +114,17 @@ QWidget* PrepareDesk::buildFindColumn(ThumbnailStore& thumbnails) {
     return side;
 }
 
-void PrepareDesk::focusFind() { m_find->focusBox(); }
+void PrepareDesk::focusFind() {
+    m_find->focusBox();
+}
 
-void PrepareDesk::selectItem(const ItemId& id) { m_sheet->select(id); }
+void PrepareDesk::selectItem(const ItemId& id) {
+    m_sheet->select(id);
+}
 
-void PrepareDesk::addSong(const SongId& id) { addSongs({id}, m_sheet->markerRow()); }
+void PrepareDesk::addSong(const SongId& id) {
+    addSongs({id}, m_sheet->markerRow());
+}
 
 void PrepareDesk::addSongs(const std::vector<SongId>& ids, int at) {
     for (const SongId& id : ids) {
@@ -136,7 +145,8 @@ void PrepareDesk::addHeading() {
 }
 
 void PrepareDesk::rename() {
-    const QString title = m_prompts.text(tr("The name of the service:"), m_session.document().service().title);
+    const QString title =
+        m_prompts.text(tr("The name of the service:"), m_session.document().service().title);
     if (!title.isEmpty())
         m_session.document().setTitle(title);
 }
@@ -149,7 +159,8 @@ void PrepareDesk::previewFound() {
         return;
     }
     m_session.library().song(this, hit->song.id, [this](const Result<Song>& song) {
-        if (!song || !m_find->current() || !(m_find->current()->song.id == song->id) || m_session.outputs().empty())
+        if (!song || !m_find->current() || !(m_find->current()->song.id == song->id) ||
+            m_session.outputs().empty())
             return;
         const ItemSlides slides = m_session.book().slidesOf(*song);
         const OutputSlides& output = slides.outputs[size_t(mainOutput(slides))];

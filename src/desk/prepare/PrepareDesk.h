@@ -29,7 +29,8 @@ Q_SIGNALS:
 private:
     QWidget* buildSheetColumn(const std::vector<QAction*>& fileActions);
     QWidget* buildFindColumn(ThumbnailStore& thumbnails);
-    QAction* sheetAction(const QString& name, const QString& iconName, const QString& text, const QString& tip);
+    QAction* sheetAction(const QString& name, const QString& iconName, const QString& text,
+                         const QString& tip);
     void addSongs(const std::vector<SongId>& ids, int at);
     void addHeading();
     void rename();

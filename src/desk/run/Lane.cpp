@@ -9,13 +9,23 @@ namespace mivanta {
 
 namespace {
 
-int closedHeight() { return spaced(7.5); }
-int headHeight() { return spaced(9); }
-int margin() { return spaced(2.5); }
-int gap() { return spaced(2); }
+int closedHeight() {
+    return spaced(7.5);
+}
+int headHeight() {
+    return spaced(9);
+}
+int margin() {
+    return spaced(2.5);
+}
+int gap() {
+    return spaced(2);
+}
 
 /// Cards stay readable: at least this wide, and at most four in a row.
-int columnsFor(int width) { return std::clamp((width - 2 * margin()) / spaced(44), 1, 4); }
+int columnsFor(int width) {
+    return std::clamp((width - 2 * margin()) / spaced(44), 1, 4);
+}
 
 } // namespace
 
@@ -81,13 +91,17 @@ void Lane::setMarks(int onScreenStep, int nextStep) {
 
 void Lane::markCards() {
     for (LaneCard* card : m_cards) {
-        const auto holds = [&](int step) { return card->card().firstStep <= step && step <= card->card().lastStep; };
+        const auto holds = [&](int step) {
+            return card->card().firstStep <= step && step <= card->card().lastStep;
+        };
         if (holds(m_onScreen))
             card->setState(LaneCard::State::OnScreen, m_onScreen, holds(m_next));
         else if (holds(m_next))
             card->setState(LaneCard::State::Next, m_next, true);
         else
-            card->setState(card->card().lastStep < m_onScreen ? LaneCard::State::Past : LaneCard::State::Coming, -1, false);
+            card->setState(card->card().lastStep < m_onScreen ? LaneCard::State::Past
+                                                              : LaneCard::State::Coming,
+                           -1, false);
     }
 }
 
@@ -117,9 +131,13 @@ int Lane::placeCards(int width, bool place) const {
     return y + spaced(0.5);
 }
 
-QSize Lane::sizeHint() const { return {spaced(150), heightForWidth(std::max(width(), spaced(100)))}; }
+QSize Lane::sizeHint() const {
+    return {spaced(150), heightForWidth(std::max(width(), spaced(100)))};
+}
 
-int Lane::heightForWidth(int width) const { return m_open ? placeCards(width, false) : closedHeight(); }
+int Lane::heightForWidth(int width) const {
+    return m_open ? placeCards(width, false) : closedHeight();
+}
 
 void Lane::resizeEvent(QResizeEvent*) {
     if (m_open)
@@ -152,7 +170,8 @@ void Lane::paintEvent(QPaintEvent*) {
     painter.setFont(m_open ? textFont(1.25, true) : monoFont(0.95));
     painter.setPen(m_open ? text : quiet);
     const int numberWide = spaced(8);
-    painter.drawText(QRect(row.left(), 0, numberWide - spaced(2), high), Qt::AlignRight | Qt::AlignVCenter, QString::number(m_number));
+    painter.drawText(QRect(row.left(), 0, numberWide - spaced(2), high), Qt::AlignRight | Qt::AlignVCenter,
+                     QString::number(m_number));
     painter.setFont(m_open ? textFont(1.25, true) : textFont(1.05));
     painter.setPen(text);
     const int titleLeft = row.left() + numberWide;
@@ -167,7 +186,8 @@ void Lane::paintEvent(QPaintEvent*) {
                      painter.fontMetrics().elidedText(m_side, Qt::ElideRight, sideWide));
     if (m_open)
         return;
-    Chips::paintLine(painter, QRect(chipsLeft, 0, row.right() - chipsLeft - sideWide - spaced(3), high), m_chips, colours.line, quiet);
+    Chips::paintLine(painter, QRect(chipsLeft, 0, row.right() - chipsLeft - sideWide - spaced(3), high),
+                     m_chips, colours.line, quiet);
     if (m_next >= 0 || m_onScreen >= 0) {
         const QString tag = m_onScreen >= 0 ? tr("ON SCREEN") : tr("NEXT");
         painter.setFont(textFont(0.8, true));

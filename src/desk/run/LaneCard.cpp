@@ -12,12 +12,22 @@ namespace {
 constexpr int kRowsALine = 2;
 const QColor kSlabText(0x1b1300);
 
-QFont wordsFont() { return textFont(1.12); }
+QFont wordsFont() {
+    return textFont(1.12);
+}
 /// Rows are broken for the bold of the slab, so that they stay as they are when a card lights up.
-QFont widestFont() { return textFont(1.12, true); }
-int head() { return spaced(6); }
-int margin() { return spaced(2); }
-int rowHeight() { return QFontMetrics(wordsFont()).height(); }
+QFont widestFont() {
+    return textFont(1.12, true);
+}
+int head() {
+    return spaced(6);
+}
+int margin() {
+    return spaced(2);
+}
+int rowHeight() {
+    return QFontMetrics(wordsFont()).height();
+}
 
 /// A line wrapped to the width, in at most `mostRows` rows; the last one elided when there would be more.
 QStringList wrapped(const QString& line, int width, int mostRows) {
@@ -57,9 +67,12 @@ void LaneCard::setState(State state, int step, bool nextToo) {
 
 QString LaneCard::tag() const {
     switch (m_state) {
-    case State::OnScreen: return m_nextToo ? tr("ON SCREEN \u00b7 NEXT") : tr("ON SCREEN");
-    case State::Next: return tr("NEXT");
-    default: return {};
+    case State::OnScreen:
+        return m_nextToo ? tr("ON SCREEN \u00b7 NEXT") : tr("ON SCREEN");
+    case State::Next:
+        return tr("NEXT");
+    default:
+        return {};
     }
 }
 
@@ -99,7 +112,10 @@ void LaneCard::paintEvent(QPaintEvent*) {
     painter.drawRoundedRect(frame, 3, 3);
 
     const QColor past(0x74, 0x82, 0x82);
-    const QColor label = lit ? kSlabText : m_state == State::Next ? colours.accent : m_state == State::Past ? past : colours.quiet;
+    const QColor label = lit                      ? kSlabText
+                         : m_state == State::Next ? colours.accent
+                         : m_state == State::Past ? past
+                                                  : colours.quiet;
     const QColor words = lit ? kSlabText : m_state == State::Past ? past : colours.text;
     const QRect inner = rect().adjusted(margin(), spaced(1), -margin(), -spaced(1));
     const QRect top(inner.left(), inner.top(), inner.width(), head() - spaced(1.5));
@@ -111,7 +127,8 @@ void LaneCard::paintEvent(QPaintEvent*) {
     painter.drawText(top, Qt::AlignRight | Qt::AlignVCenter, rightText);
     const int room = top.width() - painter.fontMetrics().horizontalAdvance(rightText) - spaced(2);
     painter.setFont(textFont(0.85, true));
-    painter.drawText(top, Qt::AlignLeft | Qt::AlignVCenter, painter.fontMetrics().elidedText(m_card.label, Qt::ElideRight, room));
+    painter.drawText(top, Qt::AlignLeft | Qt::AlignVCenter,
+                     painter.fontMetrics().elidedText(m_card.label, Qt::ElideRight, room));
 
     QFont font = wordsFont();
     font.setWeight(lit ? QFont::Bold : QFont::Normal);
@@ -126,8 +143,10 @@ void LaneCard::paintEvent(QPaintEvent*) {
             const Qt::Alignment side = line.isRightToLeft() ? Qt::AlignRight : Qt::AlignLeft;
             if (y + rowHeight() > floor + spaced(1))
                 break;
-            const QString shown = painter.fontMetrics().elidedText(lastThatFits ? row + QChar(0x2026) : row, Qt::ElideRight, inner.width());
-            painter.drawText(QRect(inner.left(), y, inner.width(), rowHeight()), side | Qt::AlignVCenter | Qt::TextSingleLine, shown);
+            const QString shown = painter.fontMetrics().elidedText(lastThatFits ? row + QChar(0x2026) : row,
+                                                                   Qt::ElideRight, inner.width());
+            painter.drawText(QRect(inner.left(), y, inner.width(), rowHeight()),
+                             side | Qt::AlignVCenter | Qt::TextSingleLine, shown);
             y += rowHeight();
         }
     }
@@ -145,7 +164,8 @@ void LaneCard::paintTicks(QPainter& painter) const {
         const int step = m_card.firstStep + s;
         const QRectF bar(margin() + s * (wide + gap), height() - spaced(1.75), wide, 3);
         const bool here = m_state == State::OnScreen && step == m_step;
-        painter.fillRect(bar, m_state == State::OnScreen ? (here ? kSlabText : QColor(0xB07A10)) : night().line);
+        painter.fillRect(bar,
+                         m_state == State::OnScreen ? (here ? kSlabText : QColor(0xB07A10)) : night().line);
     }
 }
 

@@ -13,7 +13,8 @@ public:
     enum class State { Coming, Next, OnScreen, Past };
 
     LaneCard(const Card& card, QWidget* parent = nullptr);
-    /// `nextToo`: the card on screen holds the next step, too. `step`: the step shown or marked, for the ticks.
+    /// `nextToo`: the card on screen holds the next step, too. `step`: the step shown or marked, for the
+    /// ticks.
     void setState(State state, int step, bool nextToo);
     [[nodiscard]] State state() const { return m_state; }
     [[nodiscard]] const Card& card() const { return m_card; }

@@ -8,7 +8,9 @@
 namespace mivanta {
 
 LaneList::LaneList(RunController& run, ServiceDocument& document, QWidget* parent)
-    : QScrollArea(parent), m_run(run), m_document(document) {
+    : QScrollArea(parent),
+      m_run(run),
+      m_document(document) {
     setObjectName(QStringLiteral("lanes"));
     setFocusPolicy(Qt::NoFocus);
     setWidgetResizable(true);
@@ -17,7 +19,8 @@ LaneList::LaneList(RunController& run, ServiceDocument& document, QWidget* paren
     m_column = new QVBoxLayout(content);
     m_column->setContentsMargins(spaced(3), spaced(2), spaced(2), spaced(4));
     m_column->setSpacing(0);
-    m_empty = new QLabel(tr("Nothing to run yet. Put songs into the service order on the Prepare desk (Alt+2)."), content);
+    m_empty = new QLabel(
+        tr("Nothing to run yet. Put songs into the service order on the Prepare desk (Alt+2)."), content);
     m_empty->setWordWrap(true);
     m_empty->setFont(textFont(1.1));
     m_empty->setContentsMargins(spaced(4), spaced(6), spaced(4), 0);

@@ -24,28 +24,34 @@ struct CurtainKey {
 };
 
 constexpr CurtainKey kCurtains[]{
-    {Curtain::Open, Qt::Key_F5, QT_TRANSLATE_NOOP("RunDesk", "Open"), QT_TRANSLATE_NOOP("RunDesk", "Show everything")},
+    {Curtain::Open, Qt::Key_F5, QT_TRANSLATE_NOOP("RunDesk", "Open"),
+     QT_TRANSLATE_NOOP("RunDesk", "Show everything")},
     {Curtain::WordsOff, Qt::Key_F7, QT_TRANSLATE_NOOP("RunDesk", "Words off"),
      QT_TRANSLATE_NOOP("RunDesk", "Show the backdrop only")},
-    {Curtain::Black, Qt::Key_F9, QT_TRANSLATE_NOOP("RunDesk", "Black"), QT_TRANSLATE_NOOP("RunDesk", "Show nothing")},
+    {Curtain::Black, Qt::Key_F9, QT_TRANSLATE_NOOP("RunDesk", "Black"),
+     QT_TRANSLATE_NOOP("RunDesk", "Show nothing")},
 };
 
 QImage imageOf(const FrameBoard::Picture& picture) {
     if (picture.size.isEmpty())
         return {};
-    return QImage(reinterpret_cast<const uchar*>(picture.bits.constData()), picture.size.width(), picture.size.height(),
-                  picture.size.width() * 4, QImage::Format_ARGB32_Premultiplied)
+    return QImage(reinterpret_cast<const uchar*>(picture.bits.constData()), picture.size.width(),
+                  picture.size.height(), picture.size.width() * 4, QImage::Format_ARGB32_Premultiplied)
         .copy();
 }
 
 QString keyCap(const QString& key) {
-    return QStringLiteral("<span style='background:#22323A; color:#E8E2D4; font-family:\"Atkinson Hyperlegible Mono\"'>&nbsp;%1&nbsp;</span>").arg(key);
+    return QStringLiteral("<span style='background:#22323A; color:#E8E2D4; font-family:\"Atkinson "
+                          "Hyperlegible Mono\"'>&nbsp;%1&nbsp;</span>")
+        .arg(key);
 }
 
 } // namespace
 
 RunDesk::RunDesk(Session& session, ThumbnailStore& thumbnails, QWidget* parent)
-    : QWidget(parent), m_session(session), m_thumbnails(thumbnails) {
+    : QWidget(parent),
+      m_session(session),
+      m_thumbnails(thumbnails) {
     setObjectName(QStringLiteral("run-desk"));
     setAutoFillBackground(true);
     applyNight(this);
@@ -123,9 +129,10 @@ QWidget* RunDesk::buildCurtain() {
         button->setFocusPolicy(Qt::NoFocus);
         button->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
         button->setFont(textFont(1.0));
-        button->setStyleSheet(QStringLiteral("QToolButton { border: 1px solid %1; padding: 6px; color: %2; border-radius: 0; }"
-                                             "QToolButton:checked { background: %2; color: %3; font-weight: bold; }")
-                                  .arg(night().line.name(), night().text.name(), night().ground.name()));
+        button->setStyleSheet(
+            QStringLiteral("QToolButton { border: 1px solid %1; padding: 6px; color: %2; border-radius: 0; }"
+                           "QToolButton:checked { background: %2; color: %3; font-weight: bold; }")
+                .arg(night().line.name(), night().text.name(), night().ground.name()));
         connect(button, &QToolButton::clicked, this, [this, curtain = key.curtain] {
             m_session.run().setCurtain(curtain);
             refresh();
@@ -237,12 +244,15 @@ void RunDesk::refresh() {
     if (onScreen >= 0) {
         const ItemSlides& slides = plan.slides(onScreen);
         m_where->setText(tr("Item %1 of %2 \u00b7 step %3 of %4")
-                             .arg(onScreen + 1).arg(plan.itemCount())
-                             .arg(slides.stepAt(state.onScreen->position) + 1).arg(slides.steps.size()));
+                             .arg(onScreen + 1)
+                             .arg(plan.itemCount())
+                             .arg(slides.stepAt(state.onScreen->position) + 1)
+                             .arg(slides.steps.size()));
     } else if (state.onScreen) {
         m_where->setText(tr("What is on screen was taken out of the order."));
     } else {
-        m_where->setText(plan.itemCount() > 0 ? tr("Nothing on screen yet. Space takes what is next.") : QString());
+        m_where->setText(plan.itemCount() > 0 ? tr("Nothing on screen yet. Space takes what is next.")
+                                              : QString());
     }
 }
 
@@ -266,7 +276,8 @@ bool RunDesk::eventFilter(QObject* watched, QEvent* event) {
     if ((event->type() != QEvent::KeyPress && event->type() != QEvent::ShortcutOverride) || !isVisible())
         return QWidget::eventFilter(watched, event);
     const auto* widget = qobject_cast<QWidget*>(watched);
-    if (!widget || widget->window() != window() || QApplication::activeModalWidget() || qobject_cast<QLineEdit*>(QApplication::focusWidget()))
+    if (!widget || widget->window() != window() || QApplication::activeModalWidget() ||
+        qobject_cast<QLineEdit*>(QApplication::focusWidget()))
         return QWidget::eventFilter(watched, event);
     if (event->type() == QEvent::KeyPress)
         return obeyKey(static_cast<QKeyEvent*>(event)) || QWidget::eventFilter(watched, event);
@@ -300,13 +311,18 @@ bool RunDesk::obeyKey(QKeyEvent* event) {
             run.back();
         }
         return true;
-    case Qt::Key_Up: run.lookAhead(-1); return true;
-    case Qt::Key_Down: run.lookAhead(1); return true;
+    case Qt::Key_Up:
+        run.lookAhead(-1);
+        return true;
+    case Qt::Key_Down:
+        run.lookAhead(1);
+        return true;
     case Qt::Key_Escape:
         forgetDigits();
         run.lookBack();
         return true;
-    default: break;
+    default:
+        break;
     }
     if (event->key() >= Qt::Key_0 && event->key() <= Qt::Key_9) {
         typeDigit(event->key() - Qt::Key_0);

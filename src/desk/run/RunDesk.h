@@ -43,7 +43,7 @@ private:
     PictureView* m_next;
     QWidget* m_small;
     std::vector<std::pair<QString, PictureView*>> m_others; ///< by output
-    QString m_main; ///< the output in the large picture
+    QString m_main;                                         ///< the output in the large picture
     std::vector<std::pair<Curtain, QToolButton*>> m_curtain;
     QLabel* m_where;
     QLabel* m_goTo;

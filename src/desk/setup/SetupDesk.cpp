@@ -14,15 +14,21 @@ constexpr int kColumns = 3;
 
 QString placeText(const Placement& placement) {
     switch (placement.kind) {
-    case Placement::Kind::FullScreen: return SetupDesk::tr("Full screen on %1").arg(placement.monitor);
-    case Placement::Kind::Window: return SetupDesk::tr("In a window: a simulated screen");
-    case Placement::Kind::Closed: break;
+    case Placement::Kind::FullScreen:
+        return SetupDesk::tr("Full screen on %1").arg(placement.monitor);
+    case Placement::Kind::Window:
+        return SetupDesk::tr("In a window: a simulated screen");
+    case Placement::Kind::Closed:
+        break;
     }
     return SetupDesk::tr("On no screen; drawn for the desks only");
 }
 
 QString factsText(const Output& output, const std::vector<Theme>& themes) {
-    QStringList facts{SetupDesk::tr("%1 \u00d7 %2, up to %3 lines").arg(output.size.width()).arg(output.size.height()).arg(output.linesAtMost),
+    QStringList facts{SetupDesk::tr("%1 \u00d7 %2, up to %3 lines")
+                          .arg(output.size.width())
+                          .arg(output.size.height())
+                          .arg(output.linesAtMost),
                       output.ownSteps ? SetupDesk::tr("Space stops at every slide of this output.")
                                       : SetupDesk::tr("Steps with the others; makes no step of its own.")};
     for (const Theme& theme : themes)
@@ -38,7 +44,9 @@ QString factsText(const Output& output, const std::vector<Theme>& themes) {
 } // namespace
 
 SetupDesk::SetupDesk(Session& session, ThumbnailStore& thumbnails, QWidget* parent)
-    : QScrollArea(parent), m_session(session), m_thumbnails(thumbnails) {
+    : QScrollArea(parent),
+      m_session(session),
+      m_thumbnails(thumbnails) {
     setObjectName(QStringLiteral("setup-desk"));
     setWidgetResizable(true);
     auto* content = new QWidget(this);
@@ -99,7 +107,8 @@ SetupDesk::OutputCard SetupDesk::makeCard(const Output& output) {
     place->setObjectName(QStringLiteral("place-") + output.name);
     place->setAccessibleName(tr("Where %1 goes").arg(output.label()));
     place->setToolTip(tr("Where the picture of this output goes"));
-    connect(place, &QComboBox::activated, this, [this, name = output.name](int index) { placeChosen(name, index); });
+    connect(place, &QComboBox::activated, this,
+            [this, name = output.name](int index) { placeChosen(name, index); });
     auto* facts = new QLabel(frame);
     facts->setWordWrap(true);
     facts->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
@@ -118,7 +127,9 @@ void SetupDesk::fillPlaces(const OutputCard& card, const Output& output) const {
     card.place->addItem(tr("By itself: the next free screen"), int(PlaceKind::Automatic));
     for (const Monitor& monitor : m_session.monitors()) {
         card.place->addItem(tr("Screen %1 (%2 \u00d7 %3)%4")
-                                .arg(monitor.name).arg(monitor.geometry.width()).arg(monitor.geometry.height())
+                                .arg(monitor.name)
+                                .arg(monitor.geometry.width())
+                                .arg(monitor.geometry.height())
                                 .arg(monitor.isDesk ? tr(", this one") : QString()),
                             int(PlaceKind::Monitor));
         card.place->setItemData(card.place->count() - 1, monitor.name, Qt::UserRole + 1);
@@ -127,7 +138,8 @@ void SetupDesk::fillPlaces(const OutputCard& card, const Output& output) const {
     card.place->addItem(tr("No screen"), int(PlaceKind::Closed));
     for (int i = 0; i < card.place->count(); ++i)
         if (card.place->itemData(i).toInt() == int(output.place.kind) &&
-            (output.place.kind != PlaceKind::Monitor || card.place->itemData(i, Qt::UserRole + 1).toString() == output.place.monitor))
+            (output.place.kind != PlaceKind::Monitor ||
+             card.place->itemData(i, Qt::UserRole + 1).toString() == output.place.monitor))
             card.place->setCurrentIndex(i);
 }
 
@@ -152,7 +164,8 @@ void SetupDesk::refresh() {
         rebuild();
     const auto& monitors = m_session.monitors();
     m_monitors->setText(monitors.size() == 1
-                            ? tr("One screen is connected, so the outputs open as windows on it. Plug a projector in and the hall moves there by itself.")
+                            ? tr("One screen is connected, so the outputs open as windows on it. Plug a "
+                                 "projector in and the hall moves there by itself.")
                             : tr("%1 screens are connected.").arg(monitors.size()));
     for (size_t i = 0; i < m_cards.size(); ++i) {
         const OutputCard& card = m_cards[i];
@@ -163,8 +176,10 @@ void SetupDesk::refresh() {
         card.facts->setText(factsText(outputs[i], m_session.book().themes()));
         const FrameBoard::Picture frame = m_session.player().frame(outputs[i].name);
         if (!frame.size.isEmpty())
-            card.picture->setPicture(QImage(reinterpret_cast<const uchar*>(frame.bits.constData()), frame.size.width(),
-                                            frame.size.height(), frame.size.width() * 4, QImage::Format_ARGB32_Premultiplied).copy());
+            card.picture->setPicture(QImage(reinterpret_cast<const uchar*>(frame.bits.constData()),
+                                            frame.size.width(), frame.size.height(), frame.size.width() * 4,
+                                            QImage::Format_ARGB32_Premultiplied)
+                                         .copy());
     }
 }
 
