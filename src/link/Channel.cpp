@@ -16,7 +16,10 @@ constexpr quint32 kLargestMessage = 64 * 1024 * 1024;
 Channel::Channel(QLocalSocket* socket, QObject* parent) : QObject(parent), m_socket(socket) {
     m_socket->setParent(this);
     connect(m_socket, &QLocalSocket::readyRead, this, &Channel::read);
-    connect(m_socket, &QLocalSocket::disconnected, this, &Channel::closed);
+    connect(m_socket, &QLocalSocket::disconnected, this, [this] {
+        read(); // the last words may come together with the end
+        Q_EMIT closed();
+    });
     if (m_socket->bytesAvailable() > 0)
         QMetaObject::invokeMethod(this, &Channel::read, Qt::QueuedConnection);
 }
@@ -39,9 +42,9 @@ void Channel::close() {
     m_socket->disconnectFromServer();
 }
 
-void Channel::flush(int milliseconds) {
-    while (isConnected() && m_socket->bytesToWrite() > 0 && m_socket->waitForBytesWritten(milliseconds)) {
-    }
+void Channel::waitUntilClosed(int milliseconds) {
+    if (isConnected())
+        m_socket->waitForDisconnected(milliseconds);
 }
 
 void Channel::read() {

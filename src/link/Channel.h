@@ -16,8 +16,8 @@ public:
     void send(const Message& message);
     [[nodiscard]] bool isConnected() const;
     void close();
-    /// Waits until what was sent has left this process, or the time is over.
-    void flush(int milliseconds);
+    /// Waits until the other end has closed it, or the time is over.
+    void waitUntilClosed(int milliseconds);
 
 Q_SIGNALS:
     void received(const Message& message);

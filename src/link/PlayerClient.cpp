@@ -152,7 +152,7 @@ void PlayerClient::quit() {
     if (!m_channel)
         return;
     m_channel->send(message::Quit{});
-    m_channel->flush(500);
+    m_channel->waitUntilClosed(500);
 }
 
 FrameBoard::Picture PlayerClient::frame(const QString& output) const {

@@ -18,7 +18,7 @@ Player::Player(QString sessionFolder, QObject* parent)
     connect(&m_outputs, &OutputSet::pictureAdded, this, &Player::watch);
     connect(&m_outputs, &OutputSet::placesChanged, this, [this] { tell(places()); });
     m_lonely.setSingleShot(true);
-    connect(&m_lonely, &QTimer::timeout, qApp, &QCoreApplication::quit);
+    connect(&m_lonely, &QTimer::timeout, qApp, [] { QCoreApplication::exit(0); });
     m_lonely.start(kLonelyMs);
     m_clock.start();
 }
@@ -65,7 +65,7 @@ void Player::obey(Channel* from, const Message& order) {
         m_quitting = true;
         m_server.close();
         QFile::remove(m_folder + QStringLiteral("/frames"));
-        QCoreApplication::quit();
+        QCoreApplication::exit(0); // quit() would ask the output windows, which refuse to close
     }
 }
 

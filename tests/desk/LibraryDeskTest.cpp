@@ -29,13 +29,14 @@ TEST_F(Desks, ImportFindReadAndTranspose) {
     EXPECT_TRUE(window->notices()->text().contains(u"14 added"_s));
     press(Qt::Key_1, Qt::AltModifier);
     ASSERT_TRUE(waitUntil([&] { return results()->model()->rowCount() == 14; }));
-    type(u"harbour bell is"_s);
+    type(u"harbour bell is ringing"_s);
     ASSERT_TRUE(
         waitUntil([&] { return child<QLabel>(u"song-title"_s)->text() == u"Lantern on the Water"_s; }));
     EXPECT_EQ(window->findChildren<PartCard*>().size(), 5);
     EXPECT_EQ(child<QLabel>(u"shown-key"_s)->text(), u"G"_s);
     QTest::mouseClick(child<QToolButton>(u"transpose-up"_s), Qt::LeftButton);
     EXPECT_EQ(child<QLabel>(u"shown-key"_s)->text(), u"Ab"_s);
+    press(Qt::Key_F, Qt::ControlModifier);
     press(Qt::Key_Return);
     EXPECT_EQ(window->currentDesk(), MainWindow::PrepareAt);
     EXPECT_TRUE(waitUntil([&] { return titles() == QStringList{u"Lantern on the Water"_s}; }));

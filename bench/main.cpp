@@ -1,0 +1,309 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Measures what the aims are set for. Run it through ./run bench: it needs a display with three monitors.
+#include "Figures.h"
+#include "core/base/Fold.h"
+#include "core/run/RunState.h"
+#include "link/PlayerClient.h"
+#include "render/FontMeasure.h"
+#include "render/Fonts.h"
+#include "store/Database.h"
+#include "store/Library.h"
+#include "store/Settings.h"
+#include <QApplication>
+#include <QDir>
+#include <QElapsedTimer>
+#include <QFile>
+#include <QJsonDocument>
+#include <QJsonObject>
+#include <QProcess>
+#include <QScreen>
+#include <QTemporaryDir>
+#include <QThread>
+#include <QTimer>
+#include <QWidget>
+#include <csignal>
+#include <random>
+
+namespace mivanta {
+namespace {
+
+using namespace Qt::StringLiterals;
+
+double msOf(const QElapsedTimer& time) {
+    return double(time.nsecsElapsed()) / 1e6;
+}
+
+template <typename Condition>
+bool waitUntil(Condition condition, int milliseconds = 20'000) {
+    QElapsedTimer time;
+    time.start();
+    while (!condition() && time.elapsed() < milliseconds)
+        QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 5);
+    return condition();
+}
+
+/// Made-up songs of four verses and a chorus; the same for the same number.
+class SongMaker {
+public:
+    Song make(int number) {
+        std::mt19937 random{unsigned(number)};
+        Song song;
+        song.id = SongId::create();
+        song.title = words(random, 2, 4) + u' ' + QString::number(number);
+        song.authors = {{AuthorRole::Words, words(random, 2, 2)}};
+        song.bookNumbers = {{u"Bench Book"_s, QString::number(number)}};
+        for (int p = 0; p < 5; ++p) {
+            Part part{PartId::create(),
+                      p == 1 ? PartKind::Chorus : PartKind::Verse,
+                      p == 1 ? 0 : p + 1,
+                      {},
+                      false,
+                      {},
+                      {}};
+            for (int l = 0; l < 4; ++l)
+                part.lines.push_back({words(random, 5, 8) + (l % 2 ? u"."_s : u","_s), {}, false, {}});
+            song.parts.push_back(std::move(part));
+        }
+        return song;
+    }
+
+private:
+    static QString words(std::mt19937& random, int least, int most) {
+        static const QStringList syllables{u"ka"_s,  u"lo"_s,  u"mer"_s, u"tin"_s, u"sal"_s, u"vo"_s,
+                                           u"rin"_s, u"the"_s, u"da"_s,  u"fe"_s,  u"gul"_s, u"har"_s,
+                                           u"bo"_s,  u"ni"_s,  u"pel"_s, u"qua"_s};
+        QStringList result;
+        const int count = least + int(random() % unsigned(most - least + 1));
+        for (int i = 0; i < count; ++i) {
+            QString word;
+            for (unsigned s = 0; s < 1 + random() % 3; ++s)
+                word += syllables[int(random() % 16)];
+            result << word;
+        }
+        return result.join(u' ');
+    }
+};
+
+QByteArray asText(const Song& song) {
+    QString text = u"Title: %1\nWords: %2\nBook: Bench Book %3\n"_s.arg(song.title, song.authors[0].name,
+                                                                        song.bookNumbers[0].number);
+    for (const Part& part : song.parts) {
+        text += u"\n%1\n"_s.arg(part.label());
+        for (const Line& line : part.lines)
+            text += line.words + u'\n';
+    }
+    return text.toUtf8();
+}
+
+void benchFit(Figures& figures) {
+    FontMeasures measures;
+    const auto outputs = usualOutputs();
+    const auto themes = shippedThemes();
+    SongMaker maker;
+    std::vector<double> cold;
+    std::vector<double> warm;
+    for (int round = 0; round < 20; ++round) {
+        std::vector<ItemContent> service;
+        for (int i = 0; i < 60; ++i)
+            service.push_back(contentOf(maker.make(round * 60 + i)));
+        FontMeasures fresh;
+        for (auto* times : {&cold, &warm}) {
+            QElapsedTimer time;
+            time.start();
+            for (const ItemContent& content : service)
+                static_cast<void>(slidesFor(content, outputs, themes.front(), themes, fresh));
+            times->push_back(msOf(time));
+        }
+    }
+    figures.addTimes(u"fit a 60-item service on 3 outputs, nothing measured before"_s, cold);
+    figures.addTimes(u"fit it again"_s, warm);
+}
+
+void benchImportAndSearch(Figures& figures, const QString& folder, int songs) {
+    SongMaker maker;
+    const QString files = folder + u"/files"_s;
+    QDir().mkpath(files);
+    constexpr int kFiles = 2000;
+    for (int i = 0; i < kFiles; ++i) {
+        QFile file(u"%1/%2.txt"_s.arg(files).arg(i));
+        if (file.open(QIODevice::WriteOnly))
+            file.write(asText(maker.make(i)));
+    }
+    auto library = Library::open(folder + u"/library"_s);
+    if (!library)
+        qFatal("%s", qPrintable(library.error().text()));
+    QElapsedTimer time;
+    time.start();
+    const auto entries = (*library)->import({files});
+    figures.add(u"import of %1 text files, one transaction a file"_s.arg(entries.size()),
+                double(entries.size()) / (msOf(time) / 1000), u"songs/s"_s);
+    for (int i = kFiles; i < songs; ++i)
+        if (auto saved = (*library)->save(maker.make(i)); !saved)
+            qFatal("%s", qPrintable(saved.error().text()));
+
+    std::mt19937 random{7};
+    std::vector<double> raw;
+    std::vector<double> ours;
+    const QString sql = u"SELECT rowid FROM song_fts WHERE song_fts MATCH ? ORDER BY rank LIMIT 50"_s;
+    for (int i = 0; i < 150; ++i) {
+        const QString line =
+            maker.make(int(random() % unsigned(songs))).parts[random() % 5].lines[random() % 4].words;
+        const QStringList words = searchWords(line);
+        const QString query = (words.value(0) + u' ' + words.value(1)).trimmed();
+        for (int length = 1; length <= query.size(); ++length) { // as it is typed, letter by letter
+            QStringList terms;
+            for (const QString& word : searchWords(query.left(length)))
+                terms << u'"' + word + u"\"*"_s;
+            time.start();
+            {
+                auto rows = (*library)->database().select(sql, {terms.join(u' ')});
+                while (rows && rows->next())
+                    static_cast<void>(rows->number(0));
+            }
+            raw.push_back(msOf(time));
+            time.start();
+            const auto hits = (*library)->find(query.left(length));
+            ours.push_back(msOf(time));
+            if (!hits)
+                qFatal("%s", qPrintable(hits.error().text()));
+        }
+    }
+    const QString rawName = u"raw full-text query among %1 songs, a key press"_s.arg(songs);
+    const QString ourName = u"Find among %1 songs, a key press"_s.arg(songs);
+    figures.addTimes(rawName, raw);
+    figures.addTimes(ourName, ours);
+    figures.add(u"Find against raw, p50"_s, figures.median(ourName) / figures.median(rawName), u"times"_s);
+    figures.add(u"Find against raw, p99"_s, figures.p99(ourName) / figures.p99(rawName), u"times"_s);
+}
+
+void benchTake(Figures& figures, const QString& folder) {
+    FontMeasures measures;
+    const auto themes = shippedThemes();
+    auto outputs = usualOutputs();
+    outputs.resize(2); // hall and stage, full-screen at 1920x1080
+    outputs[1].insistedTheme.clear();
+    Theme theme = themes.front();
+    theme.look.transition = {TransitionKind::Cut, 0};
+    PlayerClient player(
+        {sessionFolder(folder + u"/take"_s), QStringLiteral(MIVANTA_BIN_DIR "/mivanta-player"), {}});
+    bool welcomed = false;
+    QHash<QString, quint64> painted;
+    QObject::connect(&player, &PlayerClient::welcomed, [&] { welcomed = true; });
+    QObject::connect(&player, &PlayerClient::painted,
+                     [&](const QString& output, quint64 take) { painted[output] = take; });
+    player.start();
+    waitUntil([&] { return welcomed; });
+    player.setOutputs(outputs, QGuiApplication::primaryScreen()->name());
+    QThread::msleep(500);
+
+    SongMaker maker;
+    std::vector<double> ahead;
+    std::vector<double> missed;
+    const auto take = [&](const std::vector<Scene>& scenes) {
+        QElapsedTimer time;
+        time.start();
+        const quint64 number = player.show(scenes);
+        waitUntil([&] { return painted[u"hall"_s] == number && painted[u"stage"_s] == number; });
+        return msOf(time);
+    };
+    for (int song = 0; int(ahead.size()) < 300; ++song) {
+        const ItemSlides slides = slidesFor(contentOf(maker.make(song)), outputs, theme, themes, measures);
+        for (size_t s = 0; s < slides.steps.size(); ++s) {
+            const auto scenes = scenesAt(slides, slides.steps[s].position, Curtain::Open);
+            if (s == 0) {
+                missed.push_back(take(scenes)); // nobody drew it ahead
+            } else {
+                ahead.push_back(take(scenes));
+            }
+            if (s + 1 < slides.steps.size()) {
+                player.prepare(scenesAt(slides, slides.steps[s + 1].position, Curtain::Open));
+                QElapsedTimer pause; // a singer gives it at least this long
+                pause.start();
+                waitUntil([&] { return pause.elapsed() > 250; }, 1000);
+            }
+        }
+    }
+    figures.addTimes(u"take to painted on two outputs at 1080p, cut, drawn ahead"_s, ahead);
+    figures.addTimes(u"take to painted, not drawn ahead"_s, missed);
+    player.quit();
+}
+
+/// From starting the program until its window is up and its search answers (it keeps a state by then).
+double startUp(const QString& library) {
+    const QString session = sessionFolder(library);
+    QProcess process;
+    QElapsedTimer time;
+    process.setStandardErrorFile(QProcess::nullDevice());
+    time.start();
+    process.start(QStringLiteral(MIVANTA_BIN_DIR "/mivanta"), {u"--library"_s, library});
+    process.waitForStarted();
+    PlayerClient observer({session, {}, {false, {}, {}}});
+    bool usable = false;
+    const auto look = [&](const QByteArray& state) { usable = usable || !state.isEmpty(); };
+    QObject::connect(&observer, &PlayerClient::welcomed, look);
+    QObject::connect(&observer, &PlayerClient::stateChanged, look);
+    observer.start();
+    waitUntil([&] { return usable; });
+    const double ms = msOf(time);
+    ::kill(pid_t(process.processId()), SIGTERM);
+    process.waitForFinished();
+    QProcess::execute(u"pkill"_s, {u"-9"_s, u"-f"_s, session}); // the player would start the desks again
+    QDir(session).removeRecursively();
+    return ms;
+}
+
+double bareWindow() {
+    QElapsedTimer time;
+    time.start();
+    QProcess process;
+    process.start(QCoreApplication::applicationFilePath(), {u"--bare-window"_s});
+    process.waitForFinished();
+    return msOf(time);
+}
+
+void benchStart(Figures& figures, const QString& folder) {
+    std::vector<double> empty;
+    std::vector<double> full;
+    std::vector<double> bare;
+    for (int i = 0; i < 11; ++i) {
+        bare.push_back(bareWindow());
+        empty.push_back(startUp(folder + u"/empty"_s));
+        full.push_back(startUp(folder + u"/library"_s));
+    }
+    figures.addTimes(u"a bare Qt Widgets window, shown and ended"_s, bare);
+    figures.addTimes(u"start to usable window and player, empty library"_s, empty);
+    figures.addTimes(u"start to usable window and player, 20000 songs"_s, full);
+    figures.add(u"start with 20000 songs against empty, p50"_s,
+                figures.median(u"start to usable window and player, 20000 songs"_s) /
+                    figures.median(u"start to usable window and player, empty library"_s),
+                u"times"_s);
+}
+
+int bareWindowMain(QApplication& app) {
+    QWidget window;
+    window.resize(1280, 800);
+    window.show();
+    QTimer::singleShot(0, &app, &QApplication::quit);
+    return app.exec();
+}
+
+} // namespace
+} // namespace mivanta
+
+int main(int argc, char** argv) {
+    using namespace mivanta;
+    QApplication app(argc, argv);
+    if (app.arguments().contains(u"--bare-window"_s))
+        return bareWindowMain(app);
+    loadShippedFonts();
+    const QTemporaryDir folder;
+    Figures figures;
+    benchFit(figures);
+    benchImportAndSearch(figures, folder.path(), 20'000);
+    benchStart(figures, folder.path());
+    benchTake(figures, folder.path());
+    const qsizetype json = app.arguments().indexOf(u"--json"_s);
+    if (json > 0 && !figures.write(app.arguments().value(json + 1)))
+        qCritical("the figures could not be written");
+    return 0;
+}
