@@ -217,9 +217,9 @@ void benchTake(Figures& figures, const QString& folder) {
             }
             if (s + 1 < slides.steps.size()) {
                 player.prepare(scenesAt(slides, slides.steps[s + 1].position, Curtain::Open));
-                QElapsedTimer pause; // a singer gives it at least this long
+                QElapsedTimer pause; // a slide is up for at least this long
                 pause.start();
-                waitUntil([&] { return pause.elapsed() > 250; }, 1000);
+                waitUntil([&] { return pause.elapsed() > 500; }, 1000);
             }
         }
     }
@@ -298,10 +298,16 @@ int main(int argc, char** argv) {
     loadShippedFonts();
     const QTemporaryDir folder;
     Figures figures;
-    benchFit(figures);
-    benchImportAndSearch(figures, folder.path(), 20'000);
-    benchStart(figures, folder.path());
-    benchTake(figures, folder.path());
+    const qsizetype only = app.arguments().indexOf(u"--only"_s); // take, fit or library
+    const QString which = only > 0 ? app.arguments().value(only + 1) : QString();
+    if (which.isEmpty() || which == u"take")
+        benchTake(figures, folder.path());
+    if (which.isEmpty() || which == u"fit")
+        benchFit(figures);
+    if (which.isEmpty() || which == u"library") {
+        benchImportAndSearch(figures, folder.path(), 20'000);
+        benchStart(figures, folder.path());
+    }
     const qsizetype json = app.arguments().indexOf(u"--json"_s);
     if (json > 0 && !figures.write(app.arguments().value(json + 1)))
         qCritical("the figures could not be written");

@@ -9,11 +9,12 @@ namespace {
 constexpr int kRetryMs = 15;
 constexpr int kLaunchPatienceMs = 5000;
 constexpr int kMostLaunches = 5; // in a row without a welcome
+constexpr int kQuickDeathMs = 1000;
+constexpr int kRestMs = 1000;
 } // namespace
 
 PlayerClient::PlayerClient(Setup setup, QObject* parent) : QObject(parent), m_setup(std::move(setup)) {
     m_retry.setSingleShot(true);
-    m_retry.setInterval(kRetryMs);
     connect(&m_retry, &QTimer::timeout, this, &PlayerClient::tryToConnect);
 }
 
@@ -35,7 +36,7 @@ void PlayerClient::tryToConnect() {
         socket->deleteLater();
         if (!m_setup.playerProgram.isEmpty())
             launch();
-        m_retry.start();
+        m_retry.start(kRetryMs);
     });
     socket->connectToServer(playerSocketPath(m_setup.sessionFolder));
 }
@@ -68,8 +69,14 @@ void PlayerClient::connected(QLocalSocket* socket) {
         if (m_over)
             return;
         m_sinceLaunch.invalidate();
+        // A player that dies as soon as it is there, again and again, is given a rest between starts.
+        m_quickDeaths =
+            m_sinceWelcome.isValid() && m_sinceWelcome.elapsed() < kQuickDeathMs ? m_quickDeaths + 1 : 0;
         Q_EMIT lost();
-        tryToConnect();
+        if (m_quickDeaths > kMostLaunches)
+            m_retry.start(kRestMs);
+        else
+            tryToConnect();
     });
     m_channel->send(m_setup.hello);
 }
@@ -82,6 +89,7 @@ void PlayerClient::obey(const Message& received) {
             return;
         }
         m_launches = 0;
+        m_sinceWelcome.start();
         if (auto board = FrameBoard::open(welcome->framesPath))
             m_board = std::move(*board);
         const bool takesOver = !m_welcomedOnce;

@@ -61,7 +61,9 @@ private:
     std::map<QString, int> m_slots;
     QTimer m_retry;
     QElapsedTimer m_sinceLaunch;
+    QElapsedTimer m_sinceWelcome;
     int m_launches = 0;
+    int m_quickDeaths = 0;
     bool m_welcomedOnce = false;
     bool m_over = false;
     std::optional<message::SetOutputs> m_outputs;

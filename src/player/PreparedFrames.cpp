@@ -33,12 +33,14 @@ FramePtr drawn(const Scene& scene, QSize size, const QByteArray& key) {
 } // namespace
 
 PreparedFrames::PreparedFrames(QObject* parent) : QObject(parent) {
-    m_pool.setMaxThreadCount(2);
+    m_ahead.setMaxThreadCount(1);
+    m_urgent.setMaxThreadCount(2);
 }
 
 PreparedFrames::~PreparedFrames() {
-    m_pool.clear();
-    m_pool.waitForDone();
+    m_ahead.clear();
+    m_ahead.waitForDone();
+    m_urgent.waitForDone();
 }
 
 QByteArray PreparedFrames::keyOf(const Scene& scene, QSize size) {
@@ -68,13 +70,12 @@ void PreparedFrames::draw(const Scene& scene, QSize size, const QByteArray& key,
     if (drawing != m_drawing.constEnd() && *drawing >= urgency)
         return;
     m_drawing[key] = urgency;
-    m_pool.start(
-        [this, scene, size, key] {
-            FramePtr frame = drawn(scene, size, key);
-            QMetaObject::invokeMethod(
-                this, [this, frame] { finished(frame); }, Qt::QueuedConnection);
-        },
-        int(urgency));
+    QThreadPool& pool = urgency == Urgency::Now ? m_urgent : m_ahead;
+    pool.start([this, scene, size, key] {
+        FramePtr frame = drawn(scene, size, key);
+        QMetaObject::invokeMethod(
+            this, [this, frame] { finished(frame); }, Qt::QueuedConnection);
+    });
 }
 
 void PreparedFrames::finished(const FramePtr& frame) {

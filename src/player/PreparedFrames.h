@@ -41,7 +41,8 @@ private:
     void draw(const Scene& scene, QSize size, const QByteArray& key, Urgency urgency);
     void finished(const FramePtr& frame);
 
-    QThreadPool m_pool;
+    QThreadPool m_ahead;  ///< one thread: the other core is for painting
+    QThreadPool m_urgent; ///< what is waited for
     QHash<QByteArray, FramePtr> m_frames;
     QList<QByteArray> m_oldestFirst;
     QHash<QByteArray, Urgency> m_drawing;

@@ -129,20 +129,30 @@ WordPaths wordPaths(const Scene& scene) {
     return paths;
 }
 
+/// `size`: of the whole picture, scene px. Only the part that the shadow reaches is blurred.
 void paintShadow(QPainter& painter, const QPainterPath& path, const WordsLook& look, double scale,
                  QSize size) {
     if (look.shadowColour.alpha == 0)
         return;
-    // Blurred at half size: four times cheaper, and what is lost is lost in the blur.
     const double blur = look.shadowBlur * scale;
+    const double offset = look.shadowOffset * scale;
+    const double reach = 2 * blur + 2; // three box blurs of the radius go less far than twice of it
+    const QRect area = path.boundingRect()
+                           .translated(offset, offset)
+                           .adjusted(-reach, -reach, reach, reach)
+                           .toAlignedRect()
+                           .intersected(QRect(QPoint(0, 0), size));
+    if (area.isEmpty())
+        return;
+    // Blurred at half size: four times cheaper, and what is lost is lost in the blur.
     const double half = blur >= 4 ? 0.5 : 1.0;
-    QImage alpha(size * half, QImage::Format_Alpha8);
+    QImage alpha(area.size() * half, QImage::Format_Alpha8);
     alpha.fill(0);
     {
         QPainter shadow(&alpha);
         shadow.setRenderHint(QPainter::Antialiasing);
-        shadow.scale(half, half);
-        shadow.translate(look.shadowOffset * scale, look.shadowOffset * scale);
+        shadow.scale(double(alpha.width()) / area.width(), double(alpha.height()) / area.height());
+        shadow.translate(offset - area.x(), offset - area.y());
         shadow.fillPath(path, Qt::black);
     }
     blurAlpha(alpha, blur * half);
@@ -154,7 +164,7 @@ void paintShadow(QPainter& painter, const QPainterPath& path, const WordsLook& l
         mask.drawImage(0, 0, alpha.convertToFormat(QImage::Format_ARGB32_Premultiplied));
     }
     painter.setRenderHint(QPainter::SmoothPixmapTransform);
-    painter.drawImage(QRectF(QPointF(0, 0), QSizeF(size)), coloured);
+    painter.drawImage(QRectF(area), coloured);
 }
 
 void paintWords(QPainter& painter, const Scene& scene) {

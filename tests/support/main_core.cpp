@@ -3,7 +3,9 @@
 #include <gtest/gtest.h>
 
 int main(int argc, char** argv) {
-    QCoreApplication app(argc, argv);
     ::testing::InitGoogleTest(&argc, argv);
+    if (::testing::GTEST_FLAG(list_tests))
+        return RUN_ALL_TESTS(); // needs no display
+    QCoreApplication app(argc, argv);
     return RUN_ALL_TESTS();
 }

@@ -4,8 +4,10 @@
 #include <gtest/gtest.h>
 
 int main(int argc, char** argv) {
+    ::testing::InitGoogleTest(&argc, argv);
+    if (::testing::GTEST_FLAG(list_tests))
+        return RUN_ALL_TESTS(); // needs no display
     QGuiApplication app(argc, argv);
     mivanta::loadShippedFonts();
-    ::testing::InitGoogleTest(&argc, argv);
     return RUN_ALL_TESTS();
 }

@@ -5,11 +5,13 @@
 #include <gtest/gtest.h>
 
 int main(int argc, char** argv) {
+    ::testing::InitGoogleTest(&argc, argv);
+    if (::testing::GTEST_FLAG(list_tests))
+        return RUN_ALL_TESTS(); // needs no display
     QApplication app(argc, argv);
     QApplication::setApplicationName(QStringLiteral("mivanta-test"));
     QApplication::setOrganizationName(QStringLiteral("mivanta-test"));
     mivanta::loadShippedFonts();
     mivanta::applyStyle(app);
-    ::testing::InitGoogleTest(&argc, argv);
     return RUN_ALL_TESTS();
 }

@@ -1,7 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/LibraryClient.h"
+#include <QTimer>
 
 namespace mivanta {
+
+namespace {
+constexpr int kCheckAfterMs = 4000;
+}
 
 LibraryClient::LibraryClient(const QString& folder, QObject* parent) : QObject(parent), m_folder(folder) {}
 
@@ -31,11 +36,11 @@ void LibraryClient::open() {
             m_error.reset();
             m_isOpen = true;
             Q_EMIT opened();
-            checkInBackground();
+            QTimer::singleShot(kCheckAfterMs, this, &LibraryClient::checkInBackground);
         });
 }
 
-/// A damaged library is better known on a week-night; the check must not delay the first search.
+/// A damaged library is better known on a week-night; the check must delay neither the start nor a search.
 void LibraryClient::checkInBackground() {
     m_importer.run(
         this,

@@ -62,6 +62,8 @@ void RunController::take() {
     if (!m_state.next)
         return;
     const RunState next = taken(m_state, m_book);
+    if (next == m_state)
+        return;
     m_live = scenesFor(next, m_book, m_book.outputs());
     showLive();
     change(next);

@@ -51,7 +51,11 @@ FindPanel::FindPanel(LibraryClient& library, const QString& placeholder, QWidget
     });
     connect(&m_library, &LibraryClient::opened, this, &FindPanel::refresh);
     connect(&m_library, &LibraryClient::changed, this, &FindPanel::refresh);
-    if (m_library.isOpen())
+}
+
+void FindPanel::showEvent(QShowEvent* event) {
+    QWidget::showEvent(event);
+    if (m_stale)
         refresh();
 }
 
@@ -61,8 +65,10 @@ void FindPanel::focusBox() {
 }
 
 void FindPanel::refresh() {
-    if (!m_library.isOpen())
+    m_stale = true;
+    if (!m_library.isOpen() || !isVisible())
         return;
+    m_stale = false;
     const QString query = m_box->text();
     m_library.find(this, query,
                    [this, query](Result<std::vector<SongHit>> hits) { found(std::move(hits), query); });
@@ -81,8 +87,11 @@ void FindPanel::found(Result<std::vector<SongHit>> hits, const QString& query) {
     m_empty->setVisible(isEmpty);
     const int count = hits ? int(hits->size()) : 0;
     m_model->setHits(hits ? std::move(*hits) : std::vector<SongHit>(), query);
-    const QModelIndex kept =
-        before && query.trimmed().isEmpty() ? m_model->indexOf(before->song.id) : QModelIndex();
+    QModelIndex kept = m_toSelect.isNull() ? QModelIndex() : m_model->indexOf(m_toSelect);
+    if (kept.isValid())
+        m_toSelect = {};
+    else if (before && query.trimmed().isEmpty())
+        kept = m_model->indexOf(before->song.id);
     m_list->setCurrentIndex(kept.isValid() ? kept : m_model->index(0));
     if (count == 0)
         Q_EMIT currentChanged();
@@ -90,7 +99,9 @@ void FindPanel::found(Result<std::vector<SongHit>> hits, const QString& query) {
 }
 
 void FindPanel::select(const SongId& id) {
-    if (const QModelIndex at = m_model->indexOf(id); at.isValid())
+    const QModelIndex at = m_model->indexOf(id);
+    m_toSelect = at.isValid() ? SongId() : id;
+    if (at.isValid())
         m_list->setCurrentIndex(at);
 }
 

@@ -17,7 +17,9 @@ public:
     FindPanel(LibraryClient& library, const QString& placeholder, QWidget* parent = nullptr);
 
     void focusBox();
+    /// Asks again; once it is seen, when it is hidden now.
     void refresh();
+    /// Chooses the song in the list, once it is there.
     void select(const SongId& id);
     [[nodiscard]] std::optional<SongHit> current() const;
     [[nodiscard]] QLineEdit* box() { return m_box; }
@@ -31,6 +33,7 @@ Q_SIGNALS:
 
 protected:
     bool eventFilter(QObject* watched, QEvent* event) override;
+    void showEvent(QShowEvent* event) override;
 
 private:
     void found(Result<std::vector<SongHit>> hits, const QString& query);
@@ -40,6 +43,8 @@ private:
     QListView* m_list;
     SongListModel* m_model;
     QLabel* m_empty;
+    SongId m_toSelect;       ///< null = none waits
+    bool m_stale = true;     ///< not asked since the library or the query changed
     bool m_untouched = true; ///< nothing was typed since the last choice: undo means the choice
 };
 
