@@ -10,7 +10,7 @@ constexpr int kRetryMs = 15;
 constexpr int kLaunchPatienceMs = 5000;
 constexpr int kMostLaunches = 5; // in a row without a welcome
 constexpr int kQuickDeathMs = 1000;
-constexpr int kRestMs = 1000;
+constexpr int kRestMs = 500;
 } // namespace
 
 PlayerClient::PlayerClient(Setup setup, QObject* parent) : QObject(parent), m_setup(std::move(setup)) {
