@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "desk/parts/ThumbnailStore.h"
+#include "link/FrameBoard.h"
 #include <QWidget>
 #include <optional>
 
@@ -16,13 +17,12 @@ public:
     explicit PictureView(ThumbnailStore& thumbnails, QWidget* parent = nullptr);
 
     void setScene(const std::optional<Scene>& scene);
-    void setPicture(const QImage& picture); ///< instead of a scene
+    void setPicture(const FrameBoard::Picture& picture); ///< the player's, instead of a scene
     void setTag(Tag tag, const QString& text);
     void setCaption(const QString& left, const QString& right = {});
     void setNight(bool night) { m_night = night; }
     /// Shown when there is neither scene nor picture.
     void setEmptyText(const QString& text);
-    [[nodiscard]] const QImage& picture() const { return m_picture; }
 
     [[nodiscard]] QSize sizeHint() const override;
     [[nodiscard]] int heightForWidth(int width) const override;

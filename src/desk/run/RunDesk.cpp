@@ -32,14 +32,6 @@ constexpr CurtainKey kCurtains[]{
      QT_TRANSLATE_NOOP("RunDesk", "Show nothing")},
 };
 
-QImage imageOf(const FrameBoard::Picture& picture) {
-    if (picture.size.isEmpty())
-        return {};
-    return QImage(reinterpret_cast<const uchar*>(picture.bits.constData()), picture.size.width(),
-                  picture.size.height(), picture.size.width() * 4, QImage::Format_ARGB32_Premultiplied)
-        .copy();
-}
-
 QString keyCap(const QString& key) {
     return QStringLiteral("<span style='background:#22323A; color:#E8E2D4; font-family:\"Atkinson "
                           "Hyperlegible Mono\"'>&nbsp;%1&nbsp;</span>")
@@ -209,12 +201,12 @@ void RunDesk::outputsChanged() {
 void RunDesk::showFrame(const QString& output) {
     if (!isVisible())
         return;
-    const QImage image = imageOf(m_session.player().frame(output));
+    const FrameBoard::Picture picture = m_session.player().frame(output);
     if (output == m_main)
-        m_hall->setPicture(image);
+        m_hall->setPicture(picture);
     for (const auto& [name, view] : m_others)
         if (name == output)
-            view->setPicture(image);
+            view->setPicture(picture);
 }
 
 void RunDesk::refresh() {

@@ -174,12 +174,7 @@ void SetupDesk::refresh() {
         if (!card.place->hasFocus() || card.place->count() == 0)
             fillPlaces(card, outputs[i]);
         card.facts->setText(factsText(outputs[i], m_session.book().themes()));
-        const FrameBoard::Picture frame = m_session.player().frame(outputs[i].name);
-        if (!frame.size.isEmpty())
-            card.picture->setPicture(QImage(reinterpret_cast<const uchar*>(frame.bits.constData()),
-                                            frame.size.width(), frame.size.height(), frame.size.width() * 4,
-                                            QImage::Format_ARGB32_Premultiplied)
-                                         .copy());
+        card.picture->setPicture(m_session.player().frame(outputs[i].name));
     }
 }
 
