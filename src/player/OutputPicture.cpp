@@ -90,12 +90,11 @@ void OutputPicture::setSize(QSize size) {
 }
 
 void OutputPicture::paint(QPainter& painter, const QRect& area) const {
-    painter.fillRect(area, Qt::black);
     const auto draw = [&](const FramePtr& frame, double opacity) {
-        if (!frame || frame->full.isNull())
-            return;
         painter.setOpacity(opacity);
-        if (frame->full.size() == area.size())
+        if (!frame || frame->full.isNull())
+            painter.fillRect(area, Qt::black);
+        else if (frame->full.size() == area.size())
             painter.drawImage(area.topLeft(), frame->full);
         else
             painter.drawImage(area, frame->full); // for the moment after the window's size changed

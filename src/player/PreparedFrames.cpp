@@ -4,11 +4,13 @@
 #include "link/SceneCodec.h"
 #include "render/SceneRenderer.h"
 #include <QPainter>
+#include <sys/resource.h>
 
 namespace mivanta {
 
 namespace {
 
+constexpr int kAheadNice = 15;
 constexpr qsizetype kMostFrames = 24; // 8 MB each at 1080p
 
 FramePtr drawn(const Scene& scene, QSize size, const QByteArray& key) {
@@ -71,7 +73,10 @@ void PreparedFrames::draw(const Scene& scene, QSize size, const QByteArray& key,
         return;
     m_drawing[key] = urgency;
     QThreadPool& pool = urgency == Urgency::Now ? m_urgent : m_ahead;
-    pool.start([this, scene, size, key] {
+    pool.start([this, scene, size, key, urgency] {
+        // Drawing ahead gives way to painting and to the desks. (Linux: "0" is the calling thread.)
+        if (urgency == Urgency::WhenThereIsTime)
+            setpriority(PRIO_PROCESS, 0, kAheadNice);
         FramePtr frame = drawn(scene, size, key);
         QMetaObject::invokeMethod(
             this, [this, frame] { finished(frame); }, Qt::QueuedConnection);

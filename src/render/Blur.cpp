@@ -8,21 +8,48 @@ namespace mivanta {
 
 namespace {
 
-/// One box blur of 2r+1 samples over `count` bytes, `stride` apart.
-void boxBlur(uchar* data, int count, qsizetype stride, int r, std::vector<uchar>& line) {
-    line.resize(size_t(count));
-    for (int i = 0; i < count; ++i)
-        line[size_t(i)] = data[i * stride];
+/// One box blur of 2r+1 samples along every row.
+void blurRows(QImage& alpha, int r, std::vector<uchar>& line) {
+    const int count = alpha.width();
     const int width = 2 * r + 1;
-    int sum = 0;
-    for (int i = 0; i < std::min(r, count); ++i)
-        sum += line[size_t(i)];
-    for (int i = 0; i < count; ++i) {
-        if (i + r < count)
-            sum += line[size_t(i + r)];
-        if (i - r - 1 >= 0)
-            sum -= line[size_t(i - r - 1)];
-        data[i * stride] = uchar(sum / width);
+    line.resize(size_t(count));
+    for (int y = 0; y < alpha.height(); ++y) {
+        uchar* data = alpha.scanLine(y);
+        std::copy(data, data + count, line.begin());
+        int sum = 0;
+        for (int i = 0; i < std::min(r, count); ++i)
+            sum += line[size_t(i)];
+        for (int i = 0; i < count; ++i) {
+            if (i + r < count)
+                sum += line[size_t(i + r)];
+            if (i - r - 1 >= 0)
+                sum -= line[size_t(i - r - 1)];
+            data[i] = uchar(sum / width);
+        }
+    }
+}
+
+/// The same down every column, row by row: a walk down single columns would miss the cache at each step.
+void blurColumns(QImage& alpha, int r) {
+    const QImage source = alpha.copy();
+    const int height = alpha.height();
+    const int width = 2 * r + 1;
+    std::vector<int> sums(size_t(alpha.width()), 0);
+    const auto add = [&](int y, int sign) {
+        const uchar* data = source.constScanLine(y);
+        for (size_t x = 0; x < sums.size(); ++x)
+            sums[x] += sign * data[x];
+    };
+    for (int y = 0; y < std::min(r, height); ++y)
+        add(y, 1);
+    for (int y = 0; y < height; ++y) {
+        if (y + r < height)
+            add(y + r, 1);
+        if (y - r - 1 >= 0)
+            add(y - r - 1, -1);
+        uchar* data = alpha.scanLine(y);
+        for (size_t x = 0; x < sums.size(); ++x)
+            data[x] = uchar(sums[x] / width);
     }
 }
 
@@ -33,13 +60,9 @@ void blurAlpha(QImage& alpha, double radiusPx) {
     if (r < 1 || alpha.isNull())
         return;
     std::vector<uchar> line;
-    const qsizetype stride = alpha.bytesPerLine();
-    uchar* bits = alpha.bits();
     for (int pass = 0; pass < 3; ++pass) {
-        for (int y = 0; y < alpha.height(); ++y)
-            boxBlur(bits + y * stride, alpha.width(), 1, r, line);
-        for (int x = 0; x < alpha.width(); ++x)
-            boxBlur(bits + x, alpha.height(), stride, r, line);
+        blurRows(alpha, r, line);
+        blurColumns(alpha, r);
     }
 }
 
