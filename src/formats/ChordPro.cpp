@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/ChordPro.h"
+#include "formats/ChordProLine.h"
 #include "formats/SongBuilder.h"
 #include <QHash>
 #include <QRegularExpression>
@@ -116,9 +117,7 @@ private:
     }
 
     void setDetail(const QString& name, const QString& value) {
-        if (name == QLatin1String("order"))
-            m_builder.setOrder(value, m_lineNumber);
-        else if (!m_builder.setDetail(name, value))
+        if (!m_builder.setOrder(name, value, m_lineNumber) && !m_builder.setDetail(name, value))
             m_builder.warn(
                 m_lineNumber,
                 QStringLiteral("\"%1\" is no detail that Mivanta knows; it was left out.").arg(name));
@@ -142,22 +141,17 @@ private:
     }
 
     void setHeading(const QString& label, const QString& kind) {
-        const auto ofLabel = readPartHeading(label);
         const auto ofKind = readPartHeading(QString(kind).replace(u'_', u' '));
-        if (ofLabel) {
-            m_section.heading = ofLabel;
-        } else if (label.isEmpty()) {
+        bool isNumber = false;
+        if (const int number = label.toInt(&isNumber); isNumber && number > 0 && ofKind)
+            m_section.heading = PartHeading{ofKind->kind, number, {}, {}};
+        else if (!label.isEmpty())
+            m_section.heading = readAnyHeading(label);
+        else if (ofKind)
             m_section.heading = ofKind;
-            if (!ofKind)
-                m_section.name =
-                    m_section.bandOnly ? QStringLiteral("Instrumental") : kind[0].toUpper() + kind.mid(1);
-        } else if (bool isNumber = false; label.toInt(&isNumber) > 0 && isNumber && ofKind) {
-            m_section.heading = PartHeading{ofKind->kind, label.toInt(), false};
-        } else {
-            m_section.name = label;
-        }
-        if (m_section.heading && m_section.heading->bandOnly)
-            m_section.bandOnly = true;
+        else
+            m_section.heading = readAnyHeading(m_section.bandOnly ? QStringLiteral("Instrumental")
+                                                                  : kind[0].toUpper() + kind.mid(1));
     }
 
     void endSection(const QString& kind) {
@@ -173,7 +167,7 @@ private:
     void recallChorus(const QString& label) {
         finishSection();
         SongBuilder::Section again;
-        again.heading = readPartHeading(label).value_or(PartHeading{PartKind::Chorus, 0, false});
+        again.heading = readPartHeading(label).value_or(PartHeading{PartKind::Chorus, 0, {}, {}});
         again.fileLine = m_lineNumber;
         m_builder.addSection(again);
     }
@@ -186,7 +180,6 @@ private:
         if (const auto heading = readPartHeading(words); heading && !m_inside) {
             finishSection();
             m_section.heading = heading;
-            m_section.bandOnly = heading->bandOnly;
             m_section.fileLine = m_lineNumber;
             m_headed = true;
             return;
@@ -195,7 +188,7 @@ private:
     }
 
     void addWords(const QString& raw) {
-        Line line = readChordLine(raw, false);
+        Line line = readChordProLine(raw);
         if (m_section.lines.empty() && !m_inside && !m_headed)
             m_section.fileLine = m_lineNumber;
         line.breakBefore = std::exchange(m_breakNext, false);

@@ -1,5 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/PlainText.h"
+#include "core/song/PartEdits.h"
+#include "core/song/PasteCleanup.h"
+#include "core/song/WholeText.h"
 #include "formats/SongBuilder.h"
 #include <QRegularExpression>
 
@@ -7,39 +10,12 @@ namespace mivanta {
 
 namespace {
 
-struct FoundHeading {
-    std::optional<PartHeading> heading;
-    QString name; ///< when it is marked as a heading but names no known part
-};
-
-/// `mayBeBare`: the line stands at the head of a block, so a plain "Chorus" counts.
-std::optional<FoundHeading> findHeading(const QString& line, bool mayBeBare) {
-    static const QRegularExpression bracketed(QStringLiteral("^\\[([^\\]]+)\\]:?$"));
-    static const QRegularExpression hashed(QStringLiteral("^#{1,6}\\s*(.+?)\\s*#*$"));
-    static const QRegularExpression colon(QStringLiteral("^([^:]+):$"));
-    for (const auto* marked : {&hashed, &bracketed, &colon}) {
-        const auto match = marked->match(line);
-        if (!match.hasMatch())
-            continue;
-        QString words = match.captured(1).trimmed();
-        if (words.endsWith(u':'))
-            words.chop(1);
-        if (const auto heading = readPartHeading(words))
-            return FoundHeading{heading, {}};
-        if (marked == &hashed)
-            return FoundHeading{std::nullopt, words};
-    }
-    const auto heading = readPartHeading(line);
-    if (heading && (mayBeBare || heading->number > 0))
-        return FoundHeading{heading, {}};
-    return std::nullopt;
-}
-
 class PlainTextParser {
 public:
-    PlainTextParser(const QString& text, QString fallbackTitle)
-        : m_lines(text.split(u'\n')),
-          m_builder(std::move(fallbackTitle)) {
+    PlainTextParser(const QString& text, QString fallbackTitle) : m_builder(std::move(fallbackTitle)) {
+        NumberedLines numbered = withChordsInWords(text.split(u'\n'));
+        m_lines = std::move(numbered.lines);
+        m_from = std::move(numbered.from);
         for (QString& line : m_lines)
             line = line.replace(u'\t', u' ').trimmed();
     }
@@ -57,14 +33,15 @@ private:
     /// "Name: value" lines at the head of the file, with the title before, among or behind them on a line of
     /// its own. Returns what comes next.
     qsizetype readDetails() {
-        static const QRegularExpression detail(QStringLiteral("^([A-Za-z][A-Za-z _\\-]{1,24}):\\s*(\\S.*)$"));
+        static const QRegularExpression detail(
+            QStringLiteral("^([A-Za-z][A-Za-z _\\-]{1,24}):(?:\\s+(.*))?$"));
         qsizetype at = 0;
         for (; at < m_lines.size(); ++at) {
             const auto match = detail.match(m_lines[at]);
             if (m_lines[at].isEmpty())
                 continue;
-            if (match.hasMatch() && match.captured(1).toLower() == QLatin1String("order"))
-                m_builder.setOrder(match.captured(2), int(at) + 1);
+            if (match.hasMatch() && m_builder.setOrder(match.captured(1), match.captured(2), fileLine(at)))
+                continue;
             else if (match.hasMatch() && m_builder.setDetail(match.captured(1), match.captured(2)))
                 continue;
             else if (m_builder.details().title.isEmpty() && standsAlone(at))
@@ -96,24 +73,27 @@ private:
         } else if (line.startsWith(QChar(0x00a9)) ||
                    line.startsWith(QLatin1String("(c) "), Qt::CaseInsensitive)) {
             m_builder.details().copyright = line;
+        } else if (m_headed && line.startsWith(u'>')) {
+            QString& said = m_section.lines.empty() ? m_section.comment : m_comment;
+            said += (said.isEmpty() ? QString() : QStringLiteral("; ")) + line.mid(1).trimmed();
         } else if (const auto found = findHeading(line, headOfBlock)) {
-            startSection(*found, index + 1);
+            startSection(*found, index);
         } else {
-            Line words = readChordLine(line, true);
+            Line words = tidied(readMarkedLine(line, !m_hashed)); // under "# …" every bracket is a chord
             words.breakBefore = std::exchange(m_breakNext, false);
+            words.comment = std::exchange(m_comment, {});
             if (m_section.fileLine == 0)
-                m_section.fileLine = index + 1;
+                m_section.fileLine = fileLine(index);
             m_section.lines.push_back(std::move(words));
         }
     }
 
-    void startSection(const FoundHeading& found, int fileLine) {
+    void startSection(const PartHeading& found, int index) {
         finishSection();
         m_headed = true;
-        m_section.heading = found.heading;
-        m_section.name = found.name;
-        m_section.bandOnly = found.heading && found.heading->bandOnly;
-        m_section.fileLine = fileLine;
+        m_section.heading = found;
+        m_hashed = m_lines[index].startsWith(u'#');
+        m_section.fileLine = fileLine(index);
     }
 
     void finishSection() {
@@ -122,10 +102,15 @@ private:
         m_breakNext = false;
     }
 
+    [[nodiscard]] int fileLine(qsizetype index) const { return m_from[size_t(index)] + 1; }
+
     QStringList m_lines;
+    std::vector<int> m_from; ///< the line of the file, from 0
     SongBuilder m_builder;
     SongBuilder::Section m_section;
+    QString m_comment; ///< for the musicians, before the next line
     bool m_headed = false;
+    bool m_hashed = false; ///< the heading was written as "# …"
     bool m_breakNext = false;
 };
 

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/SongBuilder.h"
+#include "core/song/PartEdits.h"
 #include "core/song/SingingOrder.h"
 #include <QRegularExpression>
 #include <algorithm>
@@ -8,51 +9,33 @@ namespace mivanta {
 
 namespace {
 
-bool looksLikeChord(const QString& text) {
-    static const QRegularExpression shape(QStringLiteral(
-        "^[A-G][#b]?(?:m|min|maj|M|dim|aug|sus|add|no|alt|[0-9+\\-()#b])*(?:/[A-G][#b]?)?$|^N\\.?C\\.?$"));
-    return shape.match(text).hasMatch();
-}
-
-/// Trims and collapses white space, moving the chords with their letters.
-Line tidied(const Line& line) {
-    Line result = line;
-    result.words.clear();
-    std::vector<int> moved(size_t(line.words.size()) + 1, 0);
-    for (qsizetype i = 0; i < line.words.size(); ++i) {
-        moved[size_t(i)] = int(result.words.size());
-        const QChar c = line.words[i];
-        if (!c.isSpace())
-            result.words += c;
-        else if (!result.words.isEmpty() && !result.words.endsWith(u' '))
-            result.words += u' ';
-    }
-    if (result.words.endsWith(u' '))
-        result.words.chop(1);
-    moved.back() = int(result.words.size());
-    for (ChordMark& chord : result.chords)
-        chord.position = std::min(moved[size_t(chord.position)], int(result.words.size()));
-    return result;
-}
-
-/// "Shore Hymnal 203" -> book and number; the number is the last word.
+/// "Shore Hymnal 203" or "Shore Hymnal #203" -> book and number; without "#" the number is the last word.
 BookNumber bookNumber(const QString& value) {
-    const qsizetype space = value.lastIndexOf(u' ');
-    return space < 0 ? BookNumber{{}, value} : BookNumber{value.left(space).trimmed(), value.mid(space + 1)};
+    const qsizetype sign = value.lastIndexOf(u'#');
+    const qsizetype space = sign < 0 ? value.lastIndexOf(u' ') : sign;
+    return space < 0 ? BookNumber{{}, value}
+                     : BookNumber{value.left(space).trimmed(), value.mid(space + 1).trimmed()};
+}
+
+const QRegularExpression& nameSeparators() {
+    static const QRegularExpression separators(QStringLiteral("\\s*(?:,|;|&|\\band\\b)\\s*"));
+    return separators;
+}
+
+/// One name in quotes, or several with commas or "and" between.
+QStringList names(const QString& value) {
+    if (value.size() > 2 && value.startsWith(u'"') && value.endsWith(u'"'))
+        return {value.mid(1, value.size() - 2)};
+    QStringList result;
+    for (const QString& name : value.split(nameSeparators(), Qt::SkipEmptyParts))
+        if (!name.trimmed().isEmpty())
+            result << name.trimmed();
+    return result;
 }
 
 void addAuthors(Song& song, AuthorRole role, const QString& value) {
-    static const QRegularExpression separators(QStringLiteral("\\s*(?:,|;|&|\\band\\b)\\s*"));
-    for (const QString& name : value.split(separators, Qt::SkipEmptyParts))
-        song.authors.push_back({role, name.trimmed()});
-}
-
-QStringList list(const QString& value) {
-    QStringList result;
-    for (const QString& piece : value.split(u',', Qt::SkipEmptyParts))
-        if (!piece.trimmed().isEmpty())
-            result << piece.trimmed();
-    return result;
+    for (const QString& name : names(value))
+        song.authors.push_back({role, name});
 }
 
 bool sameWords(const std::vector<Line>& a, const std::vector<Line>& b) {
@@ -67,20 +50,8 @@ bool hasWords(const std::vector<Line>& lines) {
 
 } // namespace
 
-Line readChordLine(const QString& text, bool chordsOnly) {
-    Line line;
-    for (qsizetype i = 0; i < text.size(); ++i) {
-        const qsizetype close = text[i] == u'[' ? text.indexOf(u']', i) : -1;
-        const QString inside = close > i ? text.mid(i + 1, close - i - 1).trimmed() : QString();
-        if (close < 0 || (chordsOnly && !looksLikeChord(inside))) {
-            line.words += text[i];
-            continue;
-        }
-        if (!inside.isEmpty() && !inside.startsWith(u'*')) // "[*text]" is an annotation, not a chord
-            line.chords.push_back({int(line.words.size()), inside});
-        i = close;
-    }
-    return tidied(line);
+QString quotedDetail(const QString& name) {
+    return name.contains(nameSeparators()) ? u'"' + name + u'"' : name;
 }
 
 bool SongBuilder::setDetail(const QString& rawName, const QString& value) {
@@ -117,19 +88,31 @@ bool SongBuilder::setDetail(const QString& rawName, const QString& value) {
     else if (is({"capo"}))
         m_song.capo = std::clamp(value.toInt(), 0, 12);
     else if (is({"topic", "topics"}))
-        m_song.topics << list(value);
+        m_song.topics << names(value);
     else if (is({"language"}))
         m_song.language = value;
     else if (is({"note", "notes"}))
-        m_song.notes += (m_song.notes.isEmpty() ? QString() : QStringLiteral("\n")) + value;
+        m_song.notes += (std::exchange(m_hasNotes, true) ? QStringLiteral("\n") : QString()) + value;
+    else if (is({"theme"}))
+        m_song.usualTheme = value;
+    else if (is({"track", "backingtrack"}))
+        m_song.backingTrack = value;
+    else if (is({"ordername"}))
+        m_song.orderName = value;
     else
         return false;
     return true;
 }
 
-void SongBuilder::setOrder(const QString& text, int fileLine) {
-    m_orderText = text;
-    m_orderLine = fileLine;
+bool SongBuilder::setOrder(const QString& name, const QString& text, int fileLine) {
+    const QString plain = name.toLower().remove(u'_').remove(u' ');
+    if (plain == QLatin1String("order"))
+        m_orders.push_back({true, {}, text, fileLine});
+    else if (plain == QLatin1String("otherorder"))
+        m_orders.push_back({false, text.section(u':', 0, 0).trimmed(), text.section(u':', 1), fileLine});
+    else
+        return false;
+    return true;
 }
 
 void SongBuilder::addSection(Section section) {
@@ -138,7 +121,7 @@ void SongBuilder::addSection(Section section) {
         section.lines.pop_back();
     if (!section.lines.empty())
         section.lines.front().breakBefore = false;
-    if (!section.lines.empty() || section.heading || !section.name.isEmpty())
+    if (!section.lines.empty() || section.heading)
         m_sections.push_back(std::move(section));
 }
 
@@ -147,23 +130,21 @@ void SongBuilder::addSection(Section section) {
 PartHeading SongBuilder::headingFor(const Section& section) const {
     if (section.heading)
         return *section.heading;
-    if (!section.name.isEmpty())
-        return {PartKind::Other, 0, section.bandOnly};
     if (!hasWords(section.lines)) {
         const bool first = &section == &m_sections.front();
-        return {first ? PartKind::Intro : PartKind::Interlude, 0, true};
+        return {first ? PartKind::Intro : PartKind::Interlude, 0, {}, true};
     }
     const auto again = std::count_if(m_sections.begin(), m_sections.end(), [&](const Section& other) {
-        return !other.heading && other.name.isEmpty() && sameWords(other.lines, section.lines);
+        return !other.heading && sameWords(other.lines, section.lines);
     });
-    return {again > 1 ? PartKind::Chorus : PartKind::Verse, 0, false};
+    return {again > 1 ? PartKind::Chorus : PartKind::Verse, 0, {}, {}};
 }
 
 /// Index of the part that the section is: one that is there already, or a new one. -1 = names nothing.
 int SongBuilder::partFor(const Section& section) {
     const PartHeading heading = headingFor(section);
     const auto isNamed = [&](const Part& p) {
-        return p.kind == heading.kind && p.name.compare(section.name, Qt::CaseInsensitive) == 0 &&
+        return p.kind == heading.kind && p.name.compare(heading.name, Qt::CaseInsensitive) == 0 &&
                (p.number == heading.number || heading.number == 0);
     };
     for (size_t i = 0; i < m_song.parts.size(); ++i) {
@@ -177,9 +158,9 @@ int SongBuilder::partFor(const Section& section) {
                             "before; it was left out."));
         return -1;
     }
-    const bool bandOnly = heading.bandOnly || section.bandOnly || !hasWords(section.lines);
-    Part part{PartId::create(), heading.kind,    heading.number, section.name,
-              bandOnly,         section.comment, section.lines};
+    Part part{PartId::create(), heading.kind, heading.number, heading.name, false,
+              section.comment,  section.lines};
+    part.bandOnly = heading.bandOnly.value_or(section.bandOnly || isBandOnlyByDefault(part));
     const auto twin = std::find_if(m_song.parts.begin(), m_song.parts.end(), [&](const Part& p) {
         return heading.number > 0 && p.kind == part.kind && p.name == part.name && p.number == part.number;
     });
@@ -218,22 +199,28 @@ void SongBuilder::numberParts() {
     }
 }
 
+std::vector<SungPart> SongBuilder::readOrder(const OrderText& order) {
+    const ReadOrder read = readSingingOrder(order.text, m_song.parts);
+    const QStringList wrong = read.notUnderstood(order.text);
+    if (!wrong.isEmpty())
+        warn(order.fileLine,
+             QStringLiteral("the singing order names %1, which this song does not have or has "
+                            "several of; the rest of the order was kept. Parts here: %2.")
+                 .arg(wrong.join(QStringLiteral(", ")), orderTokens(m_song.parts).join(u' ')));
+    return read.entries;
+}
+
 void SongBuilder::makeOrder() {
-    if (!m_orderText.isEmpty()) {
-        const ReadOrder order = readSingingOrder(m_orderText, m_song.parts);
-        m_song.singingOrder = order.entries;
-        if (!order.unknown.isEmpty())
-            warn(m_orderLine,
-                 QStringLiteral("the singing order names %1, which this song does not have; the rest of the "
-                                "order was kept. Parts here: %2.")
-                     .arg(order.unknown.join(QStringLiteral(", ")), [&] {
-                         QStringList labels;
-                         for (const Part& part : m_song.parts)
-                             labels << part.shortLabel();
-                         return labels.join(u' ');
-                     }()));
+    bool isSaid = false;
+    for (const OrderText& order : m_orders)
+        if (order.isUsual) {
+            m_song.singingOrder = readOrder(order);
+            isSaid = true;
+        } else {
+            m_song.otherOrders.push_back({order.name, readOrder(order)});
+        }
+    if (isSaid)
         return;
-    }
     if (m_sung.size() == m_song.parts.size())
         return; // nothing comes again: as written
     for (const int part : m_sung) {
@@ -251,6 +238,7 @@ std::optional<ReadSong> SongBuilder::build() {
         return std::nullopt;
     numberParts();
     makeOrder();
+    m_song = tidied(std::move(m_song));
     m_song.id = SongId::create();
     if (m_song.title.trimmed().isEmpty())
         m_song.title = m_fallbackTitle;

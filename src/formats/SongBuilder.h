@@ -12,8 +12,7 @@ public:
     /// A stretch of lines in the file.
     struct Section {
         std::optional<PartHeading> heading; ///< nothing = not said
-        QString name;                       ///< a heading that is no known kind
-        bool bandOnly = false;
+        bool bandOnly = false;              ///< it is a stretch of music by its nature
         QString comment;
         std::vector<Line> lines; ///< empty, with a heading: the part of that name again
         int fileLine = 0;
@@ -23,7 +22,8 @@ public:
 
     Song& details() { return m_song; }
     void addSection(Section section);
-    void setOrder(const QString& text, int fileLine);
+    /// "order" (the usual one) and "other_order" ("Short: V1 C"); false when the name is neither.
+    bool setOrder(const QString& name, const QString& text, int fileLine);
     void warn(int fileLine, const QString& text) { m_warnings.push_back({fileLine, text}); }
     /// One detail by its name as files write it ("key", "words", "copyright", …); false when unknown.
     bool setDetail(const QString& name, const QString& value);
@@ -43,12 +43,18 @@ private:
     std::vector<Section> m_sections;
     std::vector<int> m_sung; ///< index of the part of each section that became one
     std::vector<ReadWarning> m_warnings;
-    QString m_orderText;
-    int m_orderLine = 0;
+    struct OrderText {
+        bool isUsual = true;
+        QString name;
+        QString text;
+        int fileLine = 0;
+    };
+    [[nodiscard]] std::vector<SungPart> readOrder(const OrderText& order);
+    std::vector<OrderText> m_orders;
+    bool m_hasNotes = false;
 };
 
-/// One line with chords in brackets ("[G]Shine [Em]on"). With `chordsOnly`, brackets that hold no chord stay
-/// words. White space is trimmed and runs of it become one space; chords keep their letters.
-[[nodiscard]] Line readChordLine(const QString& text, bool chordsOnly);
+/// A name as a detail's value: in quotes when it holds what would part it into several.
+[[nodiscard]] QString quotedDetail(const QString& name);
 
 } // namespace mivanta

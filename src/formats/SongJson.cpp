@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/SongJson.h"
+#include "core/song/Emphasis.h"
 #include "formats/JsonNames.h"
 #include <QJsonArray>
 #include <algorithm>
@@ -34,6 +35,16 @@ QJsonObject lineToJson(const Line& line) {
     if (line.breakBefore)
         json.insert(u"breakBefore"_s, true);
     put(json, u"comment"_s, line.comment);
+    QJsonArray emphasis;
+    for (const Emphasis& e : line.emphasis) {
+        QJsonObject stretch{{u"from"_s, e.from}, {u"to"_s, e.to}};
+        if (e.bold)
+            stretch.insert(u"bold"_s, true);
+        if (e.italic)
+            stretch.insert(u"italic"_s, true);
+        emphasis.append(stretch);
+    }
+    put(json, u"emphasis"_s, emphasis);
     return json;
 }
 
@@ -47,6 +58,10 @@ Line lineFromJson(const QJsonObject& json) {
         line.chords.push_back(
             {std::clamp(chord[u"at"_s].toInt(), 0, int(line.words.size())), chord[u"name"_s].toString()});
     }
+    for (const QJsonValue& value : json[u"emphasis"_s].toArray())
+        line.emphasis.push_back({value[u"from"_s].toInt(), value[u"to"_s].toInt(), value[u"bold"_s].toBool(),
+                                 value[u"italic"_s].toBool()});
+    setWeights(line, weightsOf(line)); // in order and within the words
     return line;
 }
 
@@ -77,6 +92,32 @@ Part partFromJson(const QJsonObject& json) {
     for (const QJsonValue& line : json[u"lines"_s].toArray())
         part.lines.push_back(lineFromJson(line.toObject()));
     return part;
+}
+
+QJsonArray orderToJson(const std::vector<SungPart>& entries) {
+    QJsonArray order;
+    for (const SungPart& sung : entries) {
+        QJsonObject entry;
+        put(entry, u"part"_s, sung.isEmptySlide() ? QString() : sung.part.text());
+        if (sung.times > 1)
+            entry.insert(u"times"_s, sung.times);
+        put(entry, u"stageNote"_s, sung.stageNote);
+        order.append(entry);
+    }
+    return order;
+}
+
+/// Entries that name a part which is not there are left out; one without a part is an empty slide.
+std::vector<SungPart> orderFromJson(const QJsonArray& json, const Song& song) {
+    std::vector<SungPart> entries;
+    for (const QJsonValue& value : json) {
+        const PartId part = PartId::fromText(value[u"part"_s].toString());
+        const bool isEmpty = !value.toObject().contains(u"part"_s);
+        if (isEmpty || song.part(part))
+            entries.push_back({part, std::clamp(value[u"times"_s].toInt(1), 1, kMostTimes),
+                               value[u"stageNote"_s].toString()});
+    }
+    return entries;
 }
 
 QStringList strings(const QJsonValue& value) {
@@ -113,14 +154,14 @@ QJsonObject songToJson(const Song& song) {
     for (const Part& part : song.parts)
         parts.append(partToJson(part));
     json.insert(u"parts"_s, parts);
-    QJsonArray order;
-    for (const SungPart& sung : song.singingOrder) {
-        QJsonObject entry{{u"part"_s, sung.part.text()}};
-        if (sung.times > 1)
-            entry.insert(u"times"_s, sung.times);
-        order.append(entry);
-    }
-    put(json, u"singingOrder"_s, order);
+    put(json, u"singingOrder"_s, orderToJson(song.singingOrder));
+    put(json, u"orderName"_s, song.orderName);
+    QJsonArray others;
+    for (const NamedOrder& other : song.otherOrders)
+        others.append(QJsonObject{{u"name"_s, other.name}, {u"entries"_s, orderToJson(other.entries)}});
+    put(json, u"otherOrders"_s, others);
+    put(json, u"theme"_s, song.usualTheme);
+    put(json, u"backingTrack"_s, song.backingTrack);
     return json;
 }
 
@@ -149,11 +190,13 @@ Result<Song> songFromJson(const QJsonObject& json, const QString& where) {
     song.notes = json[u"notes"_s].toString();
     for (const QJsonValue& part : json[u"parts"_s].toArray())
         song.parts.push_back(partFromJson(part.toObject()));
-    for (const QJsonValue& value : json[u"singingOrder"_s].toArray()) {
-        const PartId part = PartId::fromText(value[u"part"_s].toString());
-        if (song.part(part))
-            song.singingOrder.push_back({part, std::clamp(value[u"times"_s].toInt(1), 1, 99)});
-    }
+    song.singingOrder = orderFromJson(json[u"singingOrder"_s].toArray(), song);
+    song.orderName = json[u"orderName"_s].toString();
+    for (const QJsonValue& value : json[u"otherOrders"_s].toArray())
+        song.otherOrders.push_back(
+            {value[u"name"_s].toString(), orderFromJson(value[u"entries"_s].toArray(), song)});
+    song.usualTheme = json[u"theme"_s].toString();
+    song.backingTrack = json[u"backingTrack"_s].toString();
     return song;
 }
 

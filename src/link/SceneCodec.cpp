@@ -53,11 +53,17 @@ QDataStream& operator>>(QDataStream& stream, ChordMark& c) {
     c.position = position;
     return stream;
 }
+QDataStream& operator<<(QDataStream& stream, const Emphasis& e) {
+    return stream << e.from << e.to << e.bold << e.italic;
+}
+QDataStream& operator>>(QDataStream& stream, Emphasis& e) {
+    return stream >> e.from >> e.to >> e.bold >> e.italic;
+}
 QDataStream& operator<<(QDataStream& stream, const SceneRow& r) {
-    return stream << r.text << r.chords;
+    return stream << r.text << r.chords << r.emphasis;
 }
 QDataStream& operator>>(QDataStream& stream, SceneRow& r) {
-    return stream >> r.text >> r.chords;
+    return stream >> r.text >> r.chords >> r.emphasis;
 }
 
 QDataStream& operator<<(QDataStream& stream, const Look& look) {
@@ -86,12 +92,12 @@ QDataStream& operator>>(QDataStream& stream, Look& look) {
 
 QDataStream& operator<<(QDataStream& stream, const Scene& scene) {
     return stream << scene.output << scene.size << scene.look << scene.fontSize << scene.rows
-                  << scene.roomForChords << scene.credit << asByte(scene.curtain);
+                  << scene.roomForChords << scene.credit << scene.stageNote << asByte(scene.curtain);
 }
 
 QDataStream& operator>>(QDataStream& stream, Scene& scene) {
     return stream >> scene.output >> scene.size >> scene.look >> scene.fontSize >> scene.rows >>
-           scene.roomForChords >> scene.credit >> asByte(scene.curtain);
+           scene.roomForChords >> scene.credit >> scene.stageNote >> asByte(scene.curtain);
 }
 
 QDataStream& operator<<(QDataStream& stream, const Output& output) {

@@ -17,6 +17,7 @@ namespace mivanta {
 namespace {
 
 constexpr double kReferenceHeight = 1080;
+constexpr double kStageNoteSize = 44; // px at the reference height
 
 QColor toColor(const Colour& c) {
     return QColor(c.red, c.green, c.blue, c.alpha);
@@ -70,7 +71,19 @@ QRectF boundsOf(const Letters& letters) {
 /// One row of text laid out on a line of its own, in the direction that its letters ask for.
 class RowLayout {
 public:
-    RowLayout(const QString& text, const QFont& font) : m_layout(text, font) {
+    RowLayout(const QString& text, const QFont& font, const std::vector<Emphasis>& emphasis = {})
+        : m_layout(text, font) {
+        QList<QTextLayout::FormatRange> formats;
+        for (const Emphasis& e : emphasis) {
+            QFont weighted = font;
+            if (e.bold)
+                weighted.setWeight(font.weight() < QFont::Bold ? QFont::Bold : QFont::Black);
+            weighted.setItalic(e.italic);
+            QTextCharFormat format;
+            format.setFont(weighted);
+            formats << QTextLayout::FormatRange{e.from, e.to - e.from, format};
+        }
+        m_layout.setFormats(formats);
         m_layout.beginLayout();
         m_line = m_layout.createLine();
         m_layout.endLayout();
@@ -144,7 +157,7 @@ WordPaths wordPaths(const Scene& scene) {
 
     WordPaths paths;
     for (const SceneRow& row : scene.rows) {
-        const RowLayout layout(row.text, font);
+        const RowLayout layout(row.text, font, row.emphasis);
         const double left =
             leftEdge(box, layout.width(), readingAlign(look.horizontal, layout.isRightToLeft()));
         // The letters stand in the middle of the row's height.
@@ -245,6 +258,19 @@ void paintCredit(QPainter& painter, const Scene& scene) {
     fillLetters(painter, letters, toColor(look.colour));
 }
 
+/// A note for the musicians, at the top right in the chords' colour.
+void paintStageNote(QPainter& painter, const Scene& scene) {
+    if (scene.stageNote.isEmpty())
+        return;
+    const double scale = scene.size.height() / kReferenceHeight;
+    const QFont font = slideFont({}, 700, int(kStageNoteSize * scale));
+    const RowLayout layout(scene.stageNote, font);
+    Letters letters;
+    layout.addTo(letters, {scene.size.width() - layout.width() - kStageNoteSize * scale,
+                           kStageNoteSize * scale * 0.5 + QFontMetricsF(font).ascent()});
+    fillLetters(painter, letters, toColor(scene.look.words.chordColour));
+}
+
 } // namespace
 
 QImage renderScene(const Scene& scene, QSize size) {
@@ -266,6 +292,7 @@ QImage renderScene(const Scene& scene, QSize size) {
     if (scene.curtain == Curtain::Open) {
         paintWords(painter, scene);
         paintCredit(painter, scene);
+        paintStageNote(painter, scene);
     }
     return image;
 }

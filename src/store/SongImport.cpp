@@ -42,6 +42,17 @@ ImportEntry refused(const QString& file, const Error& error) {
     return entry;
 }
 
+/// Orders follow parts that got other ids.
+void renameParts(Song& song, const QHash<PartId, PartId>& renamed) {
+    const auto rename = [&](std::vector<SungPart>& order) {
+        for (SungPart& sung : order)
+            sung.part = renamed.value(sung.part, sung.part);
+    };
+    rename(song.singingOrder);
+    for (NamedOrder& order : song.otherOrders)
+        rename(order.entries);
+}
+
 /// Gives parts that kept their label the ids that they had, so that services know them again.
 void keepPartIds(Song& song, const Song& stored) {
     QHash<PartId, PartId> renamed;
@@ -52,8 +63,7 @@ void keepPartIds(Song& song, const Song& stored) {
                 part.id = old.id;
                 break;
             }
-    for (SungPart& sung : song.singingOrder)
-        sung.part = renamed.value(sung.part, sung.part);
+    renameParts(song, renamed);
 }
 
 } // namespace
@@ -68,8 +78,7 @@ QByteArray contentHash(const Song& song) {
         renamed.insert(bare.parts[i].id, plain);
         bare.parts[i].id = plain;
     }
-    for (SungPart& sung : bare.singingOrder)
-        sung.part = renamed.value(sung.part);
+    renameParts(bare, renamed);
     return QCryptographicHash::hash(QJsonDocument(songToJson(bare)).toJson(QJsonDocument::Compact),
                                     QCryptographicHash::Sha1);
 }

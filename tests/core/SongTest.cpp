@@ -5,6 +5,7 @@
 #include "core/song/Chords.h"
 #include "core/song/PartHeading.h"
 #include "core/song/SingingOrder.h"
+#include "support/AnySong.h"
 #include "support/Samples.h"
 #include "support/Text.h"
 #include <gtest/gtest.h>
@@ -24,7 +25,7 @@ TEST(PartHeading, UnderstandsTheUsualNames) {
     EXPECT_TRUE(reads(u"Pre-Chorus 2"_s, PartKind::PreChorus, 2));
     EXPECT_TRUE(reads(u"Refrain"_s, PartKind::Chorus, 0));
     EXPECT_TRUE(reads(u"Outro"_s, PartKind::Ending, 0));
-    EXPECT_TRUE(readPartHeading(u"Intro (band only)"_s)->bandOnly);
+    EXPECT_TRUE(*readPartHeading(u"Intro (band only)"_s)->bandOnly);
     EXPECT_FALSE(readPartHeading(u"Verses of old"_s));
     EXPECT_FALSE(readPartHeading(u"1"_s));
     EXPECT_FALSE(readPartHeading(u""_s));
@@ -38,7 +39,8 @@ TEST(SingingOrder, IsReadByInitialsNamesAndRepeats) {
         for (const SungPart& sung : order.entries)
             labels << song.part(sung.part)->shortLabel() +
                           (sung.times > 1 ? u"x%1"_s.arg(sung.times) : QString());
-        return labels.join(u' ') + (order.unknown.isEmpty() ? QString() : u" ?"_s + order.unknown.join(u','));
+        const QStringList wrong = order.notUnderstood(text);
+        return labels.join(u' ') + (wrong.isEmpty() ? QString() : u" ?"_s + wrong.join(u','));
     };
     EXPECT_EQ(read(u"V1 C V2 C x2"_s), u"V1 C V2 Cx2"_s);
     EXPECT_EQ(read(u"v c v2 cx3"_s), u"V1 C V2 Cx3"_s);
@@ -53,6 +55,79 @@ TEST(SingingOrder, WrittenAndReadAgainIsTheSame) {
     song.singingOrder.back().times = 2;
     EXPECT_EQ(singingOrderText(song), u"V1 C V2 C x2"_s);
     EXPECT_EQ(readSingingOrder(singingOrderText(song), song.parts).entries, song.singingOrder);
+}
+
+TEST(SingingOrder, EmptySlidesAndNotesForTheStage) {
+    const Song song = samples::harbourSong();
+    const ReadOrder order = readSingingOrder(u"(slow start) V1 _ C (half time) x2 V2"_s, song.parts);
+    ASSERT_EQ(order.entries.size(), 4u);
+    EXPECT_EQ(order.entries[0].stageNote, u"slow start"_s);
+    EXPECT_TRUE(order.entries[1].isEmptySlide());
+    EXPECT_EQ(order.entries[2].stageNote, u"half time"_s);
+    EXPECT_EQ(order.entries[2].times, 2);
+    EXPECT_TRUE(order.notUnderstood({}).isEmpty());
+    EXPECT_EQ(singingOrderText(order.entries, song.parts), u"V1 (slow start) _ C x2 (half time) V2"_s);
+}
+
+TEST(SingingOrder, WhatMayBeSeveralPartsIsAskedAndNotGuessed) {
+    Song song = samples::song(u"S"_s, {samples::part(PartKind::Verse, 1, {u"a"_s}),
+                                       samples::part(PartKind::Intro, 0, {u"b"_s}),
+                                       samples::part(PartKind::Interlude, 0, {u"c"_s}),
+                                       samples::part(PartKind::PreChorus, 0, {u"d"_s})});
+    const auto token = [&](const QString& text) { return readSingingOrder(text, song.parts).tokens.front(); };
+    EXPECT_EQ(token(u"I"_s).kind, OrderTokenKind::Ambiguous);
+    EXPECT_EQ(token(u"I"_s).choices, (QStringList{u"Intro"_s, u"Inter"_s}));
+    EXPECT_EQ(token(u"intr"_s).meaning, u"Intro"_s);
+    for (const auto& text : {u"P"_s, u"pc"_s, u"Pre"_s, u"pre-chorus"_s})
+        EXPECT_EQ(token(text).meaning, u"Pre-chorus"_s) << text.toStdString();
+    EXPECT_EQ(token(u"v2"_s).kind, OrderTokenKind::Unknown);
+    EXPECT_EQ(token(u"v2"_s).choices.front(), u"V1"_s);
+    EXPECT_EQ(token(u"Vx9999"_s).kind, OrderTokenKind::Unknown);
+    EXPECT_EQ(token(u"V1x99"_s).meaning, u"Verse 1, 99 times"_s);
+    EXPECT_EQ(token(u"x0"_s).kind, OrderTokenKind::Unknown);
+}
+
+TEST(SingingOrder, PartsOfTheSameNameHaveTokensOfTheirOwn) {
+    Song song = samples::song(
+        u"S"_s, {samples::part(PartKind::Chorus, 0, {u"a"_s}), samples::part(PartKind::Chorus, 0, {u"b"_s})});
+    EXPECT_EQ(orderTokens(song.parts), (QStringList{u"C"_s, u"C~2"_s}));
+    song.singingOrder = {{song.parts[1].id, 1, {}}, {song.parts[0].id, 2, {}}};
+    EXPECT_EQ(readSingingOrder(singingOrderText(song), song.parts).entries, song.singingOrder);
+    EXPECT_EQ(readSingingOrder(u"chorus"_s, song.parts).tokens.front().kind, OrderTokenKind::Ambiguous);
+}
+
+RC_GTEST_PROP(SingingOrder, AnyOrderIsReadAsItIsWritten, ()) {
+    const Song song = *samples::anySong();
+    RC_ASSERT(readSingingOrder(singingOrderText(song), song.parts).entries == song.singingOrder);
+}
+
+TEST(Chords, AreCountedFromTheirKey) {
+    EXPECT_EQ(chordNumber(u"G"_s, u"G"_s), u"1"_s);
+    EXPECT_EQ(chordNumber(u"Em7"_s, u"G"_s), u"6m7"_s);
+    EXPECT_EQ(chordNumber(u"D/F#"_s, u"G"_s), u"5/7"_s);
+    EXPECT_EQ(chordNumber(u"F"_s, u"G"_s), u"b7"_s);
+    EXPECT_EQ(chordNumber(u"Am"_s, u"Am"_s), u"6m"_s);
+    EXPECT_EQ(chordNumber(u"riff"_s, u"G"_s), u"riff"_s);
+    EXPECT_EQ(chordNumber(u"G"_s, {}), u"G"_s);
+}
+
+TEST(Chords, TheKeyIsGuessedFromThem) {
+    Song song = samples::harbourSong();
+    EXPECT_FALSE(guessedKey(song));
+    const auto with = [&](const QStringList& chords) {
+        song.parts[0].lines[0].chords.clear();
+        for (const QString& chord : chords)
+            song.parts[0].lines[0].chords.push_back({0, chord});
+        return guessedKey(song).value_or(QString());
+    };
+    EXPECT_EQ(with({u"G"_s, u"Em"_s, u"C"_s, u"D"_s, u"G"_s}), u"G"_s);
+    EXPECT_EQ(with({u"Am"_s, u"F"_s, u"C"_s, u"E"_s, u"Am"_s}), u"Am"_s);
+    EXPECT_EQ(with({u"Bb"_s, u"Eb"_s, u"F"_s, u"Gm"_s, u"Bb/D"_s, u"F"_s, u"Bb"_s}), u"Bb"_s);
+    EXPECT_EQ(semitonesBetween(u"G"_s, u"Bb"_s), 3);
+    EXPECT_FALSE(semitonesBetween(u"G"_s, u"H"_s));
+    song.key = u"D"_s;
+    EXPECT_EQ(withCapo(song, 2).key, u"C"_s);
+    EXPECT_EQ(doubtfulChords(song), QStringList());
 }
 
 TEST(Chords, AreSpelledForTheirKey) {

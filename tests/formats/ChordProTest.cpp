@@ -54,7 +54,7 @@ TEST(ChordPro, ReadsDetails) {
 TEST(ChordPro, CommentsGoToTheMusiciansAndNeverIntoTheWords) {
     const ReadSong read = chordPro("{sov: Verse 1}\n{comment: softly}\none\n{c: louder}\ntwo\n{eov}\n");
     EXPECT_EQ(words(read.song.parts[0]), (QStringList{u"one"_s, u"two"_s}));
-    EXPECT_EQ(read.song.parts[0].lines[0].comment, u"softly"_s);
+    EXPECT_EQ(read.song.parts[0].comment, u"softly"_s);
     EXPECT_EQ(read.song.parts[0].lines[1].comment, u"louder"_s);
 }
 

@@ -23,11 +23,17 @@ ItemContent contentOf(const Song& song) {
         content.parts.push_back({part.label(), part.shortLabel(), part.bandOnly, part.comment, part.lines});
     }
     for (const SungPart& sung : song.sungParts()) {
+        if (sung.isEmptySlide() && !indexOf.contains(sung.part)) {
+            ContentPart blank{QStringLiteral("Empty"), QStringLiteral("_"), false, {}, {}};
+            blank.isBlank = true;
+            indexOf.insert(sung.part, int(content.parts.size()));
+            content.parts.push_back(std::move(blank));
+        }
         const auto at = indexOf.constFind(sung.part);
         if (at == indexOf.constEnd())
             continue;
         for (int pass = 1; pass <= sung.times; ++pass)
-            content.entries.push_back({*at, pass, sung.times});
+            content.entries.push_back({*at, pass, sung.times, sung.stageNote});
     }
     content.credit = creditOf(song);
     return content;

@@ -13,13 +13,15 @@ struct ContentPart {
     bool bandOnly = false;
     QString comment;
     std::vector<Line> lines;
+    bool isBlank = false; ///< an empty slide on every output
 };
 
 /// One time that a part comes up, in the order in which it is sung or said.
 struct ContentEntry {
-    int part = 0;   ///< index into ItemContent::parts
-    int pass = 1;   ///< 1 to passes
-    int passes = 1; ///< how many times in a row the part comes here
+    int part = 0;      ///< index into ItemContent::parts
+    int pass = 1;      ///< 1 to passes
+    int passes = 1;    ///< how many times in a row the part comes here
+    QString stageNote; ///< for stage monitors
 };
 
 struct ItemContent {

@@ -140,19 +140,33 @@ Scene blackScene(const Output& output) {
 
 namespace {
 
-/// The chords over one row of a line, moved to the row's own characters.
-std::vector<ChordMark> chordsOver(const FitRow& row, const Line& line) {
-    std::vector<ChordMark> chords;
+/// The row's first character in its line's words, behind the space at a wrap.
+int startOf(const FitRow& row, const Line& line) {
+    int start = row.from;
+    while (start < row.to && line.words[start].isSpace())
+        ++start;
+    return start;
+}
+
+/// One row of a line with its chords and emphasis, moved to the row's own characters.
+SceneRow sceneRow(const FitRow& row, const Line& line, bool withChords) {
+    SceneRow result{row.text, {}, {}};
     if (line.words.trimmed().isEmpty())
-        return chords; // the row's words are the chords themselves
-    int indent = row.from;
-    while (indent < row.to && line.words[indent].isSpace())
-        ++indent;
+        return result; // the row's words are the chords themselves
+    const int start = startOf(row, line);
+    const int length = int(row.text.size());
     const bool lastRow = row.to >= line.words.size();
-    for (const ChordMark& chord : line.chords)
-        if (chord.position >= row.from && (chord.position < row.to || lastRow))
-            chords.push_back({std::clamp(chord.position - indent, 0, int(row.text.size())), chord.name});
-    return chords;
+    if (withChords)
+        for (const ChordMark& chord : line.chords)
+            if (chord.position >= row.from && (chord.position < row.to || lastRow))
+                result.chords.push_back({std::clamp(chord.position - start, 0, length), chord.name});
+    for (const Emphasis& e : line.emphasis) {
+        const int from = std::clamp(e.from - start, 0, length);
+        const int to = std::clamp(e.to - start, 0, length);
+        if (from < to)
+            result.emphasis.push_back({from, to, e.bold, e.italic});
+    }
+    return result;
 }
 
 } // namespace
@@ -169,12 +183,11 @@ Scene sceneOf(const ItemSlides& slides, const OutputSlides& output, std::optiona
     const ContentEntry& entry = slides.content.entries[size_t(shown.start.entry)];
     const ContentPart& part = slides.content.parts[size_t(entry.part)];
     for (const FitRow& row : shown.rows) {
-        SceneRow sceneRow{row.text, {}};
-        if (output.output.showsChords)
-            sceneRow.chords = chordsOver(row, part.lines[size_t(row.line)]);
-        scene.roomForChords = scene.roomForChords || !sceneRow.chords.empty();
-        scene.rows.push_back(std::move(sceneRow));
+        scene.rows.push_back(sceneRow(row, part.lines[size_t(row.line)], output.output.showsChords));
+        scene.roomForChords = scene.roomForChords || !scene.rows.back().chords.empty();
     }
+    if (output.output.kind == OutputKind::Stage)
+        scene.stageNote = entry.stageNote;
     scene.credit = shown.credit;
     return scene;
 }

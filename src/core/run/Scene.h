@@ -16,7 +16,8 @@ enum class Curtain {
 
 struct SceneRow {
     QString text;
-    std::vector<ChordMark> chords; ///< positions in `text`
+    std::vector<ChordMark> chords;  ///< positions in `text`
+    std::vector<Emphasis> emphasis; ///< places in `text`
     friend bool operator==(const SceneRow&, const SceneRow&) = default;
 };
 
@@ -29,6 +30,7 @@ struct Scene {
     std::vector<SceneRow> rows;
     bool roomForChords = false; ///< rows are set apart so that chords stand above them
     QString credit;
+    QString stageNote; ///< for the musicians, at the top
     Curtain curtain = Curtain::Open;
     friend bool operator==(const Scene&, const Scene&) = default;
 };

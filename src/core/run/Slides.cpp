@@ -82,6 +82,10 @@ OutputSlides outputSlides(const ItemContent& content, const Output& output, cons
     result.reasonText =
         fitReasonText(fitted.reason, part >= 0 ? content.parts[size_t(part)].label : QString());
     for (size_t e = 0; e < content.entries.size(); ++e) {
+        if (content.parts[size_t(content.entries[e].part)].isBlank) {
+            result.slides.push_back({{int(e), 0, 0}, 1, 1, {}, {}});
+            continue;
+        }
         const auto& slides = fitted.parts[size_t(content.entries[e].part)];
         for (size_t s = 0; s < slides.size(); ++s) {
             const FitRow& first = slides[s].rows.front();

@@ -35,18 +35,27 @@ constexpr std::array kKnown{
 } // namespace
 
 std::optional<PartHeading> readPartHeading(const QString& words) {
-    static const QRegularExpression shape(QStringLiteral("^([A-Za-z][A-Za-z \\-]*?)\\s*(\\d{1,3})?\\s*"
-                                                         "(\\((?:band only|band)\\))?$"),
-                                          QRegularExpression::CaseInsensitiveOption);
-    const auto match = shape.match(words.trimmed());
-    if (!match.hasMatch())
-        return std::nullopt;
-    QString name = match.captured(1).toLower();
-    name.remove(u' ').remove(u'-');
+    PartHeading heading = readAnyHeading(words);
+    return heading.kind == PartKind::Other ? std::nullopt : std::optional(std::move(heading));
+}
+
+PartHeading readAnyHeading(const QString& words) {
+    static const QRegularExpression shape(
+        QStringLiteral("^(.*?)(?:(?<=[^\\d\\s])\\s*(\\d{1,3}))?\\s*(?:\\((band only|band|sung)\\))?$"),
+        QRegularExpression::CaseInsensitiveOption);
+    const auto match = shape.match(words.simplified());
+    PartHeading heading{PartKind::Other, match.captured(2).toInt(), match.captured(1).trimmed(), {}};
+    if (!match.captured(3).isEmpty())
+        heading.bandOnly = match.captured(3).startsWith(u'b', Qt::CaseInsensitive);
+    const QString name = heading.name.toLower().remove(u' ').remove(u'-');
     for (const Known& known : kKnown)
-        if (name == QLatin1String(known.name))
-            return PartHeading{known.kind, match.captured(2).toInt(), !match.captured(3).isEmpty()};
-    return std::nullopt;
+        if (name == QLatin1String(known.name)) {
+            heading.kind = known.kind;
+            heading.name.clear();
+        }
+    if (heading.kind == PartKind::Other && heading.name.isEmpty())
+        heading.name = QStringLiteral("Part");
+    return heading;
 }
 
 } // namespace mivanta

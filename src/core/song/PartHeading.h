@@ -9,10 +9,13 @@ namespace mivanta {
 struct PartHeading {
     PartKind kind = PartKind::Verse;
     int number = 0;
-    bool bandOnly = false; ///< the heading says so, or the kind usually is (Intro, Interlude)
+    QString name;                 ///< for PartKind::Other
+    std::optional<bool> bandOnly; ///< "(band only)" or "(sung)" behind it
 };
 
 /// Reads the words of a heading, without brackets, '#' or ':'. Nothing when it is no known part name.
 [[nodiscard]] std::optional<PartHeading> readPartHeading(const QString& words);
+/// The same for words that are surely a heading: what is no known name is PartKind::Other with that name.
+[[nodiscard]] PartHeading readAnyHeading(const QString& words);
 
 } // namespace mivanta

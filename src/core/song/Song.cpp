@@ -59,14 +59,22 @@ bool samePart(const Part& a, const Part& b) {
            a.comment == b.comment && a.lines == b.lines;
 }
 
-std::vector<std::pair<int, int>> orderByIndex(const Song& song) {
-    std::vector<std::pair<int, int>> result;
-    for (const SungPart& sung : song.singingOrder) {
-        const auto at = std::find_if(song.parts.begin(), song.parts.end(),
-                                     [&](const Part& p) { return p.id == sung.part; });
-        result.emplace_back(int(at - song.parts.begin()), sung.times);
-    }
-    return result;
+/// Orders compared by the place of the part, since ids do not count.
+bool sameOrder(const Song& a, const std::vector<SungPart>& ofA, const Song& b,
+               const std::vector<SungPart>& ofB) {
+    return std::equal(
+        ofA.begin(), ofA.end(), ofB.begin(), ofB.end(), [&](const SungPart& x, const SungPart& y) {
+            return x.times == y.times && x.stageNote == y.stageNote && x.isEmptySlide() == y.isEmptySlide() &&
+                   a.indexOf(x.part) == b.indexOf(y.part);
+        });
+}
+
+bool sameOrders(const Song& a, const Song& b) {
+    return a.orderName == b.orderName && sameOrder(a, a.singingOrder, b, b.singingOrder) &&
+           std::equal(a.otherOrders.begin(), a.otherOrders.end(), b.otherOrders.begin(), b.otherOrders.end(),
+                      [&](const NamedOrder& x, const NamedOrder& y) {
+                          return x.name == y.name && sameOrder(a, x.entries, b, y.entries);
+                      });
 }
 
 } // namespace
@@ -89,6 +97,11 @@ bool Part::hasWords() const {
 const Part* Song::part(const PartId& id) const {
     const auto at = std::find_if(parts.begin(), parts.end(), [&](const Part& p) { return p.id == id; });
     return at == parts.end() ? nullptr : &*at;
+}
+
+int Song::indexOf(const PartId& id) const {
+    const Part* at = part(id);
+    return at ? int(at - parts.data()) : -1;
 }
 
 QStringList Song::authorNames(AuthorRole role) const {
@@ -133,7 +146,8 @@ bool sameContent(const Song& a, const Song& b) {
            a.copyright == b.copyright && a.licenceNumber == b.licenceNumber &&
            a.bookNumbers == b.bookNumbers && a.key == b.key && a.tempo == b.tempo &&
            a.timeSignature == b.timeSignature && a.capo == b.capo && a.topics == b.topics &&
-           a.language == b.language && a.notes == b.notes && orderByIndex(a) == orderByIndex(b) &&
+           a.language == b.language && a.notes == b.notes && a.usualTheme == b.usualTheme &&
+           a.backingTrack == b.backingTrack && sameOrders(a, b) &&
            std::equal(a.parts.begin(), a.parts.end(), b.parts.begin(), b.parts.end(), samePart);
 }
 

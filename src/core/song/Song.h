@@ -14,11 +14,21 @@ struct ChordMark {
     friend bool operator==(const ChordMark&, const ChordMark&) = default;
 };
 
+/// A stretch of a line's words that is said or sung with weight.
+struct Emphasis {
+    int from = 0; ///< index into Line::words (UTF-16)
+    int to = 0;   ///< behind the last character
+    bool bold = false;
+    bool italic = false;
+    friend bool operator==(const Emphasis&, const Emphasis&) = default;
+};
+
 struct Line {
     QString words; ///< may be empty when the line holds chords only
     std::vector<ChordMark> chords;
-    bool breakBefore = false; ///< a person set a slide break before this line
-    QString comment;          ///< for the musicians, said before this line; never sung
+    bool breakBefore = false;       ///< a person set a slide break before this line
+    QString comment;                ///< for the musicians, said before this line; never sung
+    std::vector<Emphasis> emphasis; ///< by rising place, none empty, none over another
     friend bool operator==(const Line&, const Line&) = default;
 };
 
@@ -38,11 +48,22 @@ struct Part {
     [[nodiscard]] bool hasWords() const;
 };
 
-/// One entry of a singing order: a part, sung `times` times in a row.
+/// One entry of a singing order: a part, sung `times` times in a row; a null part is an empty slide.
 struct SungPart {
     PartId part;
-    int times = 1; ///< 1 to 99
+    int times = 1;     ///< 1 to kMostTimes
+    QString stageNote; ///< such as "half time"; only stage monitors show it
+    [[nodiscard]] bool isEmptySlide() const { return part.isNull(); }
     friend bool operator==(const SungPart&, const SungPart&) = default;
+};
+
+inline constexpr int kMostTimes = 99;
+
+/// One of several orders in which a song may be sung.
+struct NamedOrder {
+    QString name;
+    std::vector<SungPart> entries; ///< empty = as written
+    friend bool operator==(const NamedOrder&, const NamedOrder&) = default;
 };
 
 enum class AuthorRole { Words, Music, Translation, Arrangement };
@@ -76,7 +97,11 @@ struct Song {
     QString language; ///< BCP 47 tag; empty = not said
     QString notes;
     std::vector<Part> parts;
-    std::vector<SungPart> singingOrder; ///< empty = as written
+    std::vector<SungPart> singingOrder; ///< the usual one; empty = as written
+    QString orderName;                  ///< of the usual order; may be empty
+    std::vector<NamedOrder> otherOrders;
+    QString usualTheme;   ///< a theme's id; empty = the service's
+    QString backingTrack; ///< a sound file; empty = none
 
     [[nodiscard]] const Part* part(const PartId& id) const;
     [[nodiscard]] QStringList authorNames(AuthorRole role) const;
@@ -84,6 +109,7 @@ struct Song {
     [[nodiscard]] QStringList authorNames() const;
     /// The first line with words of the first part that is sung; empty when there is none.
     [[nodiscard]] QString firstLine() const;
+    [[nodiscard]] int indexOf(const PartId& id) const; ///< -1 = not there
     /// The singing order, or every part once when none is set.
     [[nodiscard]] std::vector<SungPart> sungParts() const;
 };
