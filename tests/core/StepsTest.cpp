@@ -176,8 +176,8 @@ TEST(Steps, TheCreditLineStandsWhereTheThemeSays) {
     const auto credits = [&](CreditWhen when) {
         theme.look.credit.when = when;
         QStringList result;
-        for (const Slide& slide :
-             slidesFor(contentOf(song), {output(u"hall"_s, 4)}, theme, {}, measures).outputs[0].slides)
+        const ItemSlides slides = slidesFor(contentOf(song), {output(u"hall"_s, 4)}, theme, {}, measures);
+        for (const Slide& slide : slides.outputs[0].slides)
             result << slide.credit;
         return result;
     };

@@ -81,6 +81,21 @@ bool isChord(const QString& text) {
            text == QLatin1String("NC");
 }
 
+bool isChordLine(const QString& line) {
+    const QStringList words = line.split(u' ', Qt::SkipEmptyParts);
+    static const QStringList signs{QStringLiteral("|"),    QStringLiteral("||"), QStringLiteral("/"),
+                                   QStringLiteral("-"),    QStringLiteral("%"),  QStringLiteral("x2"),
+                                   QStringLiteral("(x2)"), QStringLiteral("|:"), QStringLiteral(":|")};
+    int chords = 0;
+    for (const QString& word : words) {
+        if (isChord(word))
+            ++chords;
+        else if (!signs.contains(word))
+            return false;
+    }
+    return chords > 0;
+}
+
 QString transposedChord(const QString& chord, int semitones, bool withFlats) {
     const auto match = chordShape().match(chord);
     if (!match.hasMatch())

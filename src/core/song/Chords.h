@@ -8,6 +8,9 @@ namespace mivanta {
 /// True for what is a chord: root, quality and bass as musicians write them, or "N.C.".
 [[nodiscard]] bool isChord(const QString& text);
 
+/// True for a line of nothing but chords and bar signs, as they stand above words in plain text.
+[[nodiscard]] bool isChordLine(const QString& line);
+
 /// A chord moved by semitones (any whole number). Root and bass are spelled with flats or sharps as asked.
 /// What is no chord ("N.C.", "riff") comes back as it was.
 [[nodiscard]] QString transposedChord(const QString& chord, int semitones, bool withFlats);

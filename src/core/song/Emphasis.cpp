@@ -45,7 +45,8 @@ void toggleWeight(Line& line, int from, int to, Weight weight) {
 
 QString markedWords(const Line& line, const std::vector<std::pair<int, QString>>& marks) {
     static const QString kOpen[]{QString(), QStringLiteral("__"), QStringLiteral("*"), QStringLiteral("__*")};
-    static const QString kClose[]{QString(), QStringLiteral("__"), QStringLiteral("*"), QStringLiteral("*__")};
+    static const QString kClose[]{QString(), QStringLiteral("__"), QStringLiteral("*"),
+                                  QStringLiteral("*__")};
     const auto weights = weightsOf(line);
     QString result;
     auto mark = marks.begin();

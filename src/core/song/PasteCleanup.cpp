@@ -65,20 +65,6 @@ QString withoutBullet(const QString& line, int& bullets) {
     return match.captured(1) + line.mid(match.capturedLength());
 }
 
-bool isChordLine(const QString& line) {
-    const QStringList words = line.split(u' ', Qt::SkipEmptyParts);
-    static const QStringList signs{u"|"_s,  u"||"_s,   u"/"_s,  u"-"_s, u"%"_s,
-                                   u"x2"_s, u"(x2)"_s, u"|:"_s, u":|"_s};
-    int chords = 0;
-    for (const QString& word : words) {
-        if (isChord(word))
-            ++chords;
-        else if (!signs.contains(word))
-            return false;
-    }
-    return chords > 0;
-}
-
 /// Several stray spaces inside a line, which are no columns of chords.
 QString withoutDoubled(const QString& line, int& stray) {
     static const QRegularExpression doubled(u"(?<=\\S) {2,}(?=\\S)"_s);

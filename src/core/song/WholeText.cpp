@@ -3,7 +3,7 @@
 #include "core/song/Chords.h"
 #include "core/song/Emphasis.h"
 #include "core/song/PartEdits.h"
-#include "core/song/PartHeading.h"
+#include "core/song/PasteCleanup.h"
 #include <QRegularExpression>
 #include <QSet>
 #include <algorithm>
@@ -21,13 +21,19 @@ QString headingOf(const Part& part) {
     return heading;
 }
 
+/// A line of words that a reader of this text, or of any plain text, would take for something else.
+bool looksLikeMark(const QString& text) {
+    return text.startsWith(u'#') || text.startsWith(u'>') || text.startsWith("---"_L1) ||
+           text.startsWith(QChar(0x00a9)) || text.startsWith("(c) "_L1, Qt::CaseInsensitive) ||
+           isChordLine(text) || findHeading(text, true);
+}
+
 QString textOf(const Line& line) {
     std::vector<std::pair<int, QString>> marks;
     for (const ChordMark& chord : line.chords)
         marks.emplace_back(chord.position, u'[' + chord.name + u']');
     const QString text = markedWords(line, marks);
-    const bool isMark = text.startsWith(u'#') || text.startsWith(u'>') || text.startsWith("---"_L1);
-    return isMark ? u'\\' + text : text;
+    return looksLikeMark(text) ? u'\\' + text : text;
 }
 
 /// A part without lines, and what its heading says of the band.
