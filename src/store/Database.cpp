@@ -119,14 +119,24 @@ Result<void> Database::change(const QString& sql, const QVariantList& values) {
 }
 
 Result<void> Database::transaction(const std::function<Result<void>()>& work) {
-    if (auto begun = change(u"BEGIN IMMEDIATE"_s); !begun)
+    const bool inner = m_depth > 0;
+    if (auto begun = change(inner ? u"SAVEPOINT part"_s : u"BEGIN IMMEDIATE"_s); !begun)
         return begun;
+    if (!inner)
+        m_lost = false;
+    ++m_depth;
     auto done = work();
+    --m_depth;
     if (done)
-        done = change(u"COMMIT"_s);
-    if (!done)
-        if (auto undone = change(u"ROLLBACK"_s); !undone) // SQLite may have rolled back by itself
-            qCInfo(lcStore) << "already rolled back";
+        done = change(inner ? u"RELEASE part"_s : u"COMMIT"_s);
+    if (done)
+        return done;
+    if (auto undone = change(inner ? u"ROLLBACK TO part"_s : u"ROLLBACK"_s); !undone) {
+        qCInfo(lcStore) << "already rolled back";
+        m_lost = true;
+    } else if (inner) {
+        static_cast<void>(change(u"RELEASE part"_s));
+    }
     return done;
 }
 

@@ -41,8 +41,11 @@ public:
 
     [[nodiscard]] Result<Rows> select(const QString& sql, const QVariantList& values = {});
     [[nodiscard]] Result<void> change(const QString& sql, const QVariantList& values = {});
-    /// Runs the work in one transaction; any failure rolls all of it back.
+    /// Runs the work in one transaction; any failure rolls all of it back. Inside another one, only its own
+    /// work is rolled back.
     [[nodiscard]] Result<void> transaction(const std::function<Result<void>()>& work);
+    /// Inside a transaction: SQLite has rolled all of it back by itself (a full disk does that).
+    [[nodiscard]] bool hasLostTransaction() const { return m_lost; }
     [[nodiscard]] const QString& path() const { return m_path; }
 
 private:
@@ -54,6 +57,8 @@ private:
     QString m_connection;
     QSqlDatabase m_db;
     QHash<QString, std::shared_ptr<QSqlQuery>> m_prepared;
+    int m_depth = 0; ///< transactions inside one another
+    bool m_lost = false;
 };
 
 } // namespace mivanta

@@ -32,9 +32,8 @@ Result<std::unique_ptr<Library>> Library::open(const QString& folder) {
     return std::unique_ptr<Library>(new Library(folder, std::move(*database)));
 }
 
-Result<std::vector<SongSummary>> Library::songs() {
-    auto rows =
-        m_database->select(u"SELECT id, title, first_line, number FROM song ORDER BY title_key, row"_s);
+Result<std::vector<SongSummary>> Library::summaries(const QString& sql) {
+    auto rows = m_database->select(sql);
     if (!rows)
         return tl::unexpected(rows.error());
     std::vector<SongSummary> result;
@@ -43,21 +42,91 @@ Result<std::vector<SongSummary>> Library::songs() {
     return result;
 }
 
+Result<std::vector<SongSummary>> Library::songs() {
+    return summaries(
+        u"SELECT id, title, first_line, number FROM song WHERE deleted_at IS NULL ORDER BY title_key, row"_s);
+}
+
 Result<int> Library::songCount() {
-    auto rows = m_database->select(u"SELECT count(*) FROM song"_s);
+    auto rows = m_database->select(u"SELECT count(*) FROM song WHERE deleted_at IS NULL"_s);
     if (!rows)
         return tl::unexpected(rows.error());
     return rows->next() ? int(rows->number(0)) : 0;
 }
 
 Result<Song> Library::song(const SongId& id) {
-    auto rows = m_database->select(u"SELECT content FROM song WHERE id = ?"_s, {id.text()});
+    return songOf(m_database->select(u"SELECT content FROM song WHERE id = ?"_s, {id.text()}));
+}
+
+Result<Song> Library::songOf(Result<Rows> rows) {
     if (!rows)
         return tl::unexpected(rows.error());
     if (!rows->next())
         return failure(u"the song is not in the library any more"_s, m_database->path());
     const auto document = QJsonDocument::fromJson(rows->text(0).toUtf8());
     return songFromJson(document.object(), m_database->path());
+}
+
+Result<std::vector<SongVersion>> Library::versions(const SongId& id) {
+    auto rows = m_database->select(
+        u"SELECT revision, changed_at FROM song_version WHERE song = ? ORDER BY revision DESC"_s,
+        {id.text()});
+    if (!rows)
+        return tl::unexpected(rows.error());
+    std::vector<SongVersion> result;
+    while (rows->next())
+        result.push_back({int(rows->number(0)), QDateTime::fromMSecsSinceEpoch(rows->number(1), Qt::UTC)});
+    return result;
+}
+
+Result<Song> Library::version(const SongId& id, int revision) {
+    return songOf(m_database->select(u"SELECT content FROM song_version WHERE song = ? AND revision = ?"_s,
+                                     {id.text(), revision}));
+}
+
+Result<void> Library::putInBin(const std::vector<SongId>& ids) {
+    return m_database->transaction([&]() -> Result<void> {
+        for (const SongId& id : ids) {
+            auto done = m_database->change(u"UPDATE song SET deleted_at = ? WHERE id = ?"_s,
+                                           {QDateTime::currentMSecsSinceEpoch(), id.text()});
+            if (done) // the search forgets it
+                done = m_database->change(
+                    u"DELETE FROM song_text WHERE row = (SELECT row FROM song WHERE id = ?)"_s, {id.text()});
+            if (!done)
+                return done;
+        }
+        return {};
+    });
+}
+
+Result<void> Library::takeFromBin(const std::vector<SongId>& ids) {
+    return m_database->transaction([&]() -> Result<void> {
+        for (const SongId& id : ids) {
+            const auto stored = song(id);
+            if (!stored)
+                return tl::unexpected(stored.error());
+            auto done = m_database->change(u"UPDATE song SET deleted_at = NULL WHERE id = ?"_s, {id.text()});
+            if (done)
+                done = writeSearchText(*stored);
+            if (!done)
+                return done;
+        }
+        return {};
+    });
+}
+
+Result<std::vector<SongSummary>> Library::bin() {
+    return summaries(u"SELECT id, title, first_line, number FROM song WHERE deleted_at IS NOT NULL"
+                     " ORDER BY deleted_at DESC, row"_s);
+}
+
+Result<int> Library::emptyBin() {
+    const auto gone = bin();
+    if (!gone)
+        return tl::unexpected(gone.error());
+    if (auto done = m_database->change(u"DELETE FROM song WHERE deleted_at IS NOT NULL"_s); !done)
+        return tl::unexpected(done.error());
+    return int(gone->size());
 }
 
 namespace {
@@ -143,17 +212,37 @@ Result<Song> Library::save(Song song) {
     return song;
 }
 
-/// Writes both the record and its search text. An empty source leaves the stored one.
-Result<void> Library::write(const Song& song, const QString& source, bool exists) {
+namespace {
+
+QStringList linesOf(const Song& song) {
     QStringList lines;
     for (const Part& part : song.parts)
         for (const Line& line : part.lines)
             if (!line.words.isEmpty())
                 lines << line.words;
+    return lines;
+}
+
+QStringList numbersOf(const Song& song) {
     QStringList numbers;
     for (const BookNumber& book : song.bookNumbers)
         numbers << (book.book + u' ' + book.number).trimmed();
+    return numbers;
+}
+
+} // namespace
+
+/// Writes both the record and its search text, and keeps the version before. An empty source leaves the
+/// stored one.
+Result<void> Library::write(const Song& song, const QString& source, bool exists) {
     const QString id = song.id.text();
+    if (exists)
+        if (auto kept =
+                m_database->change(u"INSERT OR REPLACE INTO song_version(song, revision, changed_at, content)"
+                                   " SELECT id, revision, changed_at, content FROM song WHERE id = ?"_s,
+                                   {id});
+            !kept)
+            return kept;
     const QString content = QString::fromUtf8(QJsonDocument(songToJson(song)).toJson(QJsonDocument::Compact));
     const QVariant from = source.isEmpty() ? QVariant() : QVariant(source);
     const QVariant fromRevision = source.isEmpty() ? QVariant() : QVariant(song.revision);
@@ -163,22 +252,25 @@ Result<void> Library::write(const Song& song, const QString& source, bool exists
             ? u"UPDATE song SET revision=?, changed_at=?, title=?, title_key=?, first_line=?, number=?, "
               u"lines=?,"
               " content=?, content_hash=?, source=coalesce(?, source),"
-              " source_revision=coalesce(?, source_revision) WHERE id=?"_s
+              " source_revision=coalesce(?, source_revision), deleted_at=NULL WHERE id=?"_s
             : u"INSERT INTO song(revision, changed_at, title, title_key, first_line, number, lines, content,"
               " content_hash, source, source_revision, id) VALUES (?,?,?,?,?,?,?,?,?,?,?,?)"_s,
         {song.revision, QDateTime::currentMSecsSinceEpoch(), song.title,
-         foldedForSearch(song.title).trimmed(), song.firstLine(), numbers.value(0), lines.join(u'\n'),
-         content, contentHash(song), from, fromRevision, id});
-    if (!done)
-        return done;
-    return m_database->change(u"INSERT INTO song_text(row, title, other, authors, numbers, words)"
-                              " VALUES ((SELECT row FROM song WHERE id=?), ?, ?, ?, ?, ?)"
-                              " ON CONFLICT(row) DO UPDATE SET title=excluded.title, other=excluded.other, "
-                              "authors=excluded.authors,"
-                              " numbers=excluded.numbers, words=excluded.words"_s,
-                              {id, foldedForSearch(song.title), foldedForSearch(song.otherTitles.join(u'\n')),
-                               foldedForSearch(song.authorNames().join(u'\n')),
-                               foldedForSearch(numbers.join(u'\n')), foldedForSearch(lines.join(u'\n'))});
+         foldedForSearch(song.title).trimmed(), song.firstLine(), numbersOf(song).value(0),
+         linesOf(song).join(u'\n'), content, contentHash(song), from, fromRevision, id});
+    return done ? writeSearchText(song) : done;
+}
+
+Result<void> Library::writeSearchText(const Song& song) {
+    return m_database->change(
+        u"INSERT INTO song_text(row, title, other, authors, numbers, words)"
+        " VALUES ((SELECT row FROM song WHERE id=?), ?, ?, ?, ?, ?)"
+        " ON CONFLICT(row) DO UPDATE SET title=excluded.title, other=excluded.other, "
+        "authors=excluded.authors,"
+        " numbers=excluded.numbers, words=excluded.words"_s,
+        {song.id.text(), foldedForSearch(song.title), foldedForSearch(song.otherTitles.join(u'\n')),
+         foldedForSearch(song.authorNames().join(u'\n')), foldedForSearch(numbersOf(song).join(u'\n')),
+         foldedForSearch(linesOf(song).join(u'\n'))});
 }
 
 std::vector<ImportEntry> Library::import(const QStringList& paths, const Progress& progress) {

@@ -2,12 +2,14 @@
 #pragma once
 #include "core/base/Result.h"
 #include "core/song/Song.h"
+#include <QDateTime>
 #include <functional>
 #include <memory>
 
 namespace mivanta {
 
 class Database;
+class Rows;
 
 /// What a list shows of a song.
 struct SongSummary {
@@ -15,6 +17,12 @@ struct SongSummary {
     QString title;
     QString firstLine;
     QString number; ///< "Shore Hymnal 203"; empty = in no book
+};
+
+/// An earlier version of a song.
+struct SongVersion {
+    int revision = 0;
+    QDateTime changedAt; ///< when it became what it is there; UTC
 };
 
 /// A song that was found, with the line of its words that matched (empty when another field did).
@@ -52,9 +60,21 @@ public:
     /// one higher. Fails, changing nothing, when the stored song has been changed meanwhile.
     [[nodiscard]] Result<Song> save(Song song);
 
+    /// Earlier versions of a song, the newest first. Every save and import that changes a song keeps one.
+    [[nodiscard]] Result<std::vector<SongVersion>> versions(const SongId& id);
+    [[nodiscard]] Result<Song> version(const SongId& id, int revision);
+
+    /// Puts songs into the bin: no search finds them, nothing of them is lost.
+    [[nodiscard]] Result<void> putInBin(const std::vector<SongId>& ids);
+    [[nodiscard]] Result<void> takeFromBin(const std::vector<SongId>& ids);
+    /// The songs in the bin, the last deleted first.
+    [[nodiscard]] Result<std::vector<SongSummary>> bin();
+    /// Removes what is in the bin, with its history, for good. Returns how many songs that were.
+    [[nodiscard]] Result<int> emptyBin();
+
     /// Called before each file with the number done and in all; returning false stops the import there.
     using Progress = std::function<bool(int done, int total)>;
-    /// Brings in files and folders (with the folders inside them), each file in one transaction. A file that
+    /// Brings in files and folders (with the folders inside them), each file whole or not at all. A file that
     /// fails is reported as refused and stops no other. Importing the same again changes nothing.
     [[nodiscard]] std::vector<ImportEntry> import(const QStringList& paths, const Progress& progress = {});
 
@@ -66,6 +86,9 @@ public:
 private:
     explicit Library(QString folder, std::unique_ptr<Database> database);
     [[nodiscard]] Result<void> write(const Song& song, const QString& source, bool exists);
+    [[nodiscard]] Result<void> writeSearchText(const Song& song);
+    [[nodiscard]] Result<Song> songOf(Result<Rows> rows);
+    [[nodiscard]] Result<std::vector<SongSummary>> summaries(const QString& sql);
 
     QString m_folder;
     std::unique_ptr<Database> m_database;

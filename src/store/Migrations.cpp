@@ -53,6 +53,21 @@ const Migration& songs() {
     return statements;
 }
 
+/// Earlier versions of songs, and a bin for those that were deleted.
+const Migration& historyAndBin() {
+    static const Migration statements{
+        u"ALTER TABLE song ADD COLUMN deleted_at INTEGER"_s, // ms since 1970, UTC; null = not in the bin
+        u"CREATE INDEX song_deleted ON song(deleted_at) WHERE deleted_at IS NOT NULL"_s,
+        u"CREATE TABLE song_version ("
+        "  song TEXT NOT NULL REFERENCES song(id) ON DELETE CASCADE,"
+        "  revision INTEGER NOT NULL,"
+        "  changed_at INTEGER NOT NULL,"
+        "  content TEXT NOT NULL,"
+        "  PRIMARY KEY (song, revision)) WITHOUT ROWID"_s,
+    };
+    return statements;
+}
+
 Result<int> versionOf(Database& database) {
     auto rows = database.select(u"PRAGMA user_version"_s);
     if (!rows)
@@ -74,7 +89,7 @@ Result<void> backUp(Database& database, int version, const QString& folder) {
 } // namespace
 
 const std::vector<Migration>& libraryMigrations() {
-    static const std::vector<Migration> migrations{songs()};
+    static const std::vector<Migration> migrations{songs(), historyAndBin()};
     return migrations;
 }
 

@@ -15,6 +15,8 @@ using namespace Qt::StringLiterals;
 
 namespace {
 
+constexpr qsizetype kFilesPerCommit = 64;
+
 /// The files to read, in a settled order. Paths that are not there, and folders without songs, stay in the
 /// list, to be refused by name.
 QStringList filesOf(const QStringList& paths) {
@@ -86,12 +88,34 @@ QByteArray contentHash(const Song& song) {
 std::vector<ImportEntry> SongImport::run(const QStringList& paths, const Library::Progress& progress) {
     std::vector<ImportEntry> entries;
     const QStringList files = filesOf(paths);
-    for (int i = 0; i < files.size(); ++i) {
-        if (progress && !progress(i, int(files.size())))
+    // Files share a commit, which costs more than most songs; each is still whole or not there at all.
+    for (qsizetype i = 0; i < files.size();) {
+        bool goOn = true;
+        const size_t before = entries.size();
+        const auto done = m_library.m_database->transaction([&]() -> Result<void> {
+            const qsizetype end = std::min(i + kFilesPerCommit, files.size());
+            for (; i < end && goOn; ++i) {
+                goOn = !progress || progress(int(i), int(files.size()));
+                if (!goOn)
+                    break;
+                auto ofFile = importFile(files[i]);
+                if (m_library.m_database->hasLostTransaction()) { // with the files before it
+                    const QString reason = ofFile.empty() ? QString() : ofFile.front().reason;
+                    for (; i < end; ++i)
+                        entries.push_back(refused(files[i], {reason, {}, {}}));
+                    return failure(reason);
+                }
+                entries.insert(entries.end(), std::make_move_iterator(ofFile.begin()),
+                               std::make_move_iterator(ofFile.end()));
+            }
+            return {};
+        });
+        if (!done) // nothing of this group is stored
+            for (size_t e = before; e < entries.size(); ++e)
+                if (entries[e].outcome != ImportOutcome::Refused)
+                    entries[e] = refused(entries[e].file, done.error());
+        if (!goOn)
             break;
-        auto ofFile = importFile(files[i]);
-        entries.insert(entries.end(), std::make_move_iterator(ofFile.begin()),
-                       std::make_move_iterator(ofFile.end()));
     }
     return entries;
 }

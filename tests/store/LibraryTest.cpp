@@ -196,6 +196,66 @@ TEST_F(LibraryTest, AFullDiskSaysSoAndChangesNothing) {
     EXPECT_TRUE(library->checkIntegrity());
 }
 
+TEST_F(LibraryTest, AFullDiskDuringAnImportRefusesByNameWhatIsNotStored) {
+    const QString files = folder.filePath(u"many"_s);
+    QDir().mkpath(files);
+    for (int i = 0; i < 150; ++i) {
+        QFile file(u"%1/%2.txt"_s.arg(files).arg(i, 3, 10, QLatin1Char('0')));
+        ASSERT_TRUE(file.open(QIODevice::WriteOnly));
+        file.write(u"Title: Full %1\n\nVerse 1\nwords %1\n"_s.arg(i).toUtf8());
+    }
+    auto pages = library->database().select(u"PRAGMA page_count"_s);
+    ASSERT_TRUE(pages && pages->next());
+    const qint64 count = pages->number(0);
+    { auto done = std::move(*pages); }
+    ASSERT_TRUE(library->database().change(u"PRAGMA max_page_count=%1"_s.arg(count + 12)));
+    const auto entries = library->import({files});
+    ASSERT_EQ(entries.size(), 150u);
+    int added = 0;
+    for (const ImportEntry& entry : entries) {
+        if (entry.outcome == ImportOutcome::Added)
+            ++added;
+        else
+            EXPECT_TRUE(entry.reason.contains(u"full"_s)) << entry.reason.toStdString();
+    }
+    EXPECT_LT(added, 150);
+    EXPECT_EQ(*library->songCount(), added); // what is called added is there, and no more
+    ASSERT_TRUE(library->database().change(u"PRAGMA max_page_count=%1"_s.arg(count + 5000)));
+    static_cast<void>(library->import({files}));
+    EXPECT_EQ(*library->songCount(), 150);
+}
+
+TEST_F(LibraryTest, EveryChangeKeepsTheVersionBefore) {
+    Song song = *library->save(samples::harbourSong(u"Tide"_s));
+    EXPECT_TRUE(library->versions(song.id)->empty());
+    song.title = u"Every Tide"_s;
+    song = *library->save(song);
+    song.parts[0].lines[0].words = u"other words"_s;
+    song = *library->save(song);
+    const auto versions = library->versions(song.id);
+    ASSERT_EQ(versions->size(), 2u);
+    EXPECT_EQ(versions->front().revision, 2);
+    EXPECT_EQ(library->version(song.id, 1)->title, u"Tide"_s);
+    EXPECT_EQ(library->version(song.id, 2)->parts[0].lines[0].words, u"one line here,"_s);
+    EXPECT_FALSE(library->version(song.id, 9));
+}
+
+TEST_F(LibraryTest, TheBinHidesSongsAndGivesThemBack) {
+    const Song song = *library->save(samples::harbourSong(u"Tide"_s));
+    ASSERT_TRUE(library->putInBin({song.id}));
+    EXPECT_TRUE(found(u"tide"_s).isEmpty());
+    EXPECT_TRUE(library->songs()->empty());
+    EXPECT_EQ(*library->songCount(), 0);
+    ASSERT_EQ(library->bin()->size(), 1u);
+    EXPECT_EQ(library->bin()->front().title, u"Tide"_s);
+    ASSERT_TRUE(library->takeFromBin({song.id}));
+    EXPECT_EQ(found(u"tide"_s), QStringList{u"Tide"_s});
+    ASSERT_TRUE(library->putInBin({song.id}));
+    EXPECT_EQ(*library->emptyBin(), 1);
+    EXPECT_FALSE(library->song(song.id));
+    EXPECT_TRUE(library->checkIntegrity());
+}
+
 TEST(LibraryOpening, AFolderThatCannotBeMadeSaysSo) {
     const auto library = Library::open(u"/proc/mivanta/library"_s);
     ASSERT_FALSE(library);
