@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "Window.h"
-#include "desk/library/PartCard.h"
+#include "desk/library/WordsSheet.h"
 #include <QComboBox>
 #include <QLineEdit>
 #include <QMimeData>
@@ -32,7 +32,8 @@ TEST_F(Desks, ImportFindReadAndTranspose) {
     type(u"harbour bell is ringing"_s);
     ASSERT_TRUE(
         waitUntil([&] { return child<QLabel>(u"song-title"_s)->text() == u"Lantern on the Water"_s; }));
-    EXPECT_EQ(window->findChildren<PartCard*>().size(), 5);
+    EXPECT_EQ(child<WordsSheet>(u"words-sheet"_s)->parts().size(), 5u);
+    press(Qt::Key_F4);
     EXPECT_EQ(child<QLabel>(u"shown-key"_s)->text(), u"G"_s);
     QTest::mouseClick(child<QToolButton>(u"transpose-up"_s), Qt::LeftButton);
     EXPECT_EQ(child<QLabel>(u"shown-key"_s)->text(), u"Ab"_s);

@@ -36,6 +36,15 @@ public:
     [[nodiscard]] QString whereToSave(const QString&) override { return saveTo; }
     [[nodiscard]] QStringList songFilesToImport() override { return files; }
     [[nodiscard]] QString songFolderToImport() override { return folder; }
+    [[nodiscard]] QString whereToExport(const QString&) override { return saveTo; }
+    [[nodiscard]] Unsaved unsavedSong(const QString&) override {
+        ++asked;
+        return unsaved;
+    }
+    [[nodiscard]] bool emptyBin(int) override {
+        ++asked;
+        return quit;
+    }
     [[nodiscard]] QString text(const QString&, const QString&) override { return typed; }
     [[nodiscard]] Unsaved unsavedWork(const QString&) override {
         ++asked;
@@ -100,7 +109,10 @@ protected:
         QWidget* target = QApplication::focusWidget() ? QApplication::focusWidget() : window.get();
         QTest::keyClick(target, key, modifiers);
     }
-    void type(const QString& text) { QTest::keyClicks(QApplication::focusWidget(), text); }
+    void type(const QString& text) {
+        for (const QChar c : text)
+            c == u'\n' ? press(Qt::Key_Return) : QTest::keyClicks(QApplication::focusWidget(), c);
+    }
 
     template <typename T>
     T* child(const QString& name) {

@@ -45,6 +45,13 @@ void insertCopyAfter(Song& song, int index, Part part) {
 
 } // namespace
 
+void takeParts(Song& song, std::vector<Part> parts) {
+    song.parts = std::move(parts);
+    changeOrders(song, [&](std::vector<SungPart>& order) {
+        std::erase_if(order, [&](const SungPart& s) { return !s.isEmptySlide() && !song.part(s.part); });
+    });
+}
+
 bool isUsuallyBandOnly(PartKind kind) {
     return kind == PartKind::Intro || kind == PartKind::Interlude;
 }

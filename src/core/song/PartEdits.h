@@ -22,6 +22,9 @@ void mergeWithNext(Song& song, int index);
 /// `name` is for PartKind::Other. A kind that is usually the band's becomes band only, and back.
 void setPartKind(Song& song, int index, PartKind kind, const QString& name = {});
 
+/// Gives the song these parts; entries of its orders that name a part which is gone are taken out.
+void takeParts(Song& song, std::vector<Part> parts);
+
 /// True for kinds that are played more often than sung (Intro, Interlude).
 [[nodiscard]] bool isUsuallyBandOnly(PartKind kind);
 

@@ -83,15 +83,63 @@ void LibraryClient::find(QObject* asker, const QString& query, const Found& foun
         });
 }
 
-void LibraryClient::song(QObject* asker, const SongId& id, const std::function<void(Result<Song>)>& loaded) {
+template <typename T>
+void LibraryClient::ask(QObject* asker, std::function<Result<T>(Library&)> work,
+                        std::function<void(Result<T>)> done, bool changes) {
     m_reader.run(
         asker,
-        [this, id]() -> Result<Song> {
+        [this, work = std::move(work)]() -> Result<T> {
             if (!m_library)
                 return failure(QStringLiteral("the library is not open"), m_folder);
-            return m_library->song(id);
+            return work(*m_library);
         },
-        loaded);
+        [this, done = std::move(done), changes](Result<T> result) {
+            const bool hasChanged = changes && result;
+            done(std::move(result));
+            if (hasChanged)
+                Q_EMIT changed();
+        });
+}
+
+void LibraryClient::song(QObject* asker, const SongId& id, const std::function<void(Result<Song>)>& loaded) {
+    ask<Song>(
+        asker, [id](Library& library) { return library.song(id); }, loaded, false);
+}
+
+void LibraryClient::save(QObject* asker, const Song& song, const Saved& saved) {
+    ask<Song>(
+        asker, [song](Library& library) { return library.save(song); }, saved, true);
+}
+
+void LibraryClient::versions(QObject* asker, const SongId& id, const Versions& found) {
+    ask<std::vector<SongVersion>>(
+        asker, [id](Library& library) { return library.versions(id); }, found, false);
+}
+
+void LibraryClient::version(QObject* asker, const SongId& id, int revision,
+                            const std::function<void(Result<Song>)>& loaded) {
+    ask<Song>(
+        asker, [id, revision](Library& library) { return library.version(id, revision); }, loaded, false);
+}
+
+void LibraryClient::putInBin(QObject* asker, const std::vector<SongId>& ids, const Done& done) {
+    ask<void>(
+        asker, [ids](Library& library) { return library.putInBin(ids); }, done, true);
+}
+
+void LibraryClient::takeFromBin(QObject* asker, const std::vector<SongId>& ids, const Done& done) {
+    ask<void>(
+        asker, [ids](Library& library) { return library.takeFromBin(ids); }, done, true);
+}
+
+void LibraryClient::bin(QObject* asker, const std::function<void(Result<std::vector<SongSummary>>)>& found) {
+    ask<std::vector<SongSummary>>(
+        asker, [](Library& library) { return library.bin(); }, found, false);
+}
+
+void LibraryClient::emptyBin(QObject* asker, const std::function<void(Result<int>)>& done) {
+    ask<int>(
+        asker, [](Library& library) { return library.emptyBin(); }, done, false);
 }
 
 void LibraryClient::import(const QStringList& paths) {

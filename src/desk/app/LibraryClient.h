@@ -26,6 +26,18 @@ public:
     void find(QObject* asker, const QString& query, const Found& found);
     void song(QObject* asker, const SongId& id, const std::function<void(Result<Song>)>& loaded);
 
+    using Saved = std::function<void(Result<Song>)>;
+    void save(QObject* asker, const Song& song, const Saved& saved);
+    using Versions = std::function<void(Result<std::vector<SongVersion>>)>;
+    void versions(QObject* asker, const SongId& id, const Versions& found);
+    void version(QObject* asker, const SongId& id, int revision,
+                 const std::function<void(Result<Song>)>& loaded);
+    using Done = std::function<void(Result<void>)>;
+    void putInBin(QObject* asker, const std::vector<SongId>& ids, const Done& done);
+    void takeFromBin(QObject* asker, const std::vector<SongId>& ids, const Done& done);
+    void bin(QObject* asker, const std::function<void(Result<std::vector<SongSummary>>)>& found);
+    void emptyBin(QObject* asker, const std::function<void(Result<int>)>& done);
+
     void import(const QStringList& paths);
     void cancelImport();
     [[nodiscard]] bool isImporting() const { return m_importing; }
@@ -39,6 +51,10 @@ Q_SIGNALS:
 
 private:
     void checkInBackground();
+    /// Runs work on the open library, on its thread; `changes` tells the world of a success.
+    template <typename T>
+    void ask(QObject* asker, std::function<Result<T>(Library&)> work, std::function<void(Result<T>)> done,
+             bool changes);
 
     QString m_folder;
     std::unique_ptr<Library> m_library; ///< used on m_reader's thread only

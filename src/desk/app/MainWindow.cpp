@@ -89,18 +89,26 @@ void MainWindow::makeActions() {
                                QKeySequence(QStringLiteral("Ctrl+Q")));
     connect(fresh, &QAction::triggered, this, &MainWindow::newService);
     connect(open, &QAction::triggered, this, &MainWindow::openService);
-    connect(store, &QAction::triggered, this, [this] { save(false); });
+    connect(store, &QAction::triggered, this, [this] {
+        if (currentDesk() == LibraryAt && m_libraryDesk->hasUnsavedSong())
+            m_libraryDesk->saveSong();
+        else
+            save(false);
+    });
     connect(storeAs, &QAction::triggered, this, [this] { save(true); });
-    connect(undo, &QAction::triggered, &undoStack, &QUndoStack::undo);
-    connect(redo, &QAction::triggered, &undoStack, &QUndoStack::redo);
+    connect(undo, &QAction::triggered, this,
+            [this, &undoStack] { currentDesk() == LibraryAt ? m_libraryDesk->undo() : undoStack.undo(); });
+    connect(redo, &QAction::triggered, this,
+            [this, &undoStack] { currentDesk() == LibraryAt ? m_libraryDesk->redo() : undoStack.redo(); });
     connect(find, &QAction::triggered, this, &MainWindow::find);
     connect(files, &QAction::triggered, this, [this] { m_libraryDesk->importFiles(); });
     connect(folder, &QAction::triggered, this, [this] { m_libraryDesk->importFolder(); });
     connect(quit, &QAction::triggered, this, &QWidget::close);
     const auto showUndo = [undo, redo, &undoStack, this] {
         const bool running = m_stack->count() > 0 && currentDesk() == RunAt;
-        undo->setEnabled(undoStack.canUndo() && !running);
-        redo->setEnabled(undoStack.canRedo() && !running);
+        const bool songs = m_stack->count() > 0 && currentDesk() == LibraryAt; // the desk has its own
+        undo->setEnabled((undoStack.canUndo() || songs) && !running);
+        redo->setEnabled((undoStack.canRedo() || songs) && !running);
         undo->setToolTip(undoStack.canUndo() ? tr("Undo %1 (Ctrl+Z)").arg(undoStack.undoText())
                                              : tr("Nothing to undo"));
         redo->setToolTip(undoStack.canRedo() ? tr("Do again: %1 (Ctrl+Shift+Z)").arg(undoStack.redoText())
@@ -294,11 +302,13 @@ void MainWindow::closeEvent(QCloseEvent* event) {
         !m_session.run().live().empty() && m_session.run().state().curtain != Curtain::Black;
     if (onScreen && !m_prompts->quitWhileOnScreen())
         return;
-    const bool wasModified = m_session.document().isModified();
-    settleUnsaved([this, wasModified] {
-        if (wasModified && m_session.document().isModified())
-            m_session.document().forgetJournal(); // given up
-        finish();
+    m_libraryDesk->settle([this] {
+        const bool wasModified = m_session.document().isModified();
+        settleUnsaved([this, wasModified] {
+            if (wasModified && m_session.document().isModified())
+                m_session.document().forgetJournal(); // given up
+            finish();
+        });
     });
 }
 

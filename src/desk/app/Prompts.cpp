@@ -45,17 +45,46 @@ QString DialogPrompts::text(const QString& question, const QString& before) {
     return ok ? answer.trimmed() : QString();
 }
 
-Prompts::Unsaved DialogPrompts::unsavedWork(const QString& service) {
-    QMessageBox box(QMessageBox::Question, QStringLiteral("Mivanta"),
-                    tr("\u201c%1\u201d has changes that are not saved.").arg(service), QMessageBox::NoButton,
-                    m_window);
+QString DialogPrompts::whereToExport(const QString& suggestedName) {
+    return QFileDialog::getSaveFileName(m_window, tr("Write a file"), suggestedName);
+}
+
+namespace {
+
+Prompts::Unsaved askUnsaved(QWidget* window, const QString& question, const QString& giveUpText) {
+    QMessageBox box(QMessageBox::Question, QStringLiteral("Mivanta"), question, QMessageBox::NoButton,
+                    window);
     const auto* save = box.addButton(tr("Save"), QMessageBox::AcceptRole);
-    const auto* giveUp = box.addButton(tr("Give the changes up"), QMessageBox::DestructiveRole);
+    const auto* giveUp = box.addButton(giveUpText, QMessageBox::DestructiveRole);
     box.addButton(tr("Go back"), QMessageBox::RejectRole);
     box.exec();
-    return box.clickedButton() == save     ? Unsaved::Save
-           : box.clickedButton() == giveUp ? Unsaved::GiveUp
-                                           : Unsaved::Cancel;
+    return box.clickedButton() == save     ? Prompts::Unsaved::Save
+           : box.clickedButton() == giveUp ? Prompts::Unsaved::GiveUp
+                                           : Prompts::Unsaved::Cancel;
+}
+
+} // namespace
+
+Prompts::Unsaved DialogPrompts::unsavedWork(const QString& service) {
+    return askUnsaved(m_window, tr("\u201c%1\u201d has changes that are not saved.").arg(service),
+                      tr("Give the changes up"));
+}
+
+Prompts::Unsaved DialogPrompts::unsavedSong(const QString& title) {
+    return askUnsaved(m_window,
+                      tr("The song \u201c%1\u201d has changes that are not in the library yet.").arg(title),
+                      tr("Leave it as it was"));
+}
+
+bool DialogPrompts::emptyBin(int songs) {
+    QMessageBox box(
+        QMessageBox::Warning, QStringLiteral("Mivanta"),
+        tr("%1 songs in the bin will be gone for good, with their earlier versions.").arg(songs),
+        QMessageBox::NoButton, m_window);
+    const auto* go = box.addButton(tr("Empty the bin"), QMessageBox::DestructiveRole);
+    box.setDefaultButton(box.addButton(tr("Keep them"), QMessageBox::RejectRole));
+    box.exec();
+    return box.clickedButton() == go;
 }
 
 bool DialogPrompts::quitWhileOnScreen() {

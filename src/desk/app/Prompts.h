@@ -17,10 +17,14 @@ public:
     [[nodiscard]] virtual QString whereToSave(const QString& suggestedName) = 0;
     [[nodiscard]] virtual QStringList songFilesToImport() = 0;
     [[nodiscard]] virtual QString songFolderToImport() = 0;
+    [[nodiscard]] virtual QString whereToExport(const QString& suggestedName) = 0;
     [[nodiscard]] virtual QString text(const QString& question, const QString& before) = 0;
 
     enum class Unsaved { Save, GiveUp, Cancel };
     [[nodiscard]] virtual Unsaved unsavedWork(const QString& service) = 0;
+    [[nodiscard]] virtual Unsaved unsavedSong(const QString& title) = 0;
+    /// Songs are to be removed for good.
+    [[nodiscard]] virtual bool emptyBin(int songs) = 0;
     /// While something is on screen: really end?
     [[nodiscard]] virtual bool quitWhileOnScreen() = 0;
 };
@@ -33,8 +37,11 @@ public:
     [[nodiscard]] QString whereToSave(const QString& suggestedName) override;
     [[nodiscard]] QStringList songFilesToImport() override;
     [[nodiscard]] QString songFolderToImport() override;
+    [[nodiscard]] QString whereToExport(const QString& suggestedName) override;
     [[nodiscard]] QString text(const QString& question, const QString& before) override;
     [[nodiscard]] Unsaved unsavedWork(const QString& service) override;
+    [[nodiscard]] Unsaved unsavedSong(const QString& title) override;
+    [[nodiscard]] bool emptyBin(int songs) override;
     [[nodiscard]] bool quitWhileOnScreen() override;
 
 private:

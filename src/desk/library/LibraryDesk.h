@@ -2,17 +2,23 @@
 #pragma once
 #include "desk/app/Prompts.h"
 #include "desk/app/Session.h"
-#include "desk/library/ReadingPane.h"
-#include "desk/parts/Chips.h"
-#include "desk/parts/FindPanel.h"
-#include "desk/parts/PictureView.h"
+#include "desk/library/SongDraft.h"
+#include "desk/parts/ThumbnailStore.h"
+#include <QWidget>
 
+class QLabel;
+class QMenu;
 class QProgressBar;
 class QPushButton;
 
 namespace mivanta {
 
-/// The library: find a song, read it, see it as the outputs will show it, bring in more.
+class FindPanel;
+class OrderEdit;
+class SongEditor;
+class SongPreview;
+
+/// The library: find a song, edit it, see it as the outputs will show it, bring in more.
 class LibraryDesk : public QWidget {
     Q_OBJECT
 public:
@@ -20,8 +26,17 @@ public:
 
     void focusFind();
     void showSong(const SongId& id);
+    void newSong();
     void importFiles();
     void importFolder();
+
+    [[nodiscard]] bool hasUnsavedSong() const { return m_draft.isChanged(); }
+    void undo();
+    void redo();
+    /// Stores the changed song; `then` runs once it is in the library.
+    void saveSong(const std::function<void()>& then = {});
+    /// Runs the rest once a changed song is saved or given up; not when the person wants to stay.
+    void settle(const std::function<void()>& then);
 
 Q_SIGNALS:
     void addToService(const mivanta::SongId& id);
@@ -32,29 +47,32 @@ protected:
 
 private:
     QWidget* buildList();
+    QWidget* buildImportRow(QWidget* side);
     QWidget* buildSide(ThumbnailStore& thumbnails);
+    void connectOrder();
     void currentChanged();
-    void songLoaded(const Result<Song>& song);
+    void load(const SongId& id);
+    void draftChanged(bool sameSong);
+    void showPartNotes();
     void importFinished(const std::vector<ImportEntry>& entries, bool cancelled);
-    void stepPreview(int by);
-    void showPreview();
+    void showVersions(const QPoint& globalPlace);
+    void putInBin();
+    void fillBinMenu();
 
     Session& m_session;
     Prompts& m_prompts;
+    SongDraft m_draft;
     FindPanel* m_find;
-    ReadingPane* m_reading;
+    SongEditor* m_editor;
+    SongPreview* m_preview;
+    OrderEdit* m_order;
     QLabel* m_count;
-    PictureView* m_hall;
-    PictureView* m_stream;
-    Chips* m_order;
-    QLabel* m_orderTitle;
     QPushButton* m_add;
+    QMenu* m_binMenu;
     QWidget* m_importRow;
     QProgressBar* m_progress;
-    std::optional<Song> m_song;
-    std::optional<ItemSlides> m_slides;
-    int m_step = 0;
     SongId m_wanted;
+    bool m_selecting = false; ///< the list is brought back to the song that stays
 };
 
 } // namespace mivanta

@@ -46,6 +46,11 @@ QString controls(const Palette& p, const QString& scope) {
         %1 QComboBox:focus { border: 2px solid %ACCENT; padding: 2px 7px; }
         %1 QComboBox QAbstractItemView { background: %SHEET; color: %TEXT; selection-background-color: %CHOSEN; selection-color: %TEXT; }
         %1 QListView, %1 QScrollArea, %1 QTextEdit { background: transparent; border: none; color: %TEXT; }
+        %1 QToolButton::menu-indicator { image: none; }
+        %1 QPushButton[tab="true"] { background: transparent; border: none; border-radius: 11px; padding: 4px 12px; }
+        %1 QPushButton[tab="true"]:hover { background: %SIDE; }
+        %1 QPushButton[tab="true"]:focus { border: 2px solid %ACCENT; }
+        %1 QPushButton[tab="true"]:checked { background: %TEXT; color: %SHEET; }
         %1 QListView:focus { border: none; }
         %1 QProgressBar { background: %SIDE; border: none; border-radius: 3px; text-align: center; color: %TEXT; }
         %1 QProgressBar::chunk { background: %ACCENT; border-radius: 3px; }

@@ -1,0 +1,55 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/song/SingingOrder.h"
+#include <QWidget>
+
+class QComboBox;
+class QLabel;
+class QLineEdit;
+class QListWidget;
+class QMenu;
+
+namespace mivanta {
+
+/// A song's singing orders, as chips and as one line of text. Chips move by drag and by Ctrl+Left and
+/// Ctrl+Right; the text says what it was understood as while it is typed.
+class OrderEdit : public QWidget {
+    Q_OBJECT
+public:
+    explicit OrderEdit(QWidget* parent = nullptr);
+    /// Nothing empties it. Tells nothing.
+    void setSong(const std::optional<Song>& song);
+
+Q_SIGNALS:
+    /// The usual order is to be these entries.
+    void orderWanted(const std::vector<mivanta::SungPart>& entries, const QString& what);
+    void otherOrderWanted(int index); ///< the other order of this index is to be the usual one
+    void newOrderWanted();
+    void renameWanted();
+    void removeWanted();
+
+protected:
+    bool eventFilter(QObject* watched, QEvent* event) override;
+
+private:
+    void showChips();
+    void showOrders();
+    void textEdited();
+    void showMeaning(const ReadOrder& read, const QString& text);
+    void takeChoice(const QString& link);
+    void chipsMoved();
+    void changeChip(int index, const std::function<void(std::vector<SungPart>&, int)>& work,
+                    const QString& what);
+    void fillAddMenu();
+
+    Song m_song;
+    bool m_hasSong = false;
+    QComboBox* m_orders;
+    QListWidget* m_chips;
+    QMenu* m_addMenu;
+    QLineEdit* m_text;
+    QLabel* m_meaning;
+    bool m_showing = false;
+};
+
+} // namespace mivanta

@@ -1,0 +1,549 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/library/SongEditor.h"
+#include "core/song/Chords.h"
+#include "core/song/PartEdits.h"
+#include "core/song/PasteCleanup.h"
+#include "core/song/WholeText.h"
+#include "desk/library/ChartView.h"
+#include "desk/library/DetailsForm.h"
+#include "desk/library/WordsSheet.h"
+#include "desk/parts/Style.h"
+#include <QAction>
+#include <QApplication>
+#include <QButtonGroup>
+#include <QClipboard>
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QMenu>
+#include <QPlainTextEdit>
+#include <QPushButton>
+#include <QSaveFile>
+#include <QStackedWidget>
+#include <QTimer>
+#include <QToolButton>
+#include <QVBoxLayout>
+
+namespace mivanta {
+
+namespace {
+
+constexpr int kTextSoonMs = 250;
+constexpr PartKind kKinds[]{PartKind::Verse, PartKind::Chorus,    PartKind::PreChorus, PartKind::Bridge,
+                            PartKind::Intro, PartKind::Interlude, PartKind::Tag,       PartKind::Ending};
+
+QString detail(const QString& name, const QString& value) {
+    return value.isEmpty() ? QString()
+                           : QStringLiteral("<span style='color:%1'>%2</span> <b>%3</b>")
+                                 .arg(day().quiet.name(), name.toHtmlEscaped(),
+                                      value.toHtmlEscaped().replace(u' ', QChar::Nbsp));
+}
+
+QString detailsText(const Song& song) {
+    QStringList books;
+    for (const BookNumber& book : song.bookNumbers)
+        books << book.book + u' ' + book.number;
+    QStringList all{
+        detail(SongEditor::tr("Words"), song.authorNames(AuthorRole::Words).join(QStringLiteral(", "))),
+        detail(SongEditor::tr("Music"), song.authorNames(AuthorRole::Music).join(QStringLiteral(", "))),
+        detail(SongEditor::tr("In"), books.join(QStringLiteral(", "))),
+        detail(SongEditor::tr("Key"), song.key),
+        detail(SongEditor::tr("Tempo"), song.tempo > 0 ? QString::number(song.tempo) : QString()),
+        detail(SongEditor::tr("Licence no."), song.licenceNumber),
+        detail(SongEditor::tr("Topics"), song.topics.join(QStringLiteral(", "))),
+        detail(SongEditor::tr("Also called"), song.otherTitles.join(QStringLiteral(", "))),
+        song.copyright.toHtmlEscaped()};
+    all.removeAll(QString());
+    const QString gaps = DetailsForm::gapsOf(song);
+    if (!gaps.isEmpty())
+        all << QStringLiteral("<a href='details' style='color:%1'>%2</a>")
+                   .arg(day().quiet.name(), SongEditor::tr("details that may be wanted\u2026"));
+    return all.join(QStringLiteral(" &nbsp; &nbsp; "));
+}
+
+} // namespace
+
+SongEditor::SongEditor(SongDraft& draft, Prompts& prompts, const std::vector<Theme>& themes, QWidget* parent)
+    : QWidget(parent),
+      m_draft(draft),
+      m_prompts(prompts) {
+    setObjectName(QStringLiteral("song-editor"));
+    m_empty = new QLabel(this);
+    m_empty->setObjectName(QStringLiteral("editor-empty"));
+    m_empty->setWordWrap(true);
+    m_empty->setAlignment(Qt::AlignTop);
+    m_content = new QWidget(this);
+    m_stack = new QStackedWidget(m_content);
+    m_form = new DetailsForm(themes, m_stack);
+    m_chart = new ChartView(m_stack);
+    m_text = new QPlainTextEdit(m_stack);
+    m_text->setObjectName(QStringLiteral("whole-text"));
+    m_text->setAccessibleName(tr("Whole text"));
+    m_text->setToolTip(
+        tr("# Verse 1 is a heading, --- a slide break, [G] a chord, *italic*, __bold__, > a note "
+           "for the musicians"));
+    m_text->setFont(monoFont(1.0));
+    m_text->setUndoRedoEnabled(false); // the draft undoes
+    m_text->setTabChangesFocus(true);
+    m_stack->addWidget(buildParts());
+    m_stack->addWidget(m_text);
+    m_stack->addWidget(m_chart);
+    m_stack->addWidget(m_form);
+    m_message = new QLabel(m_content);
+    m_message->setObjectName(QStringLiteral("editor-message"));
+    m_message->setWordWrap(true);
+    m_message->setTextFormat(Qt::RichText);
+    m_message->hide();
+    auto* inner = new QVBoxLayout(m_content);
+    inner->setContentsMargins(0, 0, 0, 0);
+    inner->addWidget(buildHead());
+    inner->addWidget(m_stack, 1);
+    inner->addWidget(m_message);
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(spaced(4), spaced(3), spaced(4), spaced(3));
+    column->addWidget(m_empty);
+    column->addWidget(m_content, 1);
+
+    m_textSoon = new QTimer(this);
+    m_textSoon->setSingleShot(true);
+    m_textSoon->setInterval(kTextSoonMs);
+    connect(m_textSoon, &QTimer::timeout, this, &SongEditor::wholeTextEdited);
+    connect(m_text, &QPlainTextEdit::textChanged, this, [this] {
+        if (!m_showing)
+            m_textSoon->start();
+    });
+    connect(m_words, &WordsSheet::edited, this, &SongEditor::wordsEdited);
+    connect(m_words, &WordsSheet::pasted, this, &SongEditor::pasted);
+    connect(m_words, &WordsSheet::undoWanted, this, &SongEditor::undo);
+    connect(m_words, &WordsSheet::redoWanted, this, &SongEditor::redo);
+    connect(m_words, &WordsSheet::partMenuWanted, this, &SongEditor::showPartMenu);
+    connect(m_words, &WordsSheet::placeChanged, this,
+            [this](const WordsPlace& place) { Q_EMIT placeChanged(place.part, place.line); });
+    connect(m_form, &DetailsForm::edited, this,
+            [this](const QString& what, const std::function<void(Song&)>& work, int field) {
+                m_draft.change(what, work, field == 0 ? 0 : 1'000'000 + field);
+            });
+    connect(m_chart, &ChartView::pdfWanted, this, &SongEditor::savePdf);
+    connect(m_message, &QLabel::linkActivated, this, [this] {
+        undo();
+        m_message->hide();
+    });
+    connect(&m_draft, &SongDraft::loaded, this, [this] {
+        m_message->hide();
+        showSong();
+        m_words->setPlace({});
+    });
+    connect(&m_draft, &SongDraft::changed, this, &SongEditor::showSong);
+    connect(&m_draft, &SongDraft::stateChanged, this, &SongEditor::showState);
+    showSong();
+}
+
+QWidget* SongEditor::buildHead() {
+    auto* head = new QWidget(m_content);
+    m_title = new QLabel(head);
+    m_title->setObjectName(QStringLiteral("song-title"));
+    m_title->setFont(textFont(1.6, true));
+    m_title->setWordWrap(true);
+    m_details = new QLabel(head);
+    m_details->setObjectName(QStringLiteral("song-details"));
+    m_details->setWordWrap(true);
+    connect(m_details, &QLabel::linkActivated, this, [this] { setView(DetailsView); });
+    m_state = new QLabel(head);
+    m_state->setObjectName(QStringLiteral("song-state"));
+    m_state->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
+    m_save = new QPushButton(tr("Save song"), head);
+    m_save->setObjectName(QStringLiteral("save-song"));
+    m_save->setProperty("main", true);
+    m_save->setToolTip(tr("Put the changed song into the library (Ctrl+S); the version before is kept"));
+    connect(m_save, &QPushButton::clicked, this, &SongEditor::saveWanted);
+    m_revert = new QPushButton(tr("Leave as it was"), head);
+    m_revert->setObjectName(QStringLiteral("revert-song"));
+    m_revert->setToolTip(tr("Take back every change since the song was saved"));
+    connect(m_revert, &QPushButton::clicked, this,
+            [this] { m_draft.undoStack().setIndex(std::max(0, m_draft.undoStack().cleanIndex())); });
+    auto* more = new QToolButton(head);
+    more->setObjectName(QStringLiteral("song-more"));
+    more->setText(tr("More \u25be"));
+    more->setToolTip(tr("Earlier versions; delete the song"));
+    more->setPopupMode(QToolButton::InstantPopup);
+    auto* menu = new QMenu(more);
+    menu->addAction(tr("Earlier versions\u2026"), this,
+                    [this, more] { Q_EMIT historyWanted(more->mapToGlobal(more->rect().bottomLeft())); });
+    menu->addAction(tr("Put into the bin"), this, &SongEditor::deleteWanted);
+    more->setMenu(menu);
+    auto* first = new QHBoxLayout;
+    first->addWidget(m_title, 1);
+    first->addWidget(m_state);
+    first->addWidget(m_revert);
+    first->addWidget(m_save);
+    first->addWidget(more);
+
+    m_views = new QButtonGroup(head);
+    auto* tabs = new QHBoxLayout;
+    const std::tuple<QString, QString, QString> views[]{
+        {QStringLiteral("view-parts"), tr("Parts"), tr("The song part by part (F2)")},
+        {QStringLiteral("view-text"), tr("Whole text"), tr("The song as one text (F3)")},
+        {QStringLiteral("view-chart"), tr("Chart"), tr("The musicians' page, as it prints (F4)")},
+        {QStringLiteral("view-details"), tr("Details"), tr("Authors, books, key, licence (F6)")}};
+    const QString keys[]{QStringLiteral("F2"), QStringLiteral("F3"), QStringLiteral("F4"),
+                         QStringLiteral("F6")};
+    int id = 0;
+    for (const auto& [name, text, tip] : views) {
+        auto* tab = new QPushButton(text, head);
+        tab->setObjectName(name);
+        tab->setProperty("tab", true);
+        tab->setCheckable(true);
+        tab->setToolTip(tip);
+        m_views->addButton(tab, id);
+        tabs->addWidget(tab);
+        auto* action = new QAction(this); // from anywhere on the desk
+        action->setShortcut(QKeySequence(keys[id]));
+        action->setShortcutContext(Qt::WidgetWithChildrenShortcut);
+        connect(action, &QAction::triggered, this, [this, id] { setView(View(id)); });
+        parentWidget()->addAction(action);
+        ++id;
+    }
+    m_views->button(PartsView)->setChecked(true);
+    connect(m_views, &QButtonGroup::idClicked, this, [this](int view) { setView(View(view)); });
+    tabs->addStretch(1);
+    auto* column = new QVBoxLayout(head);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->addLayout(first);
+    column->addWidget(m_details);
+    column->addLayout(tabs);
+    return head;
+}
+
+void SongEditor::addTool(QLayout* row, const QString& name, const QString& text, const QString& tip,
+                         const QString& key, const std::function<void()>& work) {
+    auto* button = new QToolButton(m_content);
+    button->setObjectName(name);
+    button->setText(text);
+    button->setFocusPolicy(Qt::TabFocus); // a click leaves the caret where it is
+    const QKeySequence sequence(key);
+    button->setToolTip(key.isEmpty()
+                           ? tip
+                           : QStringLiteral("%1 (%2)").arg(tip, sequence.toString(QKeySequence::NativeText)));
+    connect(button, &QToolButton::clicked, this, work);
+    row->addWidget(button);
+}
+
+QWidget* SongEditor::buildTools() {
+    auto* tools = new QWidget(m_content);
+    auto* row = new QHBoxLayout(tools);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(spaced(1));
+    auto* add = new QToolButton(tools);
+    add->setObjectName(QStringLiteral("add-part"));
+    add->setText(tr("+ Part \u25be"));
+    add->setToolTip(tr("A new part behind this one"));
+    add->setPopupMode(QToolButton::InstantPopup);
+    auto* menu = new QMenu(add);
+    connect(menu, &QMenu::aboutToShow, this, [this, menu] {
+        menu->clear();
+        fillAddMenu(menu, m_words->parts().empty() ? 0 : m_words->place().part + 1);
+    });
+    add->setMenu(menu);
+    row->addWidget(add);
+    addTool(row, QStringLiteral("part-menu"), tr("This part \u25be"),
+            tr("Kind, band only, split, join, copy, move, delete; also by a click on its name"),
+            QStringLiteral("Menu"), [this] {
+                if (!m_words->parts().empty())
+                    showPartMenu(m_words->place().part,
+                                 m_words->viewport()->mapToGlobal(m_words->cursorRect().bottomLeft()));
+            });
+    addTool(row, QStringLiteral("toggle-break"), tr("Slide break"),
+            tr("A slide break at the caret, or none there"), QStringLiteral("Ctrl+Return"),
+            [this] { m_words->toggleBreak(); });
+    addTool(row, QStringLiteral("edit-chord"), tr("Chord"),
+            tr("The chord over the letter at the caret; or type it in brackets among the words"),
+            QStringLiteral("Ctrl+K"), [this] { m_words->editChord(); });
+    addTool(row, QStringLiteral("bold"), tr("B"), tr("Bold, for the words that are marked"),
+            QStringLiteral("Ctrl+B"), [this] { m_words->toggleEmphasis(Weight::Bold); });
+    addTool(row, QStringLiteral("italic"), tr("I"), tr("Italic, for the words that are marked"),
+            QStringLiteral("Ctrl+I"), [this] { m_words->toggleEmphasis(Weight::Italic); });
+    row->addStretch(1);
+    row->addWidget(new QLabel(tr("Transpose"), tools));
+    addTool(row, QStringLiteral("song-down"), QStringLiteral("\u2212"), tr("The song a semitone lower"), {},
+            [this] { transposeSong(-1); });
+    m_key = new QLabel(tools);
+    m_key->setObjectName(QStringLiteral("song-key"));
+    m_key->setFont(monoFont(1.0, true));
+    row->addWidget(m_key);
+    addTool(row, QStringLiteral("song-up"), QStringLiteral("+"), tr("The song a semitone higher"), {},
+            [this] { transposeSong(1); });
+    return tools;
+}
+
+QWidget* SongEditor::buildParts() {
+    auto* page = new QWidget(m_stack);
+    auto* column = new QVBoxLayout(page);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->addWidget(buildTools());
+    m_words = new WordsSheet(page);
+    column->addWidget(m_words, 1);
+    // Keys for whole parts, while the words have the focus.
+    const auto key = [&](const QString& keys, const std::function<void()>& work) {
+        auto* action = new QAction(m_words);
+        action->setShortcut(QKeySequence(keys));
+        action->setShortcutContext(Qt::WidgetShortcut);
+        connect(action, &QAction::triggered, this, work);
+        m_words->addAction(action);
+    };
+    key(QStringLiteral("Ctrl+Shift+Return"), [this] {
+        const WordsPlace place = m_words->place();
+        changeParts(
+            tr("splitting the part"), [place](Song& song, int) { splitPart(song, place); },
+            m_words->place().part + 1);
+    });
+    key(QStringLiteral("Ctrl+J"), [this] {
+        changeParts(tr("joining parts"), [](Song& song, int part) { mergeWithNext(song, part); });
+    });
+    key(QStringLiteral("Ctrl+D"), [this] {
+        changeParts(
+            tr("copying the part"), [](Song& song, int part) { duplicatePart(song, part); },
+            m_words->place().part + 1);
+    });
+    key(QStringLiteral("Ctrl+Shift+Delete"), [this] {
+        changeParts(tr("deleting the part"), [](Song& song, int part) { removePart(song, part); });
+    });
+    key(QStringLiteral("Alt+Up"), [this] {
+        changeParts(
+            tr("moving the part"), [](Song& song, int part) { movePart(song, part, part - 1); },
+            m_words->place().part - 1);
+    });
+    key(QStringLiteral("Alt+Down"), [this] {
+        changeParts(
+            tr("moving the part"), [](Song& song, int part) { movePart(song, part, part + 2); },
+            m_words->place().part + 1);
+    });
+    return page;
+}
+
+void SongEditor::setView(View view) {
+    if (m_textSoon->isActive()) {
+        m_textSoon->stop();
+        wholeTextEdited();
+    }
+    m_stack->setCurrentIndex(view);
+    m_views->button(view)->setChecked(true);
+    showSong();
+    m_stack->currentWidget()->setFocus();
+    if (view == PartsView)
+        m_words->setFocus();
+}
+
+void SongEditor::setEmptyText(const QString& text) {
+    m_empty->setText(text);
+}
+
+void SongEditor::setPartNotes(const QStringList& notes) {
+    m_words->setNotes(notes);
+}
+
+void SongEditor::focusTitle() {
+    setView(DetailsView);
+    if (auto* title = m_form->findChild<QWidget*>(QStringLiteral("detail-title")))
+        title->setFocus();
+}
+
+void SongEditor::undo() {
+    if (m_textSoon->isActive()) {
+        m_textSoon->stop();
+        wholeTextEdited();
+    }
+    m_draft.undoStack().undo();
+}
+
+void SongEditor::redo() {
+    m_draft.undoStack().redo();
+}
+
+void SongEditor::showSong() {
+    const auto& song = m_draft.song();
+    m_content->setVisible(song.has_value());
+    m_empty->setVisible(!song);
+    if (!song)
+        return;
+    m_showing = true;
+    m_title->setText(song->title.trimmed().isEmpty() ? tr("A song without a title") : song->title);
+    m_details->setText(detailsText(*song));
+    const QString key = keyOf(*song);
+    m_key->setText(key.isEmpty() ? QStringLiteral("\u2013") : key);
+    const int view = m_stack->currentIndex();
+    if (view == PartsView && !m_typing)
+        m_words->setParts(song->parts);
+    if (view == TextView && !m_typing)
+        m_text->setPlainText(wholeText(song->parts));
+    if (view == ChartPage)
+        m_chart->setSong(*song);
+    if (view == DetailsView)
+        m_form->setSong(*song);
+    m_showing = false;
+    showState();
+}
+
+void SongEditor::showState() {
+    const bool changed = m_draft.isChanged();
+    m_state->setText(!m_draft.song() ? QString() : changed ? tr("changed, not saved") : QString());
+    m_save->setVisible(changed);
+    m_revert->setVisible(changed);
+}
+
+void SongEditor::wordsEdited(const QString& what, int typing) {
+    m_typing = true;
+    m_draft.change(
+        what, [this](Song& song) { takeParts(song, m_words->parts()); }, typing);
+    m_typing = false;
+}
+
+void SongEditor::wholeTextEdited() {
+    m_typing = true;
+    m_draft.change(tr("typing"),
+                   [this](Song& song) { takeParts(song, readWholeText(m_text->toPlainText(), song.parts)); });
+    m_typing = false;
+}
+
+void SongEditor::pasted(const QString& text) {
+    const CleanedText cleaned = cleanedUp(text);
+    if (cleaned.parts.empty())
+        return;
+    const WordsPlace place = m_words->place();
+    const int selected = m_words->selectedLength();
+    WordsPlace end;
+    m_draft.change(tr("pasting"), [&](Song& song) { end = pasteInto(song, place, selected, cleaned); });
+    m_words->setPlace(end);
+    if (const QString done = cleaned.summary(); !done.isEmpty())
+        say(tr("Pasted: %1.").arg(done), true);
+    else
+        m_message->hide();
+}
+
+void SongEditor::say(const QString& text, bool canUndo) {
+    m_message->setText(
+        text.toHtmlEscaped() +
+        (canUndo ? QStringLiteral(" \u00b7 <a href='undo'>%1</a>").arg(tr("undo")) : QString()));
+    m_message->show();
+}
+
+void SongEditor::changeParts(const QString& what, const std::function<void(Song&, int)>& work,
+                             int moveCaretTo) {
+    const int part = m_words->parts().empty() ? 0 : m_words->place().part;
+    m_draft.change(what, [&](Song& song) {
+        giveEveryPartALine(song.parts);
+        work(song, part);
+    });
+    if (moveCaretTo >= 0 && moveCaretTo < int(m_words->parts().size()))
+        m_words->setPlace({moveCaretTo, 0, 0});
+    m_words->setFocus();
+}
+
+void SongEditor::fillAddMenu(QMenu* menu, int before) {
+    const auto add = [this, before](PartKind kind, const QString& name) {
+        changeParts(
+            tr("a new part"), [&](Song& song, int) { addPart(song, before, kind, name); }, before);
+    };
+    for (const PartKind kind : kKinds)
+        menu->addAction(partKindName(kind), this, [add, kind] { add(kind, {}); });
+    menu->addAction(tr("Another name\u2026"), this, [this, add] {
+        if (const QString name = m_prompts.text(tr("What is this part called?"), {}).trimmed();
+            !name.isEmpty())
+            add(PartKind::Other, name);
+    });
+}
+
+void SongEditor::showPartMenu(int part, const QPoint& globalPlace) {
+    if (!m_draft.song() || part < 0 || part >= int(m_words->parts().size()))
+        return;
+    auto* menu = new QMenu(this);
+    menu->setObjectName(QStringLiteral("part-actions"));
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    const Part now = m_words->parts()[size_t(part)];
+    const auto act = [this, part](const QString& what, const std::function<void(Song&, int)>& work,
+                                  int caret = -1) {
+        changeParts(
+            what, [&](Song& song, int) { work(song, part); }, caret);
+    };
+    const WordsPlace caret = m_words->place();
+    QMenu* kinds = menu->addMenu(tr("Kind: %1").arg(now.label()));
+    for (const PartKind kind : kKinds) {
+        QAction* action = kinds->addAction(partKindName(kind), this, [act, kind] {
+            act(tr("the part's kind"), [kind](Song& song, int p) { setPartKind(song, p, kind); });
+        });
+        action->setCheckable(true);
+        action->setChecked(now.kind == kind);
+    }
+    kinds->addAction(tr("Another name\u2026"), this, [this, act, now] {
+        const QString name = m_prompts.text(tr("What is this part called?"), now.name).trimmed();
+        if (!name.isEmpty())
+            act(tr("the part's name"),
+                [name](Song& song, int p) { setPartKind(song, p, PartKind::Other, name); });
+    });
+    QAction* band = menu->addAction(tr("Band only, on no hall screen"), this, [act] {
+        act(tr("band only"),
+            [](Song& song, int p) { song.parts[size_t(p)].bandOnly = !song.parts[size_t(p)].bandOnly; });
+    });
+    band->setCheckable(true);
+    band->setChecked(now.bandOnly);
+    menu->addAction(tr("Note for the musicians\u2026"), this, [this, act, now] {
+        const QString note =
+            m_prompts.text(tr("Note for the musicians, such as \u201csoftly\u201d"), now.comment);
+        if (!note.isNull())
+            act(tr("a note"),
+                [note](Song& song, int p) { song.parts[size_t(p)].comment = note.simplified(); });
+    });
+    menu->addSeparator();
+    if (caret.part == part)
+        menu->addAction(tr("Split at the caret\tCtrl+Shift+Return"), this, [act, caret] {
+            act(
+                tr("splitting the part"), [caret](Song& song, int) { splitPart(song, caret); },
+                caret.part + 1);
+        });
+    menu->addAction(tr("Join with the next\tCtrl+J"), this,
+                    [act] { act(tr("joining parts"), [](Song& song, int p) { mergeWithNext(song, p); }); });
+    menu->addAction(tr("Copy\tCtrl+D"), this, [act, part] {
+        act(
+            tr("copying the part"), [](Song& song, int p) { duplicatePart(song, p); }, part + 1);
+    });
+    menu->addAction(tr("Move up\tAlt+Up"), this, [act, part] {
+        act(
+            tr("moving the part"), [](Song& song, int p) { movePart(song, p, p - 1); }, part - 1);
+    });
+    menu->addAction(tr("Move down\tAlt+Down"), this, [act, part] {
+        act(
+            tr("moving the part"), [](Song& song, int p) { movePart(song, p, p + 2); }, part + 1);
+    });
+    menu->addAction(tr("Delete\tCtrl+Shift+Delete"), this,
+                    [act] { act(tr("deleting the part"), [](Song& song, int p) { removePart(song, p); }); });
+    menu->addSeparator();
+    menu->addAction(tr("Copy the marked words\tCtrl+C"), m_words, &WordsSheet::copy);
+    menu->addAction(tr("Paste\tCtrl+V"), this, [this] { pasted(QApplication::clipboard()->text()); });
+    menu->popup(globalPlace);
+}
+
+void SongEditor::transposeSong(int semitones) {
+    m_draft.change(tr("transposing"), [&](Song& song) {
+        if (song.key.isEmpty())
+            song.key = keyOf(song);
+        song = transposed(song, semitones);
+    });
+}
+
+void SongEditor::savePdf() {
+    const auto& song = m_draft.song();
+    if (!song)
+        return;
+    const QString path = m_prompts.whereToExport(song->title + QStringLiteral(".pdf"));
+    if (path.isEmpty())
+        return;
+    QSaveFile file(path);
+    if (!file.open(QIODevice::WriteOnly)) {
+        say(tr("The PDF could not be written: %1").arg(file.errorString()), false);
+        return;
+    }
+    auto done = writeChartPdf(file, {*song}, m_chart->options());
+    if (done && !file.commit())
+        done = failure(file.errorString(), path);
+    say(done ? tr("Written: %1").arg(path) : done.error().text(), false);
+}
+
+} // namespace mivanta

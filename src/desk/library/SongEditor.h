@@ -1,0 +1,88 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/theme/Theme.h"
+#include "desk/app/Prompts.h"
+#include "desk/library/SongDraft.h"
+#include <QWidget>
+
+class QButtonGroup;
+class QLabel;
+class QPlainTextEdit;
+class QPushButton;
+class QStackedWidget;
+class QTimer;
+class QToolButton;
+
+namespace mivanta {
+
+class ChartView;
+class DetailsForm;
+class WordsSheet;
+
+/// A song in four forms: its parts, its whole text, the musicians' chart, its details. All of them change one
+/// draft.
+class SongEditor : public QWidget {
+    Q_OBJECT
+public:
+    enum View { PartsView, TextView, ChartPage, DetailsView };
+
+    SongEditor(SongDraft& draft, Prompts& prompts, const std::vector<Theme>& themes,
+               QWidget* parent = nullptr);
+
+    void setView(View view);
+    /// Shown while there is no song.
+    void setEmptyText(const QString& text);
+    /// Slides of each part, for the notes beside them.
+    void setPartNotes(const QStringList& notes);
+    void focusTitle();
+    void undo();
+    void redo();
+
+Q_SIGNALS:
+    void saveWanted();
+    void historyWanted(const QPoint& globalPlace);
+    void deleteWanted();
+    void placeChanged(int part, int line);
+
+private:
+    QWidget* buildHead();
+    QWidget* buildTools();
+    QWidget* buildParts();
+    void addTool(QLayout* row, const QString& name, const QString& text, const QString& tip,
+                 const QString& key, const std::function<void()>& work);
+    void showSong();
+    void showState();
+    void showDetailsLine();
+    void wordsEdited(const QString& what, int typing);
+    void wholeTextEdited();
+    void pasted(const QString& text);
+    void showPartMenu(int part, const QPoint& globalPlace);
+    void fillAddMenu(QMenu* menu, int before);
+    void changeParts(const QString& what, const std::function<void(Song&, int)>& work, int moveCaretTo = -1);
+    void transposeSong(int semitones);
+    void savePdf();
+    void say(const QString& text, bool canUndo);
+
+    SongDraft& m_draft;
+    Prompts& m_prompts;
+    QLabel* m_title;
+    QLabel* m_details;
+    QLabel* m_state;
+    QPushButton* m_save;
+    QPushButton* m_revert;
+    QWidget* m_content;
+    QLabel* m_empty;
+    QButtonGroup* m_views;
+    QStackedWidget* m_stack;
+    WordsSheet* m_words;
+    QPlainTextEdit* m_text;
+    ChartView* m_chart;
+    DetailsForm* m_form;
+    QLabel* m_key;
+    QLabel* m_message;
+    QTimer* m_textSoon;
+    bool m_showing = false;
+    bool m_typing = false; ///< the change comes from a view that shows it already
+};
+
+} // namespace mivanta

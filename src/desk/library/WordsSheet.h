@@ -1,0 +1,78 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/song/Emphasis.h"
+#include "core/song/WordsEdit.h"
+#include <QTextEdit>
+
+class QLineEdit;
+
+namespace mivanta {
+
+class WordsHighlighter;
+
+/// The words of a song as cards, one for each part, edited as one text: chords stand over their letters,
+/// slide breaks between their lines. Holds a copy of the parts; every change of it is told by edited().
+class WordsSheet : public QTextEdit {
+    Q_OBJECT
+public:
+    explicit WordsSheet(QWidget* parent = nullptr);
+
+    /// Shows these parts; the caret stays where it is as far as it can. Tells nothing.
+    void setParts(const std::vector<Part>& parts);
+    [[nodiscard]] const std::vector<Part>& parts() const { return m_parts; }
+    /// A few words under a part's name, by index; empty = none.
+    void setNotes(const QStringList& notes);
+
+    [[nodiscard]] WordsPlace place() const;
+    void setPlace(const WordsPlace& place);
+    [[nodiscard]] int selectedLength() const;
+
+    // What the keys and buttons do at the caret.
+    void toggleBreak();
+    void toggleEmphasis(Weight weight);
+    void editChord();
+
+Q_SIGNALS:
+    /// The parts are now these. `typing` tells apart changes of words by keys, one line at a time (0 = none).
+    void edited(const QString& what, int typing);
+    void pasted(const QString& text);
+    void partMenuWanted(int part, const QPoint& globalPlace);
+    void undoWanted();
+    void redoWanted();
+    void placeChanged(const mivanta::WordsPlace& place);
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
+    void contextMenuEvent(QContextMenuEvent* event) override;
+    bool event(QEvent* event) override;
+    void insertFromMimeData(const QMimeData* source) override;
+    bool eventFilter(QObject* watched, QEvent* event) override;
+
+private:
+    void textChangedAt(int at);
+    void takeChordsOutOfBrackets(int at);
+    void showText();
+    void layOutBlocks();
+    void changeHere(const QString& what, const std::function<void(std::vector<Part>&)>& work);
+    void finishChord(bool keep);
+    void paintCards(QPainter& painter);
+    void paintAbove(QPainter& painter);
+    [[nodiscard]] QRectF blockArea(const QTextBlock& block) const;
+    [[nodiscard]] const Line* lineOf(int block) const;
+    /// The line whose break rule is at the height, as a block number; -1 = none.
+    [[nodiscard]] int breakAt(int y) const;
+    [[nodiscard]] int partAt(int y) const;
+
+    std::vector<Part> m_parts;
+    std::vector<WordsPlace> m_placeOf; ///< by block number; column 0
+    QStringList m_notes;
+    WordsHighlighter* m_highlighter;
+    QLineEdit* m_chordBox;
+    WordsPlace m_chordPlace;
+    bool m_showing = false; ///< the document is being brought up to date
+};
+
+} // namespace mivanta

@@ -1,0 +1,285 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "Window.h"
+#include "core/song/SingingOrder.h"
+#include "desk/library/WordsSheet.h"
+#include "store/Library.h"
+#include <QClipboard>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QMenu>
+#include <QPlainTextEdit>
+#include <QPushButton>
+#include <QToolButton>
+
+namespace mivanta {
+namespace {
+
+/// The editor on the Library desk, driven by keys.
+class Editor : public WindowTest {
+protected:
+    void SetUp() override {
+        WindowTest::SetUp();
+        press(Qt::Key_1, Qt::AltModifier);
+    }
+
+    WordsSheet* words() { return child<WordsSheet>(u"words-sheet"_s); }
+    QLineEdit* order() { return child<QLineEdit>(u"order-text"_s); }
+    QString titleShown() { return child<QLabel>(u"song-title"_s)->text(); }
+
+    void openSong(const QString& query, const QString& title) {
+        press(Qt::Key_F, Qt::ControlModifier);
+        type(query);
+        ASSERT_TRUE(waitUntil([&] { return titleShown() == title; })) << titleShown().toStdString();
+        press(Qt::Key_F2);
+        ASSERT_TRUE(words()->hasFocus());
+    }
+
+    void newSong(const QString& title) {
+        press(Qt::Key_N, Qt::ControlModifier | Qt::ShiftModifier);
+        auto* box = child<QLineEdit>(u"detail-title"_s);
+        ASSERT_TRUE(waitUntil([&] { return box->hasFocus(); }));
+        press(Qt::Key_A, Qt::ControlModifier);
+        type(title);
+        press(Qt::Key_F2);
+        ASSERT_TRUE(words()->hasFocus());
+    }
+
+    void save() {
+        press(Qt::Key_S, Qt::ControlModifier);
+        ASSERT_TRUE(waitUntil([&] { return !child<QPushButton>(u"save-song"_s)->isVisible(); }));
+    }
+
+    /// The song as it is in the library now.
+    Song stored(const QString& title) {
+        auto library = Library::open(libraryFolder);
+        const auto hits = (*library)->find(title, 1);
+        return hits && !hits->empty() ? *(*library)->song(hits->front().song.id) : Song();
+    }
+
+    QStringList labels() {
+        QStringList result;
+        for (const Part& part : words()->parts())
+            result << part.label();
+        return result;
+    }
+};
+
+TEST_F(Editor, AnEmailWithChordsOverWordsBecomesASongInTheLibrary) {
+    newSong(u"Anchor Song"_s);
+    QGuiApplication::clipboard()->setText(
+        u"> Verse 1\n>       G            Em\n> When the harbour bell is ringing \n>\n>\n> Chorus\n"
+        "> C       G\n> Shine on,  shine on\n>\n> Verse 2\n> The \u201cwind\u201d has turned\n>\n> Chorus\n"_s);
+    press(Qt::Key_V, Qt::ControlModifier);
+    EXPECT_EQ(labels(), (QStringList{u"Verse 1"_s, u"Chorus"_s, u"Verse 2"_s}));
+    EXPECT_EQ(words()->parts()[0].lines[0].chords, (std::vector<ChordMark>{{6, u"G"_s}, {19, u"Em"_s}}));
+    EXPECT_EQ(order()->text(), u"V1 C V2 C"_s);
+    auto* message = child<QLabel>(u"editor-message"_s);
+    EXPECT_TRUE(message->isVisible());
+    EXPECT_TRUE(message->text().contains(u"chords put over 2 lines"_s)) << message->text().toStdString();
+    press(Qt::Key_Z, Qt::ControlModifier); // one undo takes all of it back
+    EXPECT_EQ(words()->parts().size(), 1u);
+    EXPECT_EQ(words()->toPlainText(), QString());
+    press(Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
+    save();
+    const Song song = stored(u"Anchor Song"_s);
+    EXPECT_EQ(song.parts.size(), 3u);
+    EXPECT_EQ(singingOrderText(song), u"V1 C V2 C"_s);
+    EXPECT_EQ(song.parts[1].lines[0].words, u"Shine on, shine on"_s);
+}
+
+TEST_F(Editor, AVerseIsSplitAtABreathAndJoinedAgain) {
+    importDemo();
+    openSong(u"every tide"_s, u"Every Tide"_s);
+    const auto before = words()->parts();
+    press(Qt::Key_Down); // before the second line
+    press(Qt::Key_Return, Qt::ControlModifier);
+    EXPECT_TRUE(words()->parts()[0].lines[1].breakBefore);
+    press(Qt::Key_Return, Qt::ControlModifier);
+    EXPECT_FALSE(words()->parts()[0].lines[1].breakBefore);
+    for (int i = 0; i < 5; ++i)
+        press(Qt::Key_Right);
+    press(Qt::Key_Return, Qt::ControlModifier); // in the middle of a line: the line is parted there
+    EXPECT_EQ(words()->parts()[0].lines.size(), before[0].lines.size() + 1);
+    EXPECT_TRUE(words()->parts()[0].lines[2].breakBefore);
+    press(Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_EQ(words()->parts()[0].lines, before[0].lines);
+    press(Qt::Key_Return, Qt::ControlModifier | Qt::ShiftModifier); // the part itself
+    EXPECT_EQ(words()->parts().size(), before.size() + 1);
+    EXPECT_EQ(words()->place().part, 1);
+    press(Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_EQ(words()->parts().size(), before.size());
+}
+
+TEST_F(Editor, AnOrderWithAMistakeIsMarkedAndMended) {
+    importDemo();
+    openSong(u"lantern"_s, u"Lantern on the Water"_s);
+    const auto before = words()->parts().size();
+    order()->setFocus();
+    press(Qt::Key_A, Qt::ControlModifier);
+    type(u"v1 c v3 _ b (half time) c x2"_s);
+    auto* meaning = child<QLabel>(u"order-meaning"_s);
+    EXPECT_TRUE(meaning->text().contains(u"<b>v3</b>"_s)) << meaning->text().toStdString();
+    EXPECT_TRUE(meaning->text().contains(u">V1</a>"_s));
+    EXPECT_TRUE(child<QListWidget>(u"order-chips"_s)->count() > 0);
+    Q_EMIT meaning->linkActivated(u"2:V2"_s);
+    EXPECT_FALSE(meaning->text().contains(u"no part"_s));
+    press(Qt::Key_Return);
+    EXPECT_EQ(order()->text(), u"V1 C V2 _ B (half time) C x2"_s);
+    EXPECT_EQ(child<QListWidget>(u"order-chips"_s)->count(), 6);
+    EXPECT_EQ(words()->parts().size(), before);
+    save();
+    EXPECT_EQ(singingOrderText(stored(u"lantern"_s)), u"V1 C V2 _ B (half time) C x2"_s);
+}
+
+TEST_F(Editor, ChipsMoveRepeatAndGoByKeys) {
+    importDemo();
+    openSong(u"lantern"_s, u"Lantern on the Water"_s);
+    auto* chips = child<QListWidget>(u"order-chips"_s);
+    chips->setFocus();
+    chips->setCurrentRow(1);
+    press(Qt::Key_Right, Qt::ControlModifier);
+    EXPECT_EQ(order()->text(), u"Intro C V1 V2 C B C x2"_s);
+    press(Qt::Key_Plus);
+    EXPECT_EQ(order()->text(), u"Intro C V1 x2 V2 C B C x2"_s);
+    press(Qt::Key_Delete);
+    EXPECT_EQ(order()->text(), u"Intro C V2 C B C x2"_s);
+    press(Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_EQ(order()->text(), u"Intro C V1 x2 V2 C B C x2"_s);
+}
+
+TEST_F(Editor, ChordsAreTypedInBracketsOrSetAtTheCaret) {
+    newSong(u"Chords"_s);
+    type(u"shine [G]on and [Em7]on [chorus]"_s);
+    EXPECT_EQ(words()->parts()[0].lines[0].words, u"shine on and on [chorus]"_s);
+    EXPECT_EQ(words()->parts()[0].lines[0].chords, (std::vector<ChordMark>{{6, u"G"_s}, {13, u"Em7"_s}}));
+    press(Qt::Key_Home);
+    press(Qt::Key_K, Qt::ControlModifier);
+    ASSERT_TRUE(child<QLineEdit>(u"chord-box"_s)->hasFocus());
+    type(u"D/F#"_s);
+    press(Qt::Key_Return);
+    EXPECT_EQ(words()->parts()[0].lines[0].chords.front(), (ChordMark{0, u"D/F#"_s}));
+    type(u"Oh "_s);
+    EXPECT_EQ(words()->parts()[0].lines[0].chords.front(), (ChordMark{3, u"D/F#"_s}));
+    QTest::mouseClick(child<QToolButton>(u"song-up"_s), Qt::LeftButton);
+    EXPECT_EQ(words()->parts()[0].lines[0].chords.front().name.left(1), u"E"_s);
+}
+
+TEST_F(Editor, WordsMayBeBoldAndItalic) {
+    newSong(u"Weight"_s);
+    type(u"a quiet night"_s);
+    press(Qt::Key_Left, Qt::ControlModifier | Qt::ShiftModifier);
+    press(Qt::Key_I, Qt::ControlModifier);
+    EXPECT_EQ(words()->parts()[0].lines[0].emphasis, (std::vector<Emphasis>{{8, 13, false, true}}));
+    press(Qt::Key_F3);
+    EXPECT_EQ(child<QPlainTextEdit>(u"whole-text"_s)->toPlainText(), u"# Verse 1\na quiet *night*\n"_s);
+}
+
+TEST_F(Editor, TheWholeTextAndThePartsAreTheSameSong) {
+    importDemo();
+    openSong(u"lantern"_s, u"Lantern on the Water"_s);
+    const auto before = words()->parts();
+    press(Qt::Key_F3);
+    auto* text = child<QPlainTextEdit>(u"whole-text"_s);
+    ASSERT_TRUE(text->hasFocus());
+    press(Qt::Key_End, Qt::ControlModifier);
+    type(u"# Tag\nhome at last\n"_s);
+    press(Qt::Key_F2);
+    ASSERT_EQ(words()->parts().size(), before.size() + 1);
+    EXPECT_EQ(words()->parts().back().label(), u"Tag"_s);
+    for (size_t i = 0; i < before.size(); ++i) {
+        EXPECT_EQ(words()->parts()[i].id, before[i].id);
+        EXPECT_EQ(words()->parts()[i].lines, before[i].lines);
+    }
+    press(Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_EQ(words()->parts().size(), before.size());
+}
+
+TEST_F(Editor, AChangedSongIsAskedAboutBeforeAnotherIsOpened) {
+    importDemo();
+    openSong(u"lantern"_s, u"Lantern on the Water"_s);
+    type(u"Oh "_s);
+    EXPECT_TRUE(child<QPushButton>(u"save-song"_s)->isVisible());
+    answers->unsaved = Prompts::Unsaved::Cancel;
+    press(Qt::Key_F, Qt::ControlModifier);
+    type(u"every tide"_s);
+    ASSERT_TRUE(waitUntil([&] { return answers->asked > 0; }));
+    EXPECT_EQ(titleShown(), u"Lantern on the Water"_s);
+    EXPECT_TRUE(child<QPushButton>(u"save-song"_s)->isVisible());
+    QTest::mouseClick(child<QPushButton>(u"revert-song"_s), Qt::LeftButton);
+    EXPECT_FALSE(child<QPushButton>(u"save-song"_s)->isVisible());
+    EXPECT_TRUE(stored(u"lantern"_s).parts[1].lines[0].words.startsWith(u"When"_s));
+}
+
+TEST_F(Editor, AnEarlierVersionComesBack) {
+    importDemo();
+    openSong(u"every tide"_s, u"Every Tide"_s);
+    const QString before = words()->toPlainText();
+    type(u"Changed "_s);
+    save();
+    QTest::mouseClick(child<QPushButton>(u"view-parts"_s), Qt::LeftButton);
+    auto* more = child<QToolButton>(u"song-more"_s);
+    more->menu()->actions().front()->trigger();
+    QMenu* versions = nullptr;
+    ASSERT_TRUE(waitUntil([&] {
+        versions = window->findChild<QMenu*>(u"versions"_s);
+        return versions && versions->isVisible();
+    }));
+    versions->actions().front()->trigger();
+    versions->close();
+    EXPECT_TRUE(waitUntil([&] { return words()->toPlainText() == before; }));
+    save();
+    EXPECT_EQ(stored(u"every tide"_s).revision, 3);
+}
+
+TEST_F(Editor, ADeletedSongIsInTheBinAndComesBack) {
+    importDemo();
+    openSong(u"every tide"_s, u"Every Tide"_s);
+    child<QToolButton>(u"song-more"_s)->menu()->actions()[1]->trigger();
+    ASSERT_TRUE(waitUntil([&] { return window->notices()->text().contains(u"bin"_s); }));
+    EXPECT_NE(stored(u"every tide"_s).title, u"Every Tide"_s);
+    QMenu* bin = child<QToolButton>(u"bin"_s)->menu();
+    Q_EMIT bin->aboutToShow();
+    ASSERT_TRUE(waitUntil([&] { return bin->actions().front()->text().contains(u"Every Tide"_s); }));
+    bin->actions().front()->trigger();
+    EXPECT_TRUE(waitUntil([&] { return titleShown() == u"Every Tide"_s; }));
+    EXPECT_EQ(stored(u"every tide"_s).title, u"Every Tide"_s);
+}
+
+TEST_F(Editor, DetailsAreTypedAndGapsAreShownGently) {
+    newSong(u"Plain"_s);
+    press(Qt::Key_F6);
+    EXPECT_TRUE(child<QLabel>(u"details-gaps"_s)->text().contains(u"licence number"_s));
+    const auto fill = [&](const QString& name, const QString& text) {
+        child<QLineEdit>(u"detail-"_s + name)->setFocus();
+        type(text);
+    };
+    fill(u"words-by"_s, u"I. Tarnwell; P. Osk"_s);
+    fill(u"books"_s, u"Shore Hymnal 203; Harbour Book 12a"_s);
+    fill(u"licence"_s, u"550 77"_s);
+    fill(u"copyright"_s, u"2026 Quillhaven Songs"_s);
+    fill(u"topics"_s, u"harbour, evening"_s);
+    fill(u"tempo"_s, u"72"_s);
+    EXPECT_FALSE(child<QLabel>(u"details-gaps"_s)->isVisible());
+    save();
+    const Song song = stored(u"Plain"_s);
+    EXPECT_EQ(song.authorNames(AuthorRole::Words), (QStringList{u"I. Tarnwell"_s, u"P. Osk"_s}));
+    EXPECT_EQ(song.bookNumbers,
+              (std::vector<BookNumber>{{u"Shore Hymnal"_s, u"203"_s}, {u"Harbour Book"_s, u"12a"_s}}));
+    EXPECT_EQ(song.topics, (QStringList{u"harbour"_s, u"evening"_s}));
+    EXPECT_EQ(song.tempo, 72);
+}
+
+TEST_F(Editor, TheChartIsWrittenAsAPdf) {
+    importDemo();
+    openSong(u"lantern"_s, u"Lantern on the Water"_s);
+    press(Qt::Key_F4);
+    answers->saveTo = folder.filePath(u"lantern.pdf"_s);
+    QTest::mouseClick(child<QPushButton>(u"chart-pdf"_s), Qt::LeftButton);
+    QFile file(answers->saveTo);
+    ASSERT_TRUE(file.open(QIODevice::ReadOnly));
+    EXPECT_TRUE(file.read(5) == "%PDF-");
+    EXPECT_GT(file.size(), 2000);
+}
+
+} // namespace
+} // namespace mivanta
