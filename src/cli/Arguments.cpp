@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cli/Arguments.h"
+#include "cli/Export.h"
 #include "store/Settings.h"
 #include <QCommandLineParser>
 
@@ -11,6 +12,7 @@ QString usageText() {
     return uR"(usage: mivanta-cli [--library DIR] [--json] COMMAND
 
   import PATH...                                      bring in song files and folders
+  export (SONG | --all) --format chordpro|text|csv|pdf --to DIR   write songs to files
   find QUERY                                          search titles, words, authors, hymn numbers
   show SONG                                           one song with its parts and singing order
   slides (SONG | --service FILE) [--output NAME]      steps and slides, as the outputs split them
@@ -36,6 +38,13 @@ Result<void> check(const Arguments& a) {
     if (a.command == u"find")
         return a.words.isEmpty() ? Result<void>(wrongUsage(u"find needs words to look for."_s))
                                  : Result<void>();
+    if (a.command == u"export") {
+        if (a.words.size() > 1 || one == a.all)
+            return wrongUsage(u"export needs one song, or --all."_s);
+        if (!isExportFormat(a.format) || a.to.isEmpty())
+            return wrongUsage(u"export needs --format chordpro, text, csv or pdf, and --to DIR."_s);
+        return {};
+    }
     if (a.command == u"show")
         return one ? Result<void>() : Result<void>(wrongUsage(u"show needs one song."_s));
     if (a.command == u"slides" || a.command == u"render") {
@@ -63,6 +72,8 @@ Result<Arguments> readArguments(const QStringList& arguments) {
     parser.addOption({u"service"_s, {}, u"FILE"_s});
     parser.addOption({u"output"_s, {}, u"NAME"_s});
     parser.addOption({u"to"_s, {}, u"DIR"_s});
+    parser.addOption({u"format"_s, {}, u"NAME"_s});
+    parser.addOption(QCommandLineOption(u"all"_s));
     parser.addOption(QCommandLineOption(u"json"_s));
     parser.addOption(QCommandLineOption(QStringList{u"h"_s, u"help"_s}));
     if (!parser.parse(arguments))
@@ -72,6 +83,8 @@ Result<Arguments> readArguments(const QStringList& arguments) {
     result.serviceFile = parser.value(u"service"_s);
     result.output = parser.value(u"output"_s);
     result.to = parser.value(u"to"_s);
+    result.format = parser.value(u"format"_s);
+    result.all = parser.isSet(u"all"_s);
     result.json = parser.isSet(u"json"_s);
     result.help = parser.isSet(u"help"_s);
     result.words = parser.positionalArguments();

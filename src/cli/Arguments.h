@@ -8,11 +8,13 @@ namespace mivanta {
 /// The command line, read and checked.
 struct Arguments {
     QString library;     ///< folder
-    QString command;     ///< import, find, show, slides, render, service
+    QString command;     ///< import, export, find, show, slides, render, service
     QStringList words;   ///< what the command works on
     QString serviceFile; ///< --service
     QString output;      ///< --output
     QString to;          ///< --to
+    QString format;      ///< --format
+    bool all = false;    ///< --all
     bool json = false;
     bool help = false;
 };

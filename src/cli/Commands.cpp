@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cli/Commands.h"
+#include "cli/Export.h"
 #include "cli/SlidesReport.h"
 #include "core/base/Fold.h"
 #include "core/order/OrderText.h"
@@ -40,6 +41,8 @@ public:
         }
         if (command == u"import")
             return import();
+        if (command == u"export")
+            return exportAll();
         if (command == u"find")
             return find();
         if (command == u"show")
@@ -87,6 +90,34 @@ private:
                          .arg(counts[2])
                          .arg(counts[3]);
         return counts[3] > 0 ? 1 : 0;
+    }
+
+    Result<int> exportAll() {
+        std::vector<Song> songs;
+        if (!m_arguments.all) {
+            const auto one = song(m_arguments.words.first());
+            if (!one)
+                return tl::unexpected(one.error());
+            songs.push_back(*one);
+        } else {
+            const auto all = m_library->songs();
+            if (!all)
+                return tl::unexpected(all.error());
+            for (const SongSummary& summary : *all) {
+                auto one = m_library->song(summary.id);
+                if (!one)
+                    return tl::unexpected(one.error());
+                songs.push_back(std::move(*one));
+            }
+        }
+        const auto paths = exportSongs(songs, m_arguments.format, m_arguments.to);
+        if (!paths)
+            return tl::unexpected(paths.error());
+        if (m_arguments.json)
+            print(QJsonDocument(QJsonObject{{u"files"_s, QJsonArray::fromStringList(*paths)}}));
+        else
+            m_out << u"%1 songs in %2\n"_s.arg(songs.size()).arg(m_arguments.to);
+        return 0;
     }
 
     Result<int> find() {

@@ -210,16 +210,17 @@ std::vector<SungPart> SongBuilder::readOrder(const OrderText& order) {
     return read.entries;
 }
 
-void SongBuilder::makeOrder() {
-    bool isSaid = false;
+void SongBuilder::readOrders() {
     for (const OrderText& order : m_orders)
-        if (order.isUsual) {
+        if (order.isUsual)
             m_song.singingOrder = readOrder(order);
-            isSaid = true;
-        } else {
+        else
             m_song.otherOrders.push_back({order.name, readOrder(order)});
-        }
-    if (isSaid)
+}
+
+void SongBuilder::makeOrder() {
+    readOrders();
+    if (std::any_of(m_orders.begin(), m_orders.end(), [](const OrderText& o) { return o.isUsual; }))
         return;
     if (m_sung.size() == m_song.parts.size())
         return; // nothing comes again: as written
@@ -238,9 +239,19 @@ std::optional<ReadSong> SongBuilder::build() {
         return std::nullopt;
     numberParts();
     makeOrder();
+    return finished();
+}
+
+ReadSong SongBuilder::buildWith(std::vector<Part> parts) {
+    m_song.parts = std::move(parts);
+    readOrders();
+    return finished();
+}
+
+ReadSong SongBuilder::finished() {
     m_song = tidied(std::move(m_song));
     m_song.id = SongId::create();
-    if (m_song.title.trimmed().isEmpty())
+    if (m_song.title.isEmpty())
         m_song.title = m_fallbackTitle;
     std::stable_sort(m_warnings.begin(), m_warnings.end(),
                      [](const ReadWarning& a, const ReadWarning& b) { return a.line < b.line; });

@@ -28,13 +28,17 @@ public:
     /// One detail by its name as files write it ("key", "words", "copyright", …); false when unknown.
     bool setDetail(const QString& name, const QString& value);
 
+    /// The finished song with these parts, whatever sections there were.
+    [[nodiscard]] ReadSong buildWith(std::vector<Part> parts);
     /// The finished song; nothing when there were no sections.
     [[nodiscard]] std::optional<ReadSong> build();
 
 private:
     void makeParts();
     void numberParts();
+    void readOrders();
     void makeOrder();
+    [[nodiscard]] ReadSong finished();
     [[nodiscard]] int partFor(const Section& section);
     [[nodiscard]] PartHeading headingFor(const Section& section) const;
 

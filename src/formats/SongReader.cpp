@@ -2,6 +2,7 @@
 #include "formats/SongReader.h"
 #include "formats/ChordPro.h"
 #include "formats/PlainText.h"
+#include "formats/SongCsv.h"
 #include "formats/TextDecoding.h"
 #include <QFileInfo>
 #include <QRegularExpression>
@@ -29,7 +30,7 @@ bool looksLikeChordPro(const QString& text, const QString& fileName) {
 bool isSongFileName(const QString& fileName) {
     const QString ending = QFileInfo(fileName).suffix().toLower();
     return chordProEndings().contains(ending) || ending == QLatin1String("txt") ||
-           ending == QLatin1String("text");
+           ending == QLatin1String("text") || ending == QLatin1String("csv");
 }
 
 Result<std::vector<ReadSong>> readSongs(QIODevice& device, const QString& fileName) {
@@ -37,6 +38,8 @@ Result<std::vector<ReadSong>> readSongs(QIODevice& device, const QString& fileNa
     if (!decoded)
         return tl::unexpected(decoded.error());
     const QString fallbackTitle = QFileInfo(fileName).completeBaseName();
+    if (QFileInfo(fileName).suffix().toLower() == QLatin1String("csv"))
+        return songsFromCsv(decoded->text, fileName);
     auto songs = looksLikeChordPro(decoded->text, fileName) ? parseChordPro(decoded->text, fallbackTitle)
                                                             : parsePlainText(decoded->text, fallbackTitle);
     if (songs.empty())

@@ -10,10 +10,7 @@ namespace mivanta {
 
 using namespace Qt::StringLiterals;
 
-namespace {
-
-/// Every detail as the name and value that SongBuilder::setDetail reads.
-std::vector<std::pair<QString, QString>> detailsOf(const Song& song) {
+std::vector<std::pair<QString, QString>> songDetails(const Song& song) {
     std::vector<std::pair<QString, QString>> details;
     const auto add = [&](const QString& name, const QString& value) {
         if (!value.isEmpty())
@@ -53,19 +50,13 @@ std::vector<std::pair<QString, QString>> detailsOf(const Song& song) {
     add(u"theme"_s, song.usualTheme);
     add(u"track"_s, song.backingTrack);
     add(u"order_name"_s, song.orderName);
+    add(u"order"_s, singingOrderText(song));
+    for (const NamedOrder& other : song.otherOrders)
+        add(u"other_order"_s, other.name + u": "_s + singingOrderText(other.entries, song.parts));
     return details;
 }
 
-/// The text of the song's orders; the usual one when it is set.
-std::vector<std::pair<QString, QString>> ordersOf(const Song& song) {
-    std::vector<std::pair<QString, QString>> orders;
-    if (const QString usual = singingOrderText(song); !usual.isEmpty())
-        orders.emplace_back(u"order"_s, usual);
-    for (const NamedOrder& other : song.otherOrders)
-        orders.emplace_back(u"other_order"_s,
-                            other.name + u": "_s + singingOrderText(other.entries, song.parts));
-    return orders;
-}
+namespace {
 
 bool isStandard(const QString& name) {
     static const QStringList names{u"subtitle"_s, u"lyricist"_s, u"composer"_s, u"arranger"_s, u"copyright"_s,
@@ -90,13 +81,8 @@ QString sectionOf(const Part& part) {
 
 QString chordProText(const Song& song) {
     QString text = u"{title: %1}\n"_s.arg(song.title);
-    const auto write = [&](const std::vector<std::pair<QString, QString>>& details) {
-        for (const auto& [name, value] : details)
-            text +=
-                isStandard(name) ? u"{%1: %2}\n"_s.arg(name, value) : u"{meta: %1 %2}\n"_s.arg(name, value);
-    };
-    write(detailsOf(song));
-    write(ordersOf(song));
+    for (const auto& [name, value] : songDetails(song))
+        text += isStandard(name) ? u"{%1: %2}\n"_s.arg(name, value) : u"{meta: %1 %2}\n"_s.arg(name, value);
     for (const Part& part : song.parts) {
         text += u'\n';
         if (!part.comment.isEmpty())
@@ -120,11 +106,10 @@ QString chordProText(const Song& song) {
 
 QString plainSongText(const Song& song) {
     QString text = u"Title: %1\n"_s.arg(song.title);
-    for (const auto& details : {detailsOf(song), ordersOf(song)})
-        for (auto [name, value] : details) {
-            name.replace(u'_', u' ');
-            text += name[0].toUpper() + name.mid(1) + u": "_s + value + u'\n';
-        }
+    for (auto [name, value] : songDetails(song)) {
+        name.replace(u'_', u' ');
+        text += name[0].toUpper() + name.mid(1) + u": "_s + value + u'\n';
+    }
     return text + u'\n' + wholeText(song.parts);
 }
 

@@ -4,6 +4,9 @@
 
 namespace mivanta {
 
+/// Every detail and order of a song but its title, as the names and values that all readers know.
+[[nodiscard]] std::vector<std::pair<QString, QString>> songDetails(const Song& song);
+
 // Texts that readSongs() reads back as an equal song (ids and revision aside).
 
 /// ChordPro: sections with their labels, chords in brackets, details as directives.

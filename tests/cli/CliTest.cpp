@@ -38,6 +38,23 @@ protected:
     QTemporaryDir folder;
 };
 
+TEST_F(Cli, WhatIsExportedComesInAgainUnchanged) {
+    importDemo();
+    for (const auto& format : {u"chordpro"_s, u"text"_s, u"csv"_s}) {
+        const QString to = folder.filePath(format);
+        ASSERT_EQ(run({u"export"_s, u"--all"_s, u"--format"_s, format, u"--to"_s, to}).code, 0);
+        const Ran again = run({u"--json"_s, u"import"_s, to});
+        EXPECT_EQ(again.json()[u"unchanged"_s].toInt(), 14)
+            << format.toStdString() << again.out.toStdString();
+    }
+    const QString pdf = folder.filePath(u"pdf"_s);
+    ASSERT_EQ(run({u"export"_s, u"Lantern on the Water"_s, u"--format"_s, u"pdf"_s, u"--to"_s, pdf}).code, 0);
+    QFile file(pdf + u"/Lantern on the Water.pdf"_s);
+    ASSERT_TRUE(file.open(QIODevice::ReadOnly));
+    EXPECT_EQ(file.read(5), QByteArray("%PDF-"));
+    EXPECT_EQ(run({u"export"_s, u"No such song"_s, u"--format"_s, u"text"_s, u"--to"_s, pdf}).code, 1);
+}
+
 TEST_F(Cli, WrongUsageEndsWithTwoAndSaysWhy) {
     for (const QStringList& arguments :
          std::vector<QStringList>{{},
@@ -47,6 +64,8 @@ TEST_F(Cli, WrongUsageEndsWithTwoAndSaysWhy) {
                                   {u"show"_s},
                                   {u"show"_s, u"a"_s, u"b"_s},
                                   {u"slides"_s},
+                                  {u"export"_s, u"a"_s},
+                                  {u"export"_s, u"--all"_s, u"--format"_s, u"doc"_s, u"--to"_s, u"x"_s},
                                   {u"render"_s, u"a"_s},
                                   {u"--nonsense"_s},
                                   {u"slides"_s, u"a"_s, u"--service"_s, u"b"_s},
