@@ -5,10 +5,10 @@
 #include "store/Database.h"
 #include "store/Migrations.h"
 #include "store/SongImport.h"
+#include "store/SongSearch.h"
 #include <QDateTime>
 #include <QDir>
 #include <QJsonDocument>
-#include <QSet>
 
 namespace mivanta {
 
@@ -16,7 +16,8 @@ using namespace Qt::StringLiterals;
 
 Library::Library(QString folder, std::unique_ptr<Database> database)
     : m_folder(std::move(folder)),
-      m_database(std::move(database)) {}
+      m_database(std::move(database)),
+      m_search(std::make_unique<SongSearch>(*m_database)) {}
 
 Library::~Library() = default;
 
@@ -29,7 +30,10 @@ Result<std::unique_ptr<Library>> Library::open(const QString& folder) {
         return tl::unexpected(database.error());
     if (auto done = migrate(**database, libraryMigrations(), folder + u"/backups"_s); !done)
         return tl::unexpected(done.error());
-    return std::unique_ptr<Library>(new Library(folder, std::move(*database)));
+    auto library = std::unique_ptr<Library>(new Library(folder, std::move(*database)));
+    if (auto done = library->fillSearchText(); !done)
+        return tl::unexpected(done.error());
+    return library;
 }
 
 Result<std::vector<SongSummary>> Library::summaries(const QString& sql) {
@@ -107,7 +111,7 @@ Result<void> Library::takeFromBin(const std::vector<SongId>& ids) {
                 return tl::unexpected(stored.error());
             auto done = m_database->change(u"UPDATE song SET deleted_at = NULL WHERE id = ?"_s, {id.text()});
             if (done)
-                done = writeSearchText(*stored);
+                done = writeSearchText(id, SongSearch::searchText(*stored));
             if (!done)
                 return done;
         }
@@ -129,69 +133,8 @@ Result<int> Library::emptyBin() {
     return int(gone->size());
 }
 
-namespace {
-
-/// The first line of words that holds one of the words, best one that holds them all.
-QString matchingLine(const QString& lines, const QString& folded, const QStringList& words) {
-    const QStringList foldedLines = folded.split(u'\n');
-    qsizetype best = -1;
-    qsizetype most = 0;
-    for (qsizetype i = 0; i < foldedLines.size() && most < words.size(); ++i) {
-        const QString spaced = u' ' + foldedLines[i];
-        qsizetype held = 0;
-        for (const QString& word : words)
-            held += spaced.contains(u' ' + word) ? 1 : 0;
-        if (held > most) {
-            most = held;
-            best = i;
-        }
-    }
-    return best < 0 ? QString() : lines.section(u'\n', best, best);
-}
-
-constexpr auto kHitColumns = "s.id, s.title, s.first_line, s.number, s.lines, t.words";
-
-} // namespace
-
 Result<std::vector<SongHit>> Library::find(const QString& query, int limit) {
-    const QStringList words = searchWords(query);
-    std::vector<SongHit> hits;
-    if (words.isEmpty())
-        return hits;
-    QSet<SongId> seen;
-    const auto add = [&](Rows& rows) {
-        while (int(hits.size()) < limit && rows.next()) {
-            const SongId id = SongId::fromText(rows.text(0));
-            if (seen.contains(id))
-                continue;
-            seen.insert(id);
-            hits.push_back({{id, rows.text(1), rows.text(2), rows.text(3)},
-                            matchingLine(rows.text(4), rows.text(5), words)});
-        }
-    };
-    // Titles that are, or begin with, just this come first.
-    const QString key = words.join(u' ');
-    auto titles = m_database->select(
-        u"SELECT "_s + QLatin1String(kHitColumns) +
-            u" FROM song s JOIN song_text t ON t.row = s.row WHERE s.title_key >= ? AND s.title_key < ?"
-            " ORDER BY s.title_key LIMIT 10"_s,
-        {key, key + QChar(0xffff)});
-    if (!titles)
-        return tl::unexpected(titles.error());
-    add(*titles);
-
-    QStringList terms;
-    for (const QString& word : words)
-        terms << u'"' + word + u"\"*"_s;
-    auto found = m_database->select(
-        u"SELECT "_s + QLatin1String(kHitColumns) +
-            u" FROM (SELECT rowid, rank FROM song_fts WHERE song_fts MATCH ? ORDER BY rank LIMIT ?) f"
-            " JOIN song s ON s.row = f.rowid JOIN song_text t ON t.row = s.row ORDER BY f.rank"_s,
-        {terms.join(u' '), limit});
-    if (!found)
-        return tl::unexpected(found.error());
-    add(*found);
-    return hits;
+    return m_search->find(query, limit);
 }
 
 Result<Song> Library::save(Song song) {
@@ -205,36 +148,17 @@ Result<Song> Library::save(Song song) {
             return failure(u"\"%1\" was changed in the library meanwhile"_s.arg(song.title),
                            m_database->path(), u"Open it again and compare; nothing was overwritten."_s);
         ++song.revision;
-        return write(song, {}, exists);
+        return write(storedForm(song), {}, exists);
     });
     if (!done)
         return tl::unexpected(done.error());
     return song;
 }
 
-namespace {
-
-QStringList linesOf(const Song& song) {
-    QStringList lines;
-    for (const Part& part : song.parts)
-        for (const Line& line : part.lines)
-            if (!line.words.isEmpty())
-                lines << line.words;
-    return lines;
-}
-
-QStringList numbersOf(const Song& song) {
-    QStringList numbers;
-    for (const BookNumber& book : song.bookNumbers)
-        numbers << (book.book + u' ' + book.number).trimmed();
-    return numbers;
-}
-
-} // namespace
-
 /// Writes both the record and its search text, and keeps the version before. An empty source leaves the
 /// stored one.
-Result<void> Library::write(const Song& song, const QString& source, bool exists) {
+Result<void> Library::write(const StoredSong& stored, const QString& source, bool exists) {
+    const Song& song = stored.song;
     const QString id = song.id.text();
     if (exists)
         if (auto kept =
@@ -243,34 +167,53 @@ Result<void> Library::write(const Song& song, const QString& source, bool exists
                                    {id});
             !kept)
             return kept;
-    const QString content = QString::fromUtf8(QJsonDocument(songToJson(song)).toJson(QJsonDocument::Compact));
     const QVariant from = source.isEmpty() ? QVariant() : QVariant(source);
     const QVariant fromRevision = source.isEmpty() ? QVariant() : QVariant(song.revision);
-
     auto done = m_database->change(
         exists
-            ? u"UPDATE song SET revision=?, changed_at=?, title=?, title_key=?, first_line=?, number=?, "
-              u"lines=?,"
-              " content=?, content_hash=?, source=coalesce(?, source),"
+            ? u"UPDATE song SET revision=?, changed_at=?, title=?, title_key=?, first_line=?, number=?,"
+              " lines=?, content=?, content_hash=?, source=coalesce(?, source),"
               " source_revision=coalesce(?, source_revision), deleted_at=NULL WHERE id=?"_s
             : u"INSERT INTO song(revision, changed_at, title, title_key, first_line, number, lines, content,"
               " content_hash, source, source_revision, id) VALUES (?,?,?,?,?,?,?,?,?,?,?,?)"_s,
-        {song.revision, QDateTime::currentMSecsSinceEpoch(), song.title,
-         foldedForSearch(song.title).trimmed(), song.firstLine(), numbersOf(song).value(0),
-         linesOf(song).join(u'\n'), content, contentHash(song), from, fromRevision, id});
-    return done ? writeSearchText(song) : done;
+        {song.revision, QDateTime::currentMSecsSinceEpoch(), song.title, stored.titleKey, stored.firstLine,
+         stored.number, stored.lines, stored.content, stored.hash, from, fromRevision, id});
+    return done ? writeSearchText(song.id, stored.searchText) : done;
 }
 
-Result<void> Library::writeSearchText(const Song& song) {
-    return m_database->change(
-        u"INSERT INTO song_text(row, title, other, authors, numbers, words)"
-        " VALUES ((SELECT row FROM song WHERE id=?), ?, ?, ?, ?, ?)"
-        " ON CONFLICT(row) DO UPDATE SET title=excluded.title, other=excluded.other, "
-        "authors=excluded.authors,"
-        " numbers=excluded.numbers, words=excluded.words"_s,
-        {song.id.text(), foldedForSearch(song.title), foldedForSearch(song.otherTitles.join(u'\n')),
-         foldedForSearch(song.authorNames().join(u'\n')), foldedForSearch(numbersOf(song).join(u'\n')),
-         foldedForSearch(linesOf(song).join(u'\n'))});
+Result<void> Library::writeSearchText(const SongId& id, const QStringList& columns) {
+    QVariantList values{id.text()};
+    for (const QString& column : columns)
+        values << column;
+    return m_database->change(u"INSERT INTO song_text(row, title, other, authors, numbers, topics, words)"
+                              " VALUES ((SELECT row FROM song WHERE id=?), ?, ?, ?, ?, ?, ?)"
+                              " ON CONFLICT(row) DO UPDATE SET title=excluded.title, other=excluded.other,"
+                              " authors=excluded.authors, numbers=excluded.numbers, topics=excluded.topics,"
+                              " words=excluded.words"_s,
+                              values);
+}
+
+/// After a migration that made the search text anew: fills it from the songs.
+Result<void> Library::fillSearchText() {
+    auto rows = m_database->select(u"SELECT id FROM song WHERE deleted_at IS NULL"
+                                   " AND row NOT IN (SELECT row FROM song_text)"_s);
+    if (!rows)
+        return tl::unexpected(rows.error());
+    std::vector<SongId> missing;
+    while (rows->next())
+        missing.push_back(SongId::fromText(rows->text(0)));
+    if (missing.empty())
+        return {};
+    return m_database->transaction([&]() -> Result<void> {
+        for (const SongId& id : missing) {
+            const auto stored = song(id);
+            if (!stored)
+                return tl::unexpected(stored.error());
+            if (auto done = writeSearchText(id, SongSearch::searchText(*stored)); !done)
+                return done;
+        }
+        return {};
+    });
 }
 
 std::vector<ImportEntry> Library::import(const QStringList& paths, const Progress& progress) {

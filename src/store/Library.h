@@ -10,6 +10,8 @@ namespace mivanta {
 
 class Database;
 class Rows;
+class SongSearch;
+struct StoredSong;
 
 /// What a list shows of a song.
 struct SongSummary {
@@ -29,6 +31,7 @@ struct SongVersion {
 struct SongHit {
     SongSummary song;
     QString matchingLine;
+    QStringList marked; ///< folded words, or beginnings of words, to mark as found
 };
 
 enum class ImportOutcome { Added, Changed, Unchanged, Refused };
@@ -53,7 +56,7 @@ public:
     [[nodiscard]] Result<std::vector<SongSummary>> songs();
     [[nodiscard]] Result<int> songCount();
     [[nodiscard]] Result<Song> song(const SongId& id);
-    /// Songs by title (whole words or their beginnings, any case, with or without accents).
+    /// Songs by any scrap of them, the best first; see store/SongSearch.h.
     [[nodiscard]] Result<std::vector<SongHit>> find(const QString& query, int limit = 50);
 
     /// Stores a new or changed song. The revision must be the stored one (0 for a new song); it comes back
@@ -85,13 +88,15 @@ public:
 
 private:
     explicit Library(QString folder, std::unique_ptr<Database> database);
-    [[nodiscard]] Result<void> write(const Song& song, const QString& source, bool exists);
-    [[nodiscard]] Result<void> writeSearchText(const Song& song);
+    [[nodiscard]] Result<void> write(const StoredSong& song, const QString& source, bool exists);
+    [[nodiscard]] Result<void> writeSearchText(const SongId& id, const QStringList& columns);
+    [[nodiscard]] Result<void> fillSearchText();
     [[nodiscard]] Result<Song> songOf(Result<Rows> rows);
     [[nodiscard]] Result<std::vector<SongSummary>> summaries(const QString& sql);
 
     QString m_folder;
     std::unique_ptr<Database> m_database;
+    std::unique_ptr<SongSearch> m_search;
     friend class SongImport;
 };
 

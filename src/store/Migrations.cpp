@@ -68,6 +68,41 @@ const Migration& historyAndBin() {
     return statements;
 }
 
+/// Topics and licence numbers are searched, too, and every word is at hand for forgiving misspelt ones. The
+/// search text is filled again by Library::open.
+const Migration& widerSearch() {
+    static const Migration statements{
+        u"DROP TRIGGER song_text_added"_s,
+        u"DROP TRIGGER song_text_removed"_s,
+        u"DROP TRIGGER song_text_changed"_s,
+        u"DROP TABLE song_fts"_s,
+        u"DROP TABLE song_text"_s,
+        u"CREATE TABLE song_text ("
+        "  row INTEGER PRIMARY KEY REFERENCES song(row) ON DELETE CASCADE,"
+        "  title TEXT, other TEXT, authors TEXT, numbers TEXT, topics TEXT, words TEXT)"_s,
+        u"CREATE VIRTUAL TABLE song_fts USING fts5("
+        "  title, other, authors, numbers, topics, words, content='song_text', content_rowid='row',"
+        "  tokenize='unicode61 remove_diacritics 2', prefix='1 2 3')"_s,
+        u"INSERT INTO song_fts(song_fts, rank) VALUES('rank', 'bm25(100.0, 40.0, 10.0, 20.0, 5.0, 1.0)')"_s,
+        u"CREATE VIRTUAL TABLE song_vocabulary USING fts5vocab(song_fts, 'row')"_s,
+        u"CREATE TRIGGER song_text_added AFTER INSERT ON song_text BEGIN"
+        "  INSERT INTO song_fts(rowid, title, other, authors, numbers, topics, words)"
+        "    VALUES (new.row, new.title, new.other, new.authors, new.numbers, new.topics, new.words);"
+        " END"_s,
+        u"CREATE TRIGGER song_text_removed AFTER DELETE ON song_text BEGIN"
+        "  INSERT INTO song_fts(song_fts, rowid, title, other, authors, numbers, topics, words) VALUES"
+        "    ('delete', old.row, old.title, old.other, old.authors, old.numbers, old.topics, old.words);"
+        " END"_s,
+        u"CREATE TRIGGER song_text_changed AFTER UPDATE ON song_text BEGIN"
+        "  INSERT INTO song_fts(song_fts, rowid, title, other, authors, numbers, topics, words) VALUES"
+        "    ('delete', old.row, old.title, old.other, old.authors, old.numbers, old.topics, old.words);"
+        "  INSERT INTO song_fts(rowid, title, other, authors, numbers, topics, words)"
+        "    VALUES (new.row, new.title, new.other, new.authors, new.numbers, new.topics, new.words);"
+        " END"_s,
+    };
+    return statements;
+}
+
 Result<int> versionOf(Database& database) {
     auto rows = database.select(u"PRAGMA user_version"_s);
     if (!rows)
@@ -89,7 +124,7 @@ Result<void> backUp(Database& database, int version, const QString& folder) {
 } // namespace
 
 const std::vector<Migration>& libraryMigrations() {
-    static const std::vector<Migration> migrations{songs(), historyAndBin()};
+    static const std::vector<Migration> migrations{songs(), historyAndBin(), widerSearch()};
     return migrations;
 }
 

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "store/Library.h"
+#include "store/StoredSong.h"
+#include <future>
 
 namespace mivanta {
 
@@ -13,13 +15,16 @@ public:
     [[nodiscard]] std::vector<ImportEntry> run(const QStringList& paths, const Library::Progress& progress);
 
 private:
-    [[nodiscard]] std::vector<ImportEntry> importFile(const QString& path);
-    [[nodiscard]] Result<ImportEntry> importSong(Song song, const QString& source);
+    struct ReadFile;
+    [[nodiscard]] static ReadFile read(const QString& path);
+    /// Reads files on another thread.
+    [[nodiscard]] static std::future<std::vector<ReadFile>> readAhead(const QStringList& paths);
+    [[nodiscard]] bool storeGroup(const std::vector<ReadFile>& group, std::vector<ImportEntry>& entries,
+                                  const std::function<bool(int)>& progress);
+    [[nodiscard]] std::vector<ImportEntry> store(const ReadFile& file);
+    [[nodiscard]] Result<ImportEntry> importSong(const StoredSong& read, const QString& source);
 
     Library& m_library;
 };
-
-/// A hash of a song's content that leaves out ids and revision.
-[[nodiscard]] QByteArray contentHash(const Song& song);
 
 } // namespace mivanta

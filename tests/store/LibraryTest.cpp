@@ -154,7 +154,42 @@ TEST_F(LibraryTest, FindsByTitleWordsAuthorsAndNumber) {
     EXPECT_EQ(found(u"\"* ^ ( : NEARMISS AND"_s), QStringList());
     const auto hits = library->find(u"open door"_s);
     EXPECT_EQ(hits->front().song.title, u"Through the Open Door"_s);
-    EXPECT_EQ(hits->back().matchingLine, u"you have held an open door"_s);
+    EXPECT_EQ((*hits)[1].matchingLine, u"you have held an open door"_s);
+}
+
+TEST_F(LibraryTest, FindsByScrapsMisspeltWordsNumbersAndTopics) {
+    EXPECT_EQ(outcomes({QStringLiteral(MIVANTA_SOURCE_DIR "/data/demo/songs")}), u"A"_s.repeated(14));
+    const QString lantern = u"Lantern on the Water"_s;
+    EXPECT_EQ(found(u"lanturn"_s).value(0), lantern);                // a letter wrong
+    EXPECT_EQ(found(u"harbuor bell is rining"_s).value(0), lantern); // swapped, left out
+    EXPECT_EQ(found(u"ringing and the night"_s).value(0), lantern);  // across a line's end
+    EXPECT_EQ(found(u"SH 203"_s).value(0), lantern);
+    EXPECT_EQ(found(u"sh203"_s).value(0), lantern);
+    EXPECT_EQ(found(u"550 1203"_s).value(0), lantern); // licence
+    EXPECT_EQ(found(u"5501203"_s).value(0), lantern);
+    EXPECT_EQ(found(u"evening tarnwell"_s).value(0), lantern); // topic and author
+    EXPECT_TRUE(found(u"xyzzyq"_s).isEmpty());
+    EXPECT_TRUE(found(u"lan zzz"_s).isEmpty());
+    const auto hits = library->find(u"harbuor bell"_s);
+    EXPECT_EQ(hits->front().matchingLine, u"When the harbour bell is ringing"_s);
+    EXPECT_TRUE(hits->front().marked.contains(u"harbour"_s));
+}
+
+TEST_F(LibraryTest, HitsComeInTheOrderOfWhatTheyMatch) {
+    const auto with = [&](const QString& title, const std::function<void(Song&)>& work) {
+        Song song = samples::harbourSong(title);
+        work(song);
+        ASSERT_TRUE(library->save(song));
+    };
+    with(u"In the words"_s, [](Song& s) { s.parts[2].lines[1].words = u"anchor in the deep tide"_s; });
+    with(u"By author"_s, [](Song& s) { s.authors = {{AuthorRole::Words, u"Tide Anchor"_s}}; });
+    with(u"Also called"_s, [](Song& s) { s.otherTitles = {u"Anchor of the tide"_s}; });
+    with(u"A tide and an anchor"_s, [](Song&) {});
+    with(u"Anchor Tide"_s, [](Song&) {});
+    with(u"First line"_s, [](Song& s) { s.parts[0].lines[0].words = u"tide, o anchor mine"_s; });
+    EXPECT_EQ(found(u"anchor tide"_s),
+              (QStringList{u"Anchor Tide"_s, u"A tide and an anchor"_s, u"Also called"_s, u"By author"_s,
+                           u"First line"_s, u"In the words"_s}));
 }
 
 TEST_F(LibraryTest, ATitleThatBeginsWithTheQueryComesFirst) {
@@ -251,6 +286,11 @@ TEST_F(LibraryTest, TheBinHidesSongsAndGivesThemBack) {
     ASSERT_TRUE(library->takeFromBin({song.id}));
     EXPECT_EQ(found(u"tide"_s), QStringList{u"Tide"_s});
     ASSERT_TRUE(library->putInBin({song.id}));
+    const QString again = file(u"again.txt"_s, "Title: Again\n\nVerse 1\nwords\n");
+    EXPECT_EQ(outcomes({again}), u"A"_s);
+    ASSERT_TRUE(library->putInBin({library->songs()->front().id}));
+    EXPECT_EQ(outcomes({again}), u"A"_s); // what comes in again leaves the bin
+    EXPECT_EQ(found(u"again"_s), QStringList{u"Again"_s});
     EXPECT_EQ(*library->emptyBin(), 1);
     EXPECT_FALSE(library->song(song.id));
     EXPECT_TRUE(library->checkIntegrity());

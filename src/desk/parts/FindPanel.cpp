@@ -86,7 +86,7 @@ void FindPanel::found(Result<std::vector<SongHit>> hits, const QString& query) {
                              .arg(query.trimmed()));
     m_empty->setVisible(isEmpty);
     const int count = hits ? int(hits->size()) : 0;
-    m_model->setHits(hits ? std::move(*hits) : std::vector<SongHit>(), query);
+    m_model->setHits(hits ? std::move(*hits) : std::vector<SongHit>());
     QModelIndex kept = m_toSelect.isNull() ? QModelIndex() : m_model->indexOf(m_toSelect);
     if (kept.isValid())
         m_toSelect = {};

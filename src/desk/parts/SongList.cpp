@@ -7,10 +7,10 @@
 
 namespace mivanta {
 
-void SongListModel::setHits(std::vector<SongHit> hits, const QString& query) {
+void SongListModel::setHits(std::vector<SongHit> hits) {
     beginResetModel();
     m_hits = std::move(hits);
-    m_words = searchWords(query);
+    m_words = m_hits.empty() ? QStringList() : m_hits.front().marked; // the same for all
     endResetModel();
 }
 

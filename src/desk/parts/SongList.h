@@ -14,7 +14,7 @@ public:
     enum Role { NumberRole = Qt::UserRole, SecondLineRole, IdRole };
     using QAbstractListModel::QAbstractListModel;
 
-    void setHits(std::vector<SongHit> hits, const QString& query);
+    void setHits(std::vector<SongHit> hits);
     [[nodiscard]] const SongHit* hit(const QModelIndex& index) const;
     [[nodiscard]] QModelIndex indexOf(const SongId& id) const;
     [[nodiscard]] const QStringList& queryWords() const { return m_words; }
