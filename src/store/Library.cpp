@@ -195,6 +195,11 @@ Result<void> Library::writeSearchText(const SongId& id, const QStringList& colum
 
 /// After a migration that made the search text anew: fills it from the songs.
 Result<void> Library::fillSearchText() {
+    auto pending = m_database->select(u"SELECT 1 FROM pending_work WHERE name = 'search text'"_s);
+    if (!pending)
+        return tl::unexpected(pending.error());
+    if (!pending->next())
+        return {};
     auto rows = m_database->select(u"SELECT id FROM song WHERE deleted_at IS NULL"
                                    " AND row NOT IN (SELECT row FROM song_text)"_s);
     if (!rows)
@@ -202,17 +207,15 @@ Result<void> Library::fillSearchText() {
     std::vector<SongId> missing;
     while (rows->next())
         missing.push_back(SongId::fromText(rows->text(0)));
-    if (missing.empty())
-        return {};
     return m_database->transaction([&]() -> Result<void> {
         for (const SongId& id : missing) {
             const auto stored = song(id);
             if (!stored)
-                return tl::unexpected(stored.error());
+                continue; // one that cannot be read must not keep the others from being found
             if (auto done = writeSearchText(id, SongSearch::searchText(*stored)); !done)
                 return done;
         }
-        return {};
+        return m_database->change(u"DELETE FROM pending_work WHERE name = 'search text'"_s);
     });
 }
 

@@ -72,6 +72,8 @@ const Migration& historyAndBin() {
 /// search text is filled again by Library::open.
 const Migration& widerSearch() {
     static const Migration statements{
+        u"CREATE TABLE pending_work (name TEXT PRIMARY KEY) WITHOUT ROWID"_s, // what Library::open has to do
+        u"INSERT INTO pending_work VALUES ('search text')"_s,
         u"DROP TRIGGER song_text_added"_s,
         u"DROP TRIGGER song_text_removed"_s,
         u"DROP TRIGGER song_text_changed"_s,

@@ -3,6 +3,7 @@
 #include "formats/SongJson.h"
 #include "store/Database.h"
 #include "store/Migrations.h"
+#include "store/StoredSong.h"
 #include "support/Samples.h"
 #include "support/Text.h"
 #include <QDir>
@@ -348,6 +349,31 @@ TEST(LibraryOpening, ANewerLibraryIsRefusedUnchanged) {
     const auto library = Library::open(folder.path());
     ASSERT_FALSE(library);
     EXPECT_TRUE(library.error().what.contains(u"newer"_s));
+}
+
+TEST(Migrations, ALibraryOfTheFirstVersionIsFoundAndSearchedAsBefore) {
+    const QTemporaryDir folder;
+    Song song = samples::harbourSong(u"Old Anchor"_s);
+    song.topics = {u"storm"_s};
+    song.revision = 1;
+    {
+        auto database = Database::open(folder.filePath(u"library.db"_s));
+        ASSERT_TRUE(migrate(**database, {libraryMigrations().front()}, folder.filePath(u"backups"_s)));
+        const StoredSong stored = storedForm(song);
+        ASSERT_TRUE((*database)->change(
+            u"INSERT INTO song(revision, changed_at, title, title_key, first_line, number, lines, content,"
+            " content_hash, id) VALUES (1, 0, ?, ?, ?, '', ?, ?, ?, ?)"_s,
+            {song.title, stored.titleKey, stored.firstLine, stored.lines, stored.content, stored.hash,
+             song.id.text()}));
+    }
+    auto library = Library::open(folder.path());
+    ASSERT_TRUE(library);
+    for (const auto& query : {u"old anchor"_s, u"storm"_s, u"three lines here"_s, u"ancor"_s}) {
+        const auto hits = (*library)->find(query);
+        ASSERT_EQ(hits->size(), 1u) << query.toStdString();
+        EXPECT_EQ(hits->front().song.id, song.id);
+    }
+    EXPECT_FALSE(QDir(folder.filePath(u"backups"_s)).isEmpty());
 }
 
 TEST(Migrations, EachRunsOnceBehindABackupAndAFailingOneLeavesTheOldVersion) {
