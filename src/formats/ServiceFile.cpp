@@ -2,6 +2,7 @@
 #include "formats/ServiceFile.h"
 #include "formats/SongJson.h"
 #include "formats/ThemeJson.h"
+#include "formats/Zip.h"
 #include <QJsonArray>
 #include <QJsonDocument>
 #include <QScopeGuard>
@@ -15,7 +16,7 @@ using namespace Qt::StringLiterals;
 namespace {
 
 constexpr qint64 kLargestZip = 64 * 1024 * 1024;
-constexpr zip_uint64_t kLargestJson = 64 * 1024 * 1024;
+constexpr qint64 kLargestJson = 64 * 1024 * 1024;
 constexpr const char* kEntryName = "service.json";
 
 QJsonObject itemToJson(const Item& item) {
@@ -57,29 +58,12 @@ tl::unexpected<Error> damaged(const QString& why, const QString& where) {
 
 /// The bytes of service.json inside the ZIP.
 Result<QByteArray> jsonFromZip(const QByteArray& bytes, const QString& where) {
-    zip_error_t error;
-    zip_error_init(&error);
-    const auto finishError = qScopeGuard([&] { zip_error_fini(&error); });
-    zip_source_t* source = zip_source_buffer_create(bytes.constData(), zip_uint64_t(bytes.size()), 0, &error);
-    zip_t* archive = source ? zip_open_from_source(source, ZIP_RDONLY, &error) : nullptr;
-    if (!archive) {
-        if (source)
-            zip_source_free(source);
-        return damaged(QString::fromUtf8(zip_error_strerror(&error)), where);
-    }
-    const auto closeArchive = qScopeGuard([&] { zip_discard(archive); });
-    zip_stat_t stat;
-    if (zip_stat(archive, kEntryName, 0, &stat) != 0 || !(stat.valid & ZIP_STAT_SIZE))
-        return damaged(u"it holds no service.json"_s, where);
-    if (stat.size > kLargestJson)
-        return damaged(u"its service.json is too large"_s, where);
-    zip_file_t* file = zip_fopen(archive, kEntryName, 0);
-    if (!file)
-        return damaged(QString::fromUtf8(zip_strerror(archive)), where);
-    const auto closeFile = qScopeGuard([&] { zip_fclose(file); });
-    QByteArray json(qsizetype(stat.size), Qt::Uninitialized);
-    if (zip_fread(file, json.data(), stat.size) != zip_int64_t(stat.size))
-        return damaged(u"its service.json ends too early"_s, where);
+    const auto zip = ZipReader::open(bytes);
+    if (!zip)
+        return damaged(zip.error().what, where);
+    auto json = zip->read(QString::fromLatin1(kEntryName), kLargestJson);
+    if (!json)
+        return damaged(json.error().what, where);
     return json;
 }
 

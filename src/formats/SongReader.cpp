@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/SongReader.h"
 #include "formats/ChordPro.h"
+#include "formats/OfficeText.h"
 #include "formats/PlainText.h"
 #include "formats/SongCsv.h"
 #include "formats/TextDecoding.h"
@@ -27,30 +28,45 @@ bool looksLikeChordPro(const QString& text, const QString& fileName) {
 
 } // namespace
 
-bool isSongFileName(const QString& fileName) {
-    const QString ending = QFileInfo(fileName).suffix().toLower();
-    return chordProEndings().contains(ending) || ending == QLatin1String("txt") ||
-           ending == QLatin1String("text") || ending == QLatin1String("csv");
-}
+namespace {
 
-Result<std::vector<ReadSong>> readSongs(QIODevice& device, const QString& fileName) {
-    const auto decoded = readText(device, fileName, kLargestSongFile);
-    if (!decoded)
-        return tl::unexpected(decoded.error());
-    const QString fallbackTitle = QFileInfo(fileName).completeBaseName();
-    if (QFileInfo(fileName).suffix().toLower() == QLatin1String("csv"))
-        return songsFromCsv(decoded->text, fileName);
-    auto songs = looksLikeChordPro(decoded->text, fileName) ? parseChordPro(decoded->text, fallbackTitle)
-                                                            : parsePlainText(decoded->text, fallbackTitle);
+Result<std::vector<ReadSong>> orNothingFound(std::vector<ReadSong> songs, const QString& fileName) {
     if (songs.empty())
         return failure(QStringLiteral("no words of a song were found"), fileName,
                        QStringLiteral("Check that the file holds a song."));
-    if (decoded->cutOff)
+    return songs;
+}
+
+} // namespace
+
+bool isSongFileName(const QString& fileName) {
+    const QString ending = QFileInfo(fileName).suffix().toLower();
+    return chordProEndings().contains(ending) || ending == QLatin1String("txt") ||
+           ending == QLatin1String("text") || ending == QLatin1String("csv") || isOfficeFileName(fileName);
+}
+
+Result<std::vector<ReadSong>> readSongs(QIODevice& device, const QString& fileName) {
+    const QString name = QFileInfo(fileName).completeBaseName();
+    if (isOfficeFileName(fileName)) {
+        if (!device.isSequential() && device.size() > kLargestOfficeFile)
+            return failure(QStringLiteral("the file is too large for a song"), fileName,
+                           QStringLiteral("Copy the words out of it."));
+        const auto text = officeText(device.read(kLargestOfficeFile), fileName);
+        return text ? orNothingFound(parsePlainText(*text, name), fileName) : tl::unexpected(text.error());
+    }
+    const auto decoded = readText(device, fileName, kLargestSongFile);
+    if (!decoded)
+        return tl::unexpected(decoded.error());
+    if (QFileInfo(fileName).suffix().toLower() == QLatin1String("csv"))
+        return songsFromCsv(decoded->text, fileName);
+    auto songs = looksLikeChordPro(decoded->text, fileName) ? parseChordPro(decoded->text, name)
+                                                            : parsePlainText(decoded->text, name);
+    if (!songs.empty() && decoded->cutOff)
         songs.back().warnings.push_back(
             {int(decoded->text.count(u'\n')) + 1,
              QStringLiteral("the file ends in the middle of a letter; its end may be "
                             "missing. Compare it with the original.")});
-    return songs;
+    return orNothingFound(std::move(songs), fileName);
 }
 
 } // namespace mivanta

@@ -13,6 +13,9 @@ struct DecodedText {
     bool cutOff = false; ///< the file ends in the middle of a letter
 };
 
+/// Every byte as the letter that Windows-1252 has for it.
+[[nodiscard]] QString fromWindows1252(const QByteArray& bytes);
+
 /// Reads text: UTF-8 with or without BOM, UTF-16 by BOM, else Windows-1252. At most `largest` bytes.
 /// Fails on read errors, on too much data, on nothing at all, and on what is not text.
 [[nodiscard]] Result<DecodedText> readText(QIODevice& device, const QString& where, qint64 largest);

@@ -72,8 +72,9 @@ Result<std::vector<ReadSong>> readSongFile(const QString& path) {
     if (!info.exists())
         return failure(u"there is no such file"_s, {}, u"Check the name"_s);
     if (info.isDir())
-        return failure(u"no song files were found in this folder"_s, {},
-                       u"Song files end in .cho, .chordpro, .crd, .txt or .csv"_s);
+        return failure(
+            u"no song files were found in this folder"_s, {},
+            u"Song files end in .cho, .chordpro, .crd, .txt, .csv, .rtf, .odt, .docx, .odp or .pptx"_s);
     if (!info.isFile())
         return failure(u"this is not an ordinary file"_s, {}, u"Choose a song file"_s);
     QFile file(path);

@@ -31,7 +31,8 @@ QString DialogPrompts::whereToSave(const QString& suggestedName) {
 QStringList DialogPrompts::songFilesToImport() {
     return QFileDialog::getOpenFileNames(
         m_window, tr("Bring in song files"), {},
-        tr("Songs (*.cho *.chordpro *.chopro *.crd *.chord *.txt *.text);;All files (*)"));
+        tr("Songs (*.cho *.chordpro *.chopro *.crd *.chord *.txt *.text *.csv *.rtf *.odt *.docx *.odp "
+           "*.pptx);;All files (*)"));
 }
 
 QString DialogPrompts::songFolderToImport() {
@@ -77,10 +78,9 @@ Prompts::Unsaved DialogPrompts::unsavedSong(const QString& title) {
 }
 
 bool DialogPrompts::emptyBin(int songs) {
-    QMessageBox box(
-        QMessageBox::Warning, QStringLiteral("Mivanta"),
-        tr("%1 songs in the bin will be gone for good, with their earlier versions.").arg(songs),
-        QMessageBox::NoButton, m_window);
+    QMessageBox box(QMessageBox::Warning, QStringLiteral("Mivanta"),
+                    tr("%1 songs in the bin will be gone for good, with their earlier versions.").arg(songs),
+                    QMessageBox::NoButton, m_window);
     const auto* go = box.addButton(tr("Empty the bin"), QMessageBox::DestructiveRole);
     box.setDefaultButton(box.addButton(tr("Keep them"), QMessageBox::RejectRole));
     box.exec();

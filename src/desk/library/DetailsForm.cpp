@@ -53,6 +53,13 @@ void setBooks(Song& song, const QString& text) {
     }
 }
 
+QString detail(const QString& name, const QString& value) {
+    return value.isEmpty() ? QString()
+                           : QStringLiteral("<span style='color:%1'>%2</span> <b>%3</b>")
+                                 .arg(day().quiet.name(), name.toHtmlEscaped(),
+                                      value.toHtmlEscaped().replace(u' ', QChar::Nbsp));
+}
+
 QString numberText(int number) {
     return number > 0 ? QString::number(number) : QString();
 }
@@ -188,6 +195,27 @@ void DetailsForm::setSong(const Song& song) {
     m_gaps->setText(gaps);
     m_form->setRowVisible(m_gaps, !gaps.isEmpty());
     m_showing = false;
+}
+
+QString DetailsForm::summaryOf(const Song& song) {
+    QStringList books;
+    for (const BookNumber& book : song.bookNumbers)
+        books << book.book + u' ' + book.number;
+    QStringList all{detail(tr("Words"), song.authorNames(AuthorRole::Words).join(QStringLiteral(", "))),
+                    detail(tr("Music"), song.authorNames(AuthorRole::Music).join(QStringLiteral(", "))),
+                    detail(tr("In"), books.join(QStringLiteral(", "))),
+                    detail(tr("Key"), song.key),
+                    detail(tr("Tempo"), song.tempo > 0 ? QString::number(song.tempo) : QString()),
+                    detail(tr("Licence no."), song.licenceNumber),
+                    detail(tr("Topics"), song.topics.join(QStringLiteral(", "))),
+                    detail(tr("Also called"), song.otherTitles.join(QStringLiteral(", "))),
+                    song.copyright.toHtmlEscaped()};
+    all.removeAll(QString());
+    const QString gaps = gapsOf(song);
+    if (!gaps.isEmpty())
+        all << QStringLiteral("<a href='details' style='color:%1'>%2</a>")
+                   .arg(day().quiet.name(), tr("details that may be wanted\u2026"));
+    return all.join(QStringLiteral(" &nbsp; &nbsp; "));
 }
 
 QString DetailsForm::gapsOf(const Song& song) {

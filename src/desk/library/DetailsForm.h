@@ -21,6 +21,8 @@ public:
     explicit DetailsForm(const std::vector<Theme>& themes, QWidget* parent = nullptr);
     /// Shows the song's details; fields that say the same already stay as they are. Tells nothing.
     void setSong(const Song& song);
+    /// The details that are there, in a line of rich text; a link "details" stands for gaps.
+    [[nodiscard]] static QString summaryOf(const Song& song);
     /// What this song still lacks, as a sentence; empty = nothing.
     [[nodiscard]] static QString gapsOf(const Song& song);
 

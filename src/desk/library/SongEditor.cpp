@@ -31,35 +31,6 @@ constexpr int kTextSoonMs = 250;
 constexpr PartKind kKinds[]{PartKind::Verse, PartKind::Chorus,    PartKind::PreChorus, PartKind::Bridge,
                             PartKind::Intro, PartKind::Interlude, PartKind::Tag,       PartKind::Ending};
 
-QString detail(const QString& name, const QString& value) {
-    return value.isEmpty() ? QString()
-                           : QStringLiteral("<span style='color:%1'>%2</span> <b>%3</b>")
-                                 .arg(day().quiet.name(), name.toHtmlEscaped(),
-                                      value.toHtmlEscaped().replace(u' ', QChar::Nbsp));
-}
-
-QString detailsText(const Song& song) {
-    QStringList books;
-    for (const BookNumber& book : song.bookNumbers)
-        books << book.book + u' ' + book.number;
-    QStringList all{
-        detail(SongEditor::tr("Words"), song.authorNames(AuthorRole::Words).join(QStringLiteral(", "))),
-        detail(SongEditor::tr("Music"), song.authorNames(AuthorRole::Music).join(QStringLiteral(", "))),
-        detail(SongEditor::tr("In"), books.join(QStringLiteral(", "))),
-        detail(SongEditor::tr("Key"), song.key),
-        detail(SongEditor::tr("Tempo"), song.tempo > 0 ? QString::number(song.tempo) : QString()),
-        detail(SongEditor::tr("Licence no."), song.licenceNumber),
-        detail(SongEditor::tr("Topics"), song.topics.join(QStringLiteral(", "))),
-        detail(SongEditor::tr("Also called"), song.otherTitles.join(QStringLiteral(", "))),
-        song.copyright.toHtmlEscaped()};
-    all.removeAll(QString());
-    const QString gaps = DetailsForm::gapsOf(song);
-    if (!gaps.isEmpty())
-        all << QStringLiteral("<a href='details' style='color:%1'>%2</a>")
-                   .arg(day().quiet.name(), SongEditor::tr("details that may be wanted\u2026"));
-    return all.join(QStringLiteral(" &nbsp; &nbsp; "));
-}
-
 } // namespace
 
 SongEditor::SongEditor(SongDraft& draft, Prompts& prompts, const std::vector<Theme>& themes, QWidget* parent)
@@ -366,7 +337,7 @@ void SongEditor::showSong() {
         return;
     m_showing = true;
     m_title->setText(song->title.trimmed().isEmpty() ? tr("A song without a title") : song->title);
-    m_details->setText(detailsText(*song));
+    m_details->setText(DetailsForm::summaryOf(*song));
     const QString key = keyOf(*song);
     m_key->setText(key.isEmpty() ? QStringLiteral("\u2013") : key);
     const int view = m_stack->currentIndex();

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/WordsSheet.h"
+#include "core/base/TextDifference.h"
 #include "core/song/Chords.h"
+#include "desk/library/WordsHighlighter.h"
 #include "desk/parts/Style.h"
 #include <QAbstractTextDocumentLayout>
 #include <QContextMenuEvent>
@@ -10,7 +12,6 @@
 #include <QPainter>
 #include <QRegularExpression>
 #include <QScrollBar>
-#include <QSyntaxHighlighter>
 #include <QTextBlock>
 
 namespace mivanta {
@@ -38,31 +39,6 @@ int commentRoom() {
 }
 
 } // namespace
-
-/// Shows emphasis without touching the document, so that showing it is no edit.
-class WordsHighlighter : public QSyntaxHighlighter {
-public:
-    WordsHighlighter(QTextDocument* document, std::function<const Line*(int)> lineOf)
-        : QSyntaxHighlighter(document),
-          m_lineOf(std::move(lineOf)) {}
-
-protected:
-    void highlightBlock(const QString&) override {
-        const Line* line = m_lineOf(currentBlock().blockNumber());
-        if (!line)
-            return;
-        for (const Emphasis& e : line->emphasis) {
-            QTextCharFormat format;
-            if (e.bold)
-                format.setFontWeight(QFont::Bold);
-            format.setFontItalic(e.italic);
-            setFormat(e.from, e.to - e.from, format);
-        }
-    }
-
-private:
-    std::function<const Line*(int)> m_lineOf;
-};
 
 WordsSheet::WordsSheet(QWidget* parent) : QTextEdit(parent) {
     setObjectName(QStringLiteral("words-sheet"));
@@ -112,31 +88,11 @@ QString textOf(const QTextDocument& document) {
     return text.replace(QChar::ParagraphSeparator, u'\n').replace(QChar::LineSeparator, u' ');
 }
 
-struct Difference {
-    int at = 0;
-    int removed = 0;
-    QString inserted;
-};
-
-/// Where two texts differ; of several places that explain it, the one at `hint` or before.
-Difference differenceOf(const QString& before, const QString& after, int hint) {
-    const int shorter = int(std::min(before.size(), after.size()));
-    int head = 0;
-    while (head < std::min(shorter, hint) && before[head] == after[head])
-        ++head;
-    int tail = 0;
-    while (tail < shorter - head && before[before.size() - 1 - tail] == after[after.size() - 1 - tail])
-        ++tail;
-    while (head < shorter - tail && before[head] == after[head])
-        ++head;
-    return {head, int(before.size()) - head - tail, after.mid(head, after.size() - head - tail)};
-}
-
 } // namespace
 
 void WordsSheet::textChangedAt(int at) {
     const QString before = flatText(m_parts);
-    const Difference change = differenceOf(before, textOf(*document()), at);
+    const TextDifference change = differenceOf(before, textOf(*document()), at);
     if (m_parts.empty() || (change.removed == 0 && change.inserted.isEmpty()))
         return; // only its look changed
     replaceText(m_parts, change.at, change.removed, change.inserted);
@@ -173,7 +129,7 @@ void WordsSheet::showText() {
     for (int p = 0; p < int(m_parts.size()); ++p)
         for (int l = 0; l < int(m_parts[size_t(p)].lines.size()); ++l)
             m_placeOf.push_back({p, l, 0});
-    const Difference change = differenceOf(textOf(*document()), flatText(m_parts), INT_MAX);
+    const TextDifference change = differenceOf(textOf(*document()), flatText(m_parts), INT_MAX);
     if (change.removed > 0 || !change.inserted.isEmpty()) {
         QTextCursor cursor(document());
         cursor.setPosition(change.at);
