@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "Window.h"
 #include "core/song/SingingOrder.h"
+#include "desk/library/Speller.h"
 #include "desk/library/WordsSheet.h"
 #include "store/Library.h"
 #include <QClipboard>
@@ -267,6 +268,54 @@ TEST_F(Editor, DetailsAreTypedAndGapsAreShownGently) {
               (std::vector<BookNumber>{{u"Shore Hymnal"_s, u"203"_s}, {u"Harbour Book"_s, u"12a"_s}}));
     EXPECT_EQ(song.topics, (QStringList{u"harbour"_s, u"evening"_s}));
     EXPECT_EQ(song.tempo, 72);
+}
+
+TEST_F(Editor, MisspeltWordsAreMarkedAndMended) {
+    if (Speller::dictionaryFor(u"en"_s).isEmpty())
+        GTEST_SKIP() << "no English dictionary here";
+    const auto choose = [&](const QString& text) {
+        QTest::mouseClick(child<QToolButton>(u"part-menu"_s), Qt::LeftButton);
+        QMenu* menu = nullptr;
+        ASSERT_TRUE(waitUntil([&] {
+            menu = window->findChild<QMenu*>(u"part-actions"_s);
+            return menu && menu->isVisible();
+        }));
+        const auto actions = menu->actions();
+        const auto at = std::find_if(actions.begin(), actions.end(),
+                                     [&](QAction* action) { return action->text().contains(text); });
+        ASSERT_NE(at, actions.end()) << text.toStdString();
+        (*at)->trigger();
+        menu->close();
+        QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
+    };
+    newSong(u"Spelling"_s);
+    type(u"we have seen your kindnes"_s);
+    ASSERT_TRUE(waitUntil([&] { return words()->wrongWord() == u"kindnes"_s; }));
+    choose(u"kindness"_s);
+    EXPECT_EQ(words()->parts()[0].lines[0].words, u"we have seen your kindness"_s);
+    words()->setFocus();
+    press(Qt::Key_End);
+    type(u" Quillhavn"_s);
+    ASSERT_TRUE(waitUntil([&] { return words()->wrongWord() == u"Quillhavn"_s; }));
+    choose(u"remember it"_s);
+    EXPECT_EQ(words()->wrongWord(), QString());
+    EXPECT_TRUE(waitUntil([&] {
+        QFile own(libraryFolder + u"/own-words.txt"_s);
+        return own.open(QIODevice::ReadOnly) && own.readAll() == "Quillhavn\n";
+    }));
+}
+
+TEST_F(Editor, WithoutADictionaryTheEditorSaysSo) {
+    newSong(u"Fremd"_s);
+    press(Qt::Key_F6);
+    child<QLineEdit>(u"detail-language"_s)->setFocus();
+    type(u"tlh"_s);
+    press(Qt::Key_F2);
+    auto* note = child<QLabel>(u"spelling"_s);
+    EXPECT_TRUE(waitUntil([&] { return note->text().contains(u"not checked"_s); }));
+    EXPECT_TRUE(note->toolTip().contains(u"hunspell-tlh"_s));
+    type(u"anything goez"_s);
+    EXPECT_TRUE(words()->wrongWord().isEmpty());
 }
 
 TEST_F(Editor, TheChartIsWrittenAsAPdf) {

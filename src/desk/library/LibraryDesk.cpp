@@ -25,13 +25,14 @@ namespace mivanta {
 LibraryDesk::LibraryDesk(Session& session, Prompts& prompts, ThumbnailStore& thumbnails, QWidget* parent)
     : QWidget(parent),
       m_session(session),
-      m_prompts(prompts) {
+      m_prompts(prompts),
+      m_speller(session.library().folder() + QStringLiteral("/own-words.txt")) {
     setObjectName(QStringLiteral("library-desk"));
     setAcceptDrops(true);
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(0);
-    m_editor = new SongEditor(m_draft, m_prompts, shippedThemes(), this);
+    m_editor = new SongEditor(m_draft, m_prompts, m_speller, shippedThemes(), this);
     row->addWidget(buildList(), 5);
     row->addWidget(m_editor, 10);
     row->addWidget(buildSide(thumbnails), 5);

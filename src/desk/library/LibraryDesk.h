@@ -3,6 +3,7 @@
 #include "desk/app/Prompts.h"
 #include "desk/app/Session.h"
 #include "desk/library/SongDraft.h"
+#include "desk/library/Speller.h"
 #include "desk/parts/ThumbnailStore.h"
 #include <QWidget>
 
@@ -62,6 +63,7 @@ private:
     Session& m_session;
     Prompts& m_prompts;
     SongDraft m_draft;
+    Speller m_speller;
     FindPanel* m_find;
     SongEditor* m_editor;
     SongPreview* m_preview;

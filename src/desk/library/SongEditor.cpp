@@ -6,6 +6,7 @@
 #include "core/song/WholeText.h"
 #include "desk/library/ChartView.h"
 #include "desk/library/DetailsForm.h"
+#include "desk/library/Speller.h"
 #include "desk/library/WordsSheet.h"
 #include "desk/parts/Style.h"
 #include <QAction>
@@ -33,10 +34,12 @@ constexpr PartKind kKinds[]{PartKind::Verse, PartKind::Chorus,    PartKind::PreC
 
 } // namespace
 
-SongEditor::SongEditor(SongDraft& draft, Prompts& prompts, const std::vector<Theme>& themes, QWidget* parent)
+SongEditor::SongEditor(SongDraft& draft, Prompts& prompts, Speller& speller, const std::vector<Theme>& themes,
+                       QWidget* parent)
     : QWidget(parent),
       m_draft(draft),
-      m_prompts(prompts) {
+      m_prompts(prompts),
+      m_speller(speller) {
     setObjectName(QStringLiteral("song-editor"));
     m_empty = new QLabel(this);
     m_empty->setObjectName(QStringLiteral("editor-empty"));
@@ -93,6 +96,9 @@ SongEditor::SongEditor(SongDraft& draft, Prompts& prompts, const std::vector<The
             [this](const QString& what, const std::function<void(Song&)>& work, int field) {
                 m_draft.change(what, work, field == 0 ? 0 : 1'000'000 + field);
             });
+    m_words->setSpelling([this](const QString& word) { return m_speller.isWrong(word); });
+    connect(&m_speller, &Speller::checked, m_words, &WordsSheet::markSpelling);
+    connect(&m_speller, &Speller::languageChanged, this, &SongEditor::showSpelling);
     connect(m_chart, &ChartView::pdfWanted, this, &SongEditor::savePdf);
     connect(m_message, &QLabel::linkActivated, this, [this] {
         undo();
@@ -233,6 +239,10 @@ QWidget* SongEditor::buildTools() {
     addTool(row, QStringLiteral("italic"), tr("I"), tr("Italic, for the words that are marked"),
             QStringLiteral("Ctrl+I"), [this] { m_words->toggleEmphasis(Weight::Italic); });
     row->addStretch(1);
+    m_spelling = new QLabel(tools);
+    m_spelling->setObjectName(QStringLiteral("spelling"));
+    m_spelling->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
+    row->addWidget(m_spelling);
     row->addWidget(new QLabel(tr("Transpose"), tools));
     addTool(row, QStringLiteral("song-down"), QStringLiteral("\u2212"), tr("The song a semitone lower"), {},
             [this] { transposeSong(-1); });
@@ -338,6 +348,7 @@ void SongEditor::showSong() {
     m_showing = true;
     m_title->setText(song->title.trimmed().isEmpty() ? tr("A song without a title") : song->title);
     m_details->setText(DetailsForm::summaryOf(*song));
+    m_speller.setLanguage(song->language);
     const QString key = keyOf(*song);
     m_key->setText(key.isEmpty() ? QStringLiteral("\u2013") : key);
     const int view = m_stack->currentIndex();
@@ -422,7 +433,29 @@ void SongEditor::fillAddMenu(QMenu* menu, int before) {
     });
 }
 
+void SongEditor::showSpelling() {
+    const bool there = m_speller.hasDictionary();
+    m_spelling->setText(there ? QString() : tr("spelling not checked"));
+    m_spelling->setToolTip(there
+                               ? QString()
+                               : tr("There is no dictionary for \u201c%1\u201d on this computer. Install the "
+                                    "package hunspell-%1, or set the song's language under Details.")
+                                     .arg(m_speller.language().section(u'_', 0, 0)));
+}
+
 void SongEditor::showPartMenu(int part, const QPoint& globalPlace) {
+    const QString wrong = m_words->wrongWord();
+    if (wrong.isEmpty()) {
+        popUpPartMenu(part, globalPlace, {}, {});
+        return;
+    }
+    m_speller.suggest(wrong, [this, part, globalPlace, wrong](const QStringList& better) {
+        popUpPartMenu(part, globalPlace, wrong, better);
+    });
+}
+
+void SongEditor::popUpPartMenu(int part, const QPoint& globalPlace, const QString& wrong,
+                               const QStringList& better) {
     if (!m_draft.song() || part < 0 || part >= int(m_words->parts().size()))
         return;
     auto* menu = new QMenu(this);
@@ -434,6 +467,15 @@ void SongEditor::showPartMenu(int part, const QPoint& globalPlace) {
         changeParts(
             what, [&](Song& song, int) { work(song, part); }, caret);
     };
+    if (!wrong.isEmpty()) {
+        for (const QString& word : better)
+            menu->addAction(word, this, [this, word] { m_words->replaceWord(word); });
+        if (better.isEmpty())
+            menu->addAction(tr("No suggestion for \u201c%1\u201d").arg(wrong))->setEnabled(false);
+        menu->addAction(tr("\u201c%1\u201d is right: remember it").arg(wrong), this,
+                        [this, wrong] { m_speller.add(wrong); });
+        menu->addSeparator();
+    }
     const WordsPlace caret = m_words->place();
     QMenu* kinds = menu->addMenu(tr("Kind: %1").arg(now.label()));
     for (const PartKind kind : kKinds) {

@@ -17,6 +17,7 @@ namespace mivanta {
 
 class ChartView;
 class DetailsForm;
+class Speller;
 class WordsSheet;
 
 /// A song in four forms: its parts, its whole text, the musicians' chart, its details. All of them change one
@@ -26,7 +27,7 @@ class SongEditor : public QWidget {
 public:
     enum View { PartsView, TextView, ChartPage, DetailsView };
 
-    SongEditor(SongDraft& draft, Prompts& prompts, const std::vector<Theme>& themes,
+    SongEditor(SongDraft& draft, Prompts& prompts, Speller& speller, const std::vector<Theme>& themes,
                QWidget* parent = nullptr);
 
     void setView(View view);
@@ -57,6 +58,8 @@ private:
     void wholeTextEdited();
     void pasted(const QString& text);
     void showPartMenu(int part, const QPoint& globalPlace);
+    void showSpelling();
+    void popUpPartMenu(int part, const QPoint& globalPlace, const QString& wrong, const QStringList& better);
     void fillAddMenu(QMenu* menu, int before);
     void changeParts(const QString& what, const std::function<void(Song&, int)>& work, int moveCaretTo = -1);
     void transposeSong(int semitones);
@@ -65,6 +68,8 @@ private:
 
     SongDraft& m_draft;
     Prompts& m_prompts;
+    Speller& m_speller;
+    QLabel* m_spelling;
     QLabel* m_title;
     QLabel* m_details;
     QLabel* m_state;

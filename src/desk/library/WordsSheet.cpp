@@ -180,6 +180,30 @@ const Line* WordsSheet::lineOf(int block) const {
     return &m_parts[size_t(place.part)].lines[size_t(place.line)];
 }
 
+void WordsSheet::setSpelling(const std::function<bool(const QString&)>& isWrong) {
+    m_highlighter->isWrong = isWrong;
+    markSpelling();
+}
+
+void WordsSheet::markSpelling() {
+    m_showing = true;
+    m_highlighter->rehighlight();
+    m_showing = false;
+}
+
+QString WordsSheet::wrongWord() const {
+    QTextCursor cursor = textCursor();
+    cursor.select(QTextCursor::WordUnderCursor);
+    const QString word = WordsHighlighter::spelledWord(cursor.selectedText());
+    return !word.isEmpty() && m_highlighter->isWrong && m_highlighter->isWrong(word) ? word : QString();
+}
+
+void WordsSheet::replaceWord(const QString& word) {
+    QTextCursor cursor = textCursor();
+    cursor.select(QTextCursor::WordUnderCursor);
+    cursor.insertText(word);
+}
+
 WordsPlace WordsSheet::place() const {
     return placeAt(m_parts, std::min(textCursor().selectionStart(), int(document()->characterCount()) - 1));
 }
@@ -497,6 +521,8 @@ void WordsSheet::contextMenuEvent(QContextMenuEvent* event) {
     if (m_parts.empty())
         return;
     const bool byKey = event->reason() == QContextMenuEvent::Keyboard;
+    if (!byKey && !textCursor().hasSelection())
+        setTextCursor(cursorForPosition(event->pos()));
     Q_EMIT partMenuWanted(byKey ? place().part : partAt(event->pos().y()),
                           byKey ? viewport()->mapToGlobal(cursorRect().bottomLeft()) : event->globalPos());
 }

@@ -23,6 +23,13 @@ public:
     /// A few words under a part's name, by index; empty = none.
     void setNotes(const QStringList& notes);
 
+    /// Words that this finds wrong are marked; call markSpelling() when it knows more.
+    void setSpelling(const std::function<bool(const QString&)>& isWrong);
+    void markSpelling();
+    /// The misspelt word at the caret; empty = none is there.
+    [[nodiscard]] QString wrongWord() const;
+    void replaceWord(const QString& word);
+
     [[nodiscard]] WordsPlace place() const;
     void setPlace(const WordsPlace& place);
     [[nodiscard]] int selectedLength() const;
