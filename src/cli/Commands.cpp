@@ -241,7 +241,8 @@ private:
             if (!found)
                 return tl::unexpected(found.error());
             result.push_back(
-                {found->title, slidesFor(contentOf(*found), *outputs, themes.front(), themes, m_measures)});
+                {found->title, slidesFor(contentOf(*found), *outputs,
+                                         themeFor(*found, themes.front(), themes), themes, m_measures)});
             return result;
         }
         const auto opened = openService(m_arguments.serviceFile);
@@ -250,7 +251,8 @@ private:
         for (const Item& item : opened->service.items)
             if (const Song* ofItem = item.song())
                 result.push_back({ofItem->title, slidesFor(contentOf(*ofItem), *outputs,
-                                                           opened->service.theme, themes, m_measures)});
+                                                           themeFor(*ofItem, opened->service.theme, themes),
+                                                           themes, m_measures)});
         return result;
     }
 

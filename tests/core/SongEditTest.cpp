@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/song/PasteCleanup.h"
+#include "core/song/SongDifference.h"
 #include "core/song/WholeText.h"
 #include "support/AnySong.h"
 #include "support/Samples.h"
@@ -104,7 +105,8 @@ RC_GTEST_PROP(WholeText, WrittenAndReadAgainIsTheSame, ()) {
     for (size_t p = 0; p < read.size(); ++p) {
         RC_ASSERT(read[p].label() == song.parts[p].label());
         if (read[p].lines != song.parts[p].lines)
-            RC_LOG() << wholeText(song.parts).toStdString() << "--- came back as\n" << wholeText(read).toStdString();
+            RC_LOG() << wholeText(song.parts).toStdString() << "--- came back as\n"
+                     << wholeText(read).toStdString();
         RC_ASSERT(read[p].lines == song.parts[p].lines);
         RC_ASSERT(read[p].bandOnly == song.parts[p].bandOnly);
         RC_ASSERT(read[p].comment == song.parts[p].comment);
@@ -186,6 +188,38 @@ TEST(PartEdits, TidiedSongsHaveNoEmptyLines) {
     EXPECT_EQ(clean.parts[0].lines[0].words, u"one two"_s);
     EXPECT_EQ(clean.parts[0].lines[0].chords[0].position, 4);
     EXPECT_TRUE(clean.parts[0].lines[1].breakBefore);
+}
+
+TEST(SongDifference, SaysWhatDiffersInWords) {
+    const Song song = samples::harbourSong();
+    const auto after = [&](const std::function<void(Song&)>& work) {
+        Song other = song;
+        work(other);
+        return differencesOf(song, other).join(u", "_s);
+    };
+    EXPECT_EQ(after([](Song& s) { s.revision = 9; }), QString());
+    EXPECT_EQ(after([](Song& s) { s.parts[0].lines[0].words += u"!"_s; }), u"words"_s);
+    EXPECT_EQ(after([](Song& s) { s.parts[0].lines[0].chords = {{0, u"G"_s}}; }), u"chords"_s);
+    EXPECT_EQ(after([](Song& s) { s.parts[0].lines[2].breakBefore = true; }), u"slide breaks"_s);
+    EXPECT_EQ(after([](Song& s) {
+                  s.singingOrder.pop_back();
+                  s.key = u"D"_s;
+                  s.capo = 2;
+              }),
+              u"singing order, key, capo"_s);
+    EXPECT_EQ(after([](Song& s) { s.notes = u"n"_s; }), u"details"_s);
+}
+
+TEST(PartEdits, AnotherOrderBecomesTheUsualOne) {
+    Song song = samples::harbourSong();
+    song.otherOrders = {{u"Short"_s, {{song.parts[0].id, 1, {}}}}};
+    useOtherOrder(song, 0);
+    EXPECT_EQ(song.orderName, u"Short"_s);
+    EXPECT_EQ(singingOrderText(song), u"V1"_s);
+    EXPECT_EQ(song.otherOrders[0].entries.size(), 4u);
+    EXPECT_EQ(song.otherOrders[0].name, u"Usual"_s);
+    useOtherOrder(song, 7);
+    EXPECT_EQ(song.orderName, u"Short"_s);
 }
 
 TEST(Paste, AnEmailWithChordsOverWordsBecomesPartsWithChords) {

@@ -23,6 +23,14 @@ protected:
         press(Qt::Key_1, Qt::AltModifier);
     }
 
+    /// On this desk: others have widgets of the same names.
+    template <typename T>
+    T* child(const QString& name) {
+        T* found = window->findChild<QWidget*>(u"library-desk"_s)->findChild<T*>(name);
+        EXPECT_TRUE(found) << name.toStdString();
+        return found;
+    }
+
     WordsSheet* words() { return child<WordsSheet>(u"words-sheet"_s); }
     QLineEdit* order() { return child<QLineEdit>(u"order-text"_s); }
     QString titleShown() { return child<QLabel>(u"song-title"_s)->text(); }

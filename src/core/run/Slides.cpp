@@ -133,6 +133,13 @@ std::vector<Step> stepsFor(const ItemContent& content, const std::vector<OutputS
     return steps;
 }
 
+const Theme& themeFor(const Song& song, const Theme& ofService, const std::vector<Theme>& themes) {
+    const auto own = std::find_if(themes.begin(), themes.end(), [&](const Theme& theme) {
+        return !song.usualTheme.isEmpty() && theme.id == song.usualTheme;
+    });
+    return own == themes.end() ? ofService : *own;
+}
+
 ItemSlides slidesFor(const ItemContent& content, const std::vector<Output>& outputs, const Theme& theme,
                      const std::vector<Theme>& themes, MeasureSource& measures) {
     ItemSlides result;

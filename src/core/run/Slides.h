@@ -70,6 +70,10 @@ public:
                                    const Theme& theme, const std::vector<Theme>& themes,
                                    MeasureSource& measures);
 
+/// The theme that a song asks for, or the service's.
+[[nodiscard]] const Theme& themeFor(const Song& song, const Theme& ofService,
+                                    const std::vector<Theme>& themes);
+
 /// The steps of slides that are there: the sorted union of the slide starts of the outputs with steps of
 /// their own; of all outputs when none has any; the first position when there are no slides at all.
 [[nodiscard]] std::vector<Step> stepsFor(const ItemContent& content,

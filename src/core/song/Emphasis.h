@@ -13,8 +13,8 @@ void setWeights(Line& line, const std::vector<unsigned char>& weights);
 /// Takes the weight off when all of [from, to) has it, else gives it to all.
 void toggleWeight(Line& line, int from, int to, Weight weight);
 
-/// Words with their emphasis as marks: *italic*, __bold__; the signs "*", "_", "[" and "\" themselves behind a "\".
-/// `marks` are put in before the character at their place (0 to words.size()), such as "[G]".
+/// Words with their emphasis as marks: *italic*, __bold__; the signs "*", "_", "[" and "\" themselves behind
+/// a "\". `marks` are put in before the character at their place (0 to words.size()), such as "[G]".
 [[nodiscard]] QString markedWords(const Line& line, const std::vector<std::pair<int, QString>>& marks = {});
 
 } // namespace mivanta

@@ -52,6 +52,16 @@ void takeParts(Song& song, std::vector<Part> parts) {
     });
 }
 
+void useOtherOrder(Song& song, int index) {
+    if (index < 0 || index >= int(song.otherOrders.size()))
+        return;
+    NamedOrder& other = song.otherOrders[size_t(index)];
+    std::swap(song.singingOrder, other.entries);
+    std::swap(song.orderName, other.name);
+    if (other.name.isEmpty())
+        other.name = QStringLiteral("Usual");
+}
+
 bool isUsuallyBandOnly(PartKind kind) {
     return kind == PartKind::Intro || kind == PartKind::Interlude;
 }

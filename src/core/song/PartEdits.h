@@ -25,6 +25,9 @@ void setPartKind(Song& song, int index, PartKind kind, const QString& name = {})
 /// Gives the song these parts; entries of its orders that name a part which is gone are taken out.
 void takeParts(Song& song, std::vector<Part> parts);
 
+/// The other order of this index becomes the usual one, which takes its place.
+void useOtherOrder(Song& song, int index);
+
 /// True for kinds that are played more often than sung (Intro, Interlude).
 [[nodiscard]] bool isUsuallyBandOnly(PartKind kind);
 

@@ -107,6 +107,15 @@ void ServiceDocument::renameHeading(const ItemId& id, const QString& title) {
     apply(std::move(next), tr("renaming a heading"));
 }
 
+void ServiceDocument::changeSong(const ItemId& id, Song song, const QString& what) {
+    Service next = m_service;
+    const int at = next.indexOf(id);
+    if (at < 0 || !next.items[size_t(at)].song())
+        return;
+    next.items[size_t(at)].content = songItem(std::move(song));
+    apply(std::move(next), what);
+}
+
 void ServiceDocument::setTitle(const QString& title) {
     if (title == m_service.title)
         return;

@@ -27,6 +27,8 @@ public:
     void remove(const std::vector<ItemId>& ids);
     /// Moves the items, in their order, to stand before what is at `to` now.
     void move(const std::vector<ItemId>& ids, int to);
+    /// The song of an item becomes this one, in this service only.
+    void changeSong(const ItemId& id, Song song, const QString& what);
     void renameHeading(const ItemId& id, const QString& title);
     void setTitle(const QString& title);
     void setTheme(const Theme& theme);

@@ -61,7 +61,8 @@ const ItemSlides* SlideBook::slidesOf(const ItemId& id) const {
 }
 
 ItemSlides SlideBook::slidesOf(const Song& song) const {
-    return slidesFor(contentOf(song), m_outputs, m_document.service().theme, m_themes, m_measures);
+    return slidesFor(contentOf(song), m_outputs, themeFor(song, m_document.service().theme, m_themes),
+                     m_themes, m_measures);
 }
 
 void SlideBook::makeOne() {

@@ -2,10 +2,10 @@
 #include "desk/library/LibraryDesk.h"
 #include "core/run/Cards.h"
 #include "core/song/PartEdits.h"
-#include "desk/library/OrderEdit.h"
 #include "desk/library/SongEditor.h"
 #include "desk/library/SongPreview.h"
 #include "desk/parts/FindPanel.h"
+#include "desk/parts/OrderEdit.h"
 #include "desk/parts/Style.h"
 #include "store/Settings.h"
 #include <QDragEnterEvent>
@@ -164,13 +164,7 @@ void LibraryDesk::connectOrder() {
                 m_draft.change(what, [&](Song& song) { song.singingOrder = entries; });
             });
     connect(m_order, &OrderEdit::otherOrderWanted, this, [this](int index) {
-        m_draft.change(tr("the usual order"), [&](Song& song) {
-            NamedOrder& other = song.otherOrders[size_t(index)];
-            std::swap(song.singingOrder, other.entries);
-            std::swap(song.orderName, other.name);
-            if (other.name.isEmpty())
-                other.name = tr("Usual");
-        });
+        m_draft.change(tr("the usual order"), [&](Song& song) { useOtherOrder(song, index); });
     });
     connect(m_order, &OrderEdit::newOrderWanted, this, [this] {
         const QString name =

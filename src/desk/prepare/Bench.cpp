@@ -2,6 +2,7 @@
 #include "desk/prepare/Bench.h"
 #include "core/run/Cards.h"
 #include "desk/parts/Style.h"
+#include "desk/prepare/SongInService.h"
 #include <QComboBox>
 #include <QGridLayout>
 #include <QLabel>
@@ -41,8 +42,7 @@ Bench::Bench(Session& session, ThumbnailStore& thumbnails, QWidget* parent)
     m_grid->setSpacing(spaced(2.5));
     for (int c = 0; c < kColumns; ++c)
         m_grid->setColumnStretch(c, 1);
-    m_orderTitle = section(tr("Singing order"), content);
-    m_order = new Chips(content);
+    m_song = new SongInService(m_session, content);
     m_theme = new QComboBox(content);
     m_theme->setObjectName(QStringLiteral("theme"));
     m_theme->setAccessibleName(tr("Theme of the service"));
@@ -65,8 +65,7 @@ Bench::Bench(Session& session, ThumbnailStore& thumbnails, QWidget* parent)
     column->addWidget(m_kind);
     column->addLayout(m_grid);
     column->addSpacing(spaced(2));
-    column->addWidget(m_orderTitle);
-    column->addWidget(m_order);
+    column->addWidget(m_song);
     column->addSpacing(spaced(2));
     column->addWidget(section(tr("Look"), content));
     column->addLayout(m_look);
@@ -80,6 +79,7 @@ void Bench::setItem(const ItemId& id) {
     if (id == m_item)
         return;
     m_item = id;
+    m_song->setItem(id);
     refresh();
     ensureVisible(0, 0);
 }
@@ -104,13 +104,8 @@ void Bench::refresh() {
         facts.removeAll(QString());
         m_kind->setText(facts.join(QStringLiteral(" \u00b7 ")));
     }
-    m_orderTitle->setVisible(slides);
-    m_order->setChips(slides ? partChips(slides->content) : std::vector<PartChip>());
-    m_order->updateGeometry();
-    if (slides != m_shown || !slides) {
-        m_shown = slides;
-        showSlides(slides ? *slides : ItemSlides());
-    }
+    m_song->refresh();
+    showSlides(slides ? *slides : ItemSlides());
     showLook(slides);
 }
 

@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "desk/app/Session.h"
-#include "desk/parts/Chips.h"
 #include "desk/parts/PictureView.h"
 #include <QScrollArea>
 
@@ -10,6 +9,8 @@ class QGridLayout;
 class QLabel;
 
 namespace mivanta {
+
+class SongInService;
 
 /// What the chosen item is: its slides, its singing order, how it looks on each output.
 class Bench : public QScrollArea {
@@ -26,13 +27,11 @@ private:
     Session& m_session;
     ThumbnailStore& m_thumbnails;
     ItemId m_item;
-    const ItemSlides* m_shown = nullptr; ///< to leave the pictures alone when nothing changed
     QLabel* m_title;
     QLabel* m_kind;
     QGridLayout* m_grid;
     std::vector<PictureView*> m_pictures;
-    QLabel* m_orderTitle;
-    Chips* m_order;
+    SongInService* m_song;
     QComboBox* m_theme;
     QGridLayout* m_look;
     std::vector<std::pair<QLabel*, QLabel*>> m_looks; ///< an output's name and its look

@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "desk/library/OrderEdit.h"
+#include "desk/parts/OrderEdit.h"
 #include "desk/parts/Style.h"
 #include <QComboBox>
 #include <QHBoxLayout>
@@ -153,10 +153,13 @@ void OrderEdit::showOrders() {
     m_orders->addItem(m_song.orderName.isEmpty() ? tr("Usual") : m_song.orderName);
     for (const NamedOrder& other : m_song.otherOrders)
         m_orders->addItem(other.name);
-    m_orders->addItem(tr("Another order\u2026"));
-    m_orders->addItem(tr("Rename\u2026"));
-    if (!m_song.otherOrders.empty())
-        m_orders->addItem(tr("Remove this order"));
+    m_orders->setVisible(m_editsOrders || !m_song.otherOrders.empty());
+    if (m_editsOrders) {
+        m_orders->addItem(tr("Another order\u2026"));
+        m_orders->addItem(tr("Rename\u2026"));
+        if (!m_song.otherOrders.empty())
+            m_orders->addItem(tr("Remove this order"));
+    }
     m_orders->setCurrentIndex(0);
 }
 

@@ -19,6 +19,8 @@ public:
     explicit OrderEdit(QWidget* parent = nullptr);
     /// Nothing empties it. Tells nothing.
     void setSong(const std::optional<Song>& song);
+    /// Whether orders can be added, renamed and removed here.
+    void setOtherOrdersShown(bool shown) { m_editsOrders = shown; }
 
 Q_SIGNALS:
     /// The usual order is to be these entries.
@@ -49,6 +51,7 @@ private:
     QMenu* m_addMenu;
     QLineEdit* m_text;
     QLabel* m_meaning;
+    bool m_editsOrders = true;
     bool m_showing = false;
 };
 

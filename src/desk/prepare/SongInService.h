@@ -1,0 +1,48 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "desk/app/Session.h"
+#include <QWidget>
+
+class QComboBox;
+class QLabel;
+class QPushButton;
+class QSpinBox;
+
+namespace mivanta {
+
+class OrderEdit;
+
+/// How a song stands in this service: its order, key, capo and theme here, and whether that differs from the
+/// library. What is changed here is for this service only, until a button says otherwise.
+class SongInService : public QWidget {
+    Q_OBJECT
+public:
+    SongInService(Session& session, QWidget* parent = nullptr);
+    /// An item that is no song hides it.
+    void setItem(const ItemId& id);
+    void refresh();
+
+private:
+    QWidget* buildKeyRow();
+    QWidget* buildStateRow();
+    void change(const QString& what, const std::function<void(Song&)>& work);
+    void compare();
+    void showState();
+    void putIntoLibrary();
+    void takeFromLibrary();
+
+    Session& m_session;
+    ItemId m_item;
+    std::shared_ptr<const Song> m_song; ///< as it stands here
+    std::optional<Song> m_stored;       ///< as it is in the library; nothing = not there, or not known yet
+    bool m_isCompared = false;
+    OrderEdit* m_order;
+    QLabel* m_key;
+    QSpinBox* m_capo;
+    QComboBox* m_theme;
+    QLabel* m_state;
+    QPushButton* m_put;
+    QPushButton* m_take;
+};
+
+} // namespace mivanta
