@@ -279,7 +279,7 @@ TEST_F(Editor, DetailsAreTypedAndGapsAreShownGently) {
 }
 
 TEST_F(Editor, MisspeltWordsAreMarkedAndMended) {
-    if (Speller::dictionaryFor(u"en"_s).isEmpty())
+    if (Speller::dictionariesFor(u"en"_s).isEmpty())
         GTEST_SKIP() << "no English dictionary here";
     const auto choose = [&](const QString& text) {
         QTest::mouseClick(child<QToolButton>(u"part-menu"_s), Qt::LeftButton);

@@ -3,6 +3,7 @@
 #include <QDir>
 #include <QFile>
 #include <QLocale>
+#include <QMap>
 #include <QStandardPaths>
 #include <QStringDecoder>
 #include <QStringEncoder>
@@ -11,8 +12,6 @@
 namespace mivanta {
 
 namespace {
-
-using Dictionary = std::shared_ptr<std::unique_ptr<Hunspell>>;
 
 /// Dictionaries have encodings of their own.
 std::string encoded(Hunspell& dictionary, const QString& word) {
@@ -35,7 +34,7 @@ QString decoded(Hunspell& dictionary, const std::string& word) {
 Speller::Speller(QString ownWords, QObject* parent)
     : QObject(parent),
       m_ownFile(std::move(ownWords)),
-      m_dictionary(std::make_shared<std::unique_ptr<Hunspell>>()) {
+      m_dictionaries(std::make_shared<std::vector<std::unique_ptr<Hunspell>>>()) {
     m_worker.run(
         this,
         [path = m_ownFile]() -> QStringList {
@@ -55,28 +54,26 @@ Speller::~Speller() {
     m_worker.finish();
 }
 
-QString Speller::dictionaryFor(const QString& tag) {
+QStringList Speller::dictionariesFor(const QString& tag) {
     const QString wanted = QString(tag).replace(u'-', u'_');
     const QString language = wanted.section(u'_', 0, 0);
-    QStringList found;
+    QMap<QString, QString> found; // by name; a person's own folder goes before the system's
     for (const QString& folder :
          QStandardPaths::locateAll(QStandardPaths::GenericDataLocation, QStringLiteral("hunspell"),
                                    QStandardPaths::LocateDirectory))
         for (const QString& file :
-             QDir(folder).entryList({language + QStringLiteral("*.dic")}, QDir::Files, QDir::Name)) {
+             QDir(folder).entryList({language + QStringLiteral("*.dic")}, QDir::Files)) {
             const QString name = file.chopped(4);
-            if (name == language || name.startsWith(language + u'_'))
-                found << folder + u'/' + name;
+            if ((name == language || name.startsWith(language + u'_')) && !found.contains(name))
+                found.insert(name, folder + u'/' + name);
         }
-    for (const QString& name : {wanted, language, QLocale::system().name()})
-        for (const QString& path : found)
-            if (path.endsWith(u'/' + name))
-                return path;
-    return found.value(0);
+    return found.contains(wanted) ? QStringList{found.value(wanted)} : QStringList(found.values());
 }
 
 void Speller::setLanguage(const QString& tag) {
-    QString language = tag.trimmed().isEmpty() ? QLocale::system().name() : tag.trimmed();
+    QString language = tag.trimmed();
+    if (language.isEmpty())
+        language = QLocale::system().name().section(u'_', 0, 0);
     if (language == QLatin1String("C"))
         language = QStringLiteral("en");
     if (language == m_language)
@@ -87,10 +84,13 @@ void Speller::setLanguage(const QString& tag) {
     m_hasDictionary = false;
     m_worker.run(
         this,
-        [dictionary = m_dictionary, language]() -> bool {
-            const QByteArray path = QFile::encodeName(dictionaryFor(language));
-            dictionary->reset(path.isEmpty() ? nullptr : new Hunspell(path + ".aff", path + ".dic"));
-            return *dictionary != nullptr;
+        [dictionaries = m_dictionaries, language]() -> bool {
+            dictionaries->clear();
+            for (const QString& file : dictionariesFor(language)) {
+                const QByteArray path = QFile::encodeName(file);
+                dictionaries->push_back(std::make_unique<Hunspell>(path + ".aff", path + ".dic"));
+            }
+            return !dictionaries->empty();
         },
         [this, language](bool there) {
             if (language != m_language)
@@ -123,14 +123,17 @@ void Speller::lookUpSoon() {
             const QStringList words = std::exchange(m_waiting, {});
             m_worker.run(
                 this,
-                [dictionary = m_dictionary, words]() -> QStringList {
+                [dictionaries = m_dictionaries, words]() -> QStringList {
                     QStringList wrong;
                     for (const QString& word : words)
-                        if (*dictionary && !(*dictionary)->spell(encoded(**dictionary, word)))
+                        if (std::none_of(dictionaries->begin(), dictionaries->end(),
+                                         [&](const auto& d) { return d->spell(encoded(*d, word)); }))
                             wrong << word;
                     return wrong;
                 },
-                [this](const QStringList& wrong) {
+                [this, language = m_language](const QStringList& wrong) {
+                    if (language != m_language)
+                        return; // they were looked up in another language
                     for (const QString& word : wrong)
                         m_wrong[word] = true;
                     if (!wrong.isEmpty())
@@ -143,14 +146,14 @@ void Speller::lookUpSoon() {
 void Speller::suggest(const QString& word, const std::function<void(QStringList)>& found) {
     m_worker.run(
         this,
-        [dictionary = m_dictionary, word]() -> QStringList {
-            constexpr qsizetype kMost = 6;
+        [dictionaries = m_dictionaries, word]() -> QStringList {
+            constexpr qsizetype kMost = 8;
             QStringList words;
-            if (*dictionary)
-                for (const std::string& one : (*dictionary)->suggest(encoded(**dictionary, word)))
-                    if (words.size() < kMost)
-                        words << decoded(**dictionary, one);
-            return words;
+            for (const auto& dictionary : *dictionaries)
+                for (const std::string& one : dictionary->suggest(encoded(*dictionary, word)))
+                    if (const QString better = decoded(*dictionary, one); !words.contains(better))
+                        words << better;
+            return words.mid(0, kMost);
         },
         found);
 }

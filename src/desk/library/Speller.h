@@ -7,6 +7,7 @@
 #include <QStringList>
 #include <functional>
 #include <memory>
+#include <vector>
 
 class Hunspell;
 
@@ -21,7 +22,8 @@ public:
     explicit Speller(QString ownWords, QObject* parent = nullptr);
     ~Speller() override;
 
-    /// A BCP 47 tag; empty = the desktop's language. Without a dictionary nothing is misspelt.
+    /// A BCP 47 tag; empty = the desktop's language. Without a dictionary nothing is misspelt; with several,
+    /// as for a language of which no country is named, a word is right that any of them has.
     void setLanguage(const QString& tag);
     [[nodiscard]] const QString& language() const { return m_language; }
     [[nodiscard]] bool hasDictionary() const { return m_hasDictionary; }
@@ -33,8 +35,8 @@ public:
     /// From now on the word is right, in this library, in every language.
     void add(const QString& word);
 
-    /// The dictionary file for a language, without its ending; empty = none is installed.
-    [[nodiscard]] static QString dictionaryFor(const QString& tag);
+    /// The dictionary files for a language, without their endings: that of its country, else all.
+    [[nodiscard]] static QStringList dictionariesFor(const QString& tag);
 
 Q_SIGNALS:
     void checked();         ///< more words are known
@@ -50,7 +52,8 @@ private:
     QSet<QString> m_own;
     QStringList m_waiting;
     bool m_asked = false;
-    std::shared_ptr<std::unique_ptr<Hunspell>> m_dictionary; ///< used on the worker's thread only
+    std::shared_ptr<std::vector<std::unique_ptr<Hunspell>>>
+        m_dictionaries; ///< used on the worker's thread only
     Worker m_worker{QStringLiteral("spelling")};
 };
 
