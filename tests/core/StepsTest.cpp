@@ -168,6 +168,55 @@ TEST(Steps, ChordsFollowTheirLettersIntoAWrappedRow) {
     EXPECT_EQ(scene.rows[1].chords, (std::vector<ChordMark>{{0, u"D"_s}, {17, u"C"_s}}));
 }
 
+TEST(Steps, AnEmptySlideIsAStepOfItsOwnWithNothingOnIt) {
+    Song song = samples::harbourSong();
+    song.singingOrder = {{song.parts[1].id, 1, {}}, {{}, 1, {}}, {song.parts[1].id, 1, {}}};
+    const ItemSlides slides = split(song, {output(u"hall"_s, 4), output(u"stream"_s, 2)});
+    ASSERT_EQ(slides.steps.size(), 3u);
+    for (const Scene& scene : scenesAt(slides, slides.steps[1].position, Curtain::Open))
+        EXPECT_TRUE(scene.rows.empty());
+    for (const Scene& scene : scenesAt(slides, slides.steps[2].position, Curtain::Open))
+        EXPECT_EQ(scene.rows.size(), 2u);
+    EXPECT_EQ(cardsFor(slides)[1].label, u"Empty"_s);
+}
+
+TEST(Steps, AStageNoteIsForTheStageAlone) {
+    Song song = samples::harbourSong();
+    song.singingOrder = {{song.parts[1].id, 1, u"half time"_s}, {song.parts[0].id, 1, {}}};
+    Output stage = output(u"stage"_s, 4);
+    stage.kind = OutputKind::Stage;
+    const ItemSlides slides = split(song, {output(u"hall"_s, 4), stage});
+    const auto scenes = scenesAt(slides, slides.steps[0].position, Curtain::Open);
+    EXPECT_EQ(scenes[0].stageNote, QString());
+    EXPECT_EQ(scenes[1].stageNote, u"half time"_s);
+    EXPECT_EQ(scenesAt(slides, slides.steps.back().position, Curtain::Open)[1].stageNote, QString());
+}
+
+TEST(Steps, EmphasisGoesWithItsWordsOntoWrappedRows) {
+    Song song = samples::song(
+        u"Wide"_s, {samples::part(PartKind::Verse, 1, {QString(u"word "_s).repeated(60).trimmed()})});
+    song.parts[0].lines[0].emphasis = {{0, 299, false, true}};
+    const ItemSlides slides = split(song, {output(u"hall"_s, 6)});
+    int rows = 0;
+    for (int s = 0; s < int(slides.outputs[0].slides.size()); ++s)
+        for (const SceneRow& row : sceneOf(slides, slides.outputs[0], s).rows) {
+            ++rows;
+            EXPECT_EQ(row.emphasis, (std::vector<Emphasis>{{0, int(row.text.size()), false, true}}));
+        }
+    EXPECT_GT(rows, 1);
+}
+
+TEST(Steps, ASongsOwnThemeGoesBeforeTheServices) {
+    Theme own = samples::theme();
+    own.id = u"own"_s;
+    Song song = samples::harbourSong();
+    const Theme ofService = samples::theme();
+    EXPECT_EQ(themeFor(song, ofService, {own}).id, u"test"_s);
+    song.usualTheme = u"own"_s;
+    EXPECT_EQ(themeFor(song, ofService, {own}).id, u"own"_s);
+    EXPECT_EQ(themeFor(song, ofService, {}).id, u"test"_s); // a theme that is gone
+}
+
 TEST(Steps, TheCreditLineStandsWhereTheThemeSays) {
     Song song = samples::harbourSong(u"Harbour"_s);
     Theme theme = samples::theme();

@@ -63,6 +63,14 @@ TEST(Golden, ChordsStandOverTheirLetters) {
     EXPECT_GOLDEN(renderScene(s), "chords");
 }
 
+TEST(Golden, EmphasisAndANoteForTheStage) {
+    Scene s = scene({u"a quiet night, a loud morning"_s});
+    s.look.words.weight = 400;
+    s.rows[0].emphasis = {{2, 13, false, true}, {17, 29, true, false}};
+    s.stageNote = u"half time"_s;
+    EXPECT_GOLDEN(renderScene(s), "emphasis");
+}
+
 TEST(Golden, LowerThirdOnSeeThrough) {
     Scene s = scene({u"till every boat is home"_s});
     s.look.backdrop.kind = BackdropKind::None;

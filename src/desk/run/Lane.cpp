@@ -186,8 +186,8 @@ void Lane::paintEvent(QPaintEvent*) {
                      painter.fontMetrics().elidedText(m_side, Qt::ElideRight, sideWide));
     if (m_open)
         return;
-    Chips::paintLine(painter, QRect(chipsLeft, 0, row.right() - chipsLeft - sideWide - spaced(3), high),
-                     m_chips, colours.line, quiet);
+    paintChips(painter, QRect(chipsLeft, 0, row.right() - chipsLeft - sideWide - spaced(3), high), m_chips,
+               colours.line, quiet);
     if (m_next >= 0 || m_onScreen >= 0) {
         const QString tag = m_onScreen >= 0 ? tr("ON SCREEN") : tr("NEXT");
         painter.setFont(textFont(0.8, true));
