@@ -91,31 +91,18 @@ Line readChordProLine(const QString& text) {
 }
 
 QString chordProLine(const Line& line) {
-    const auto weights = weightsOf(line);
-    QString result;
-    unsigned char now = 0;
-    auto chord = line.chords.begin();
-    static const QString kOpen[]{QString(), u"<b>"_s, u"<i>"_s, u"<b><i>"_s};
-    static const QString kClose[]{QString(), u"</b>"_s, u"</i>"_s, u"</i></b>"_s};
-    for (int i = 0; i <= int(line.words.size()); ++i) {
-        const unsigned char next = i < int(weights.size()) ? weights[size_t(i)] : 0;
-        if (next != now)
-            result += kClose[now];
-        for (; chord != line.chords.end() && chord->position <= i; ++chord)
-            result += u'[' + chord->name + u']';
-        if (next != now)
-            result += kOpen[next];
-        now = next;
-        if (i == int(line.words.size()))
-            break;
-        const QChar c = line.words[i];
-        const bool atStart = result.isEmpty();
-        if (c == u'<' || c == u'&' || c == u'[' || (atStart && (c == u'{' || c == u'#')))
-            result += c == u'<' ? u"&lt;"_s : c == u'&' ? u"&amp;"_s : u"&#%1;"_s.arg(c.unicode());
-        else
-            result += c;
-    }
-    return result;
+    static const WeightMarks tags{{QString(), u"<b>"_s, u"<i>"_s, u"<b><i>"_s},
+                                  {QString(), u"</b>"_s, u"</i>"_s, u"</i></b>"_s},
+                                  [](QChar c, const QString& before) {
+                                      if (c == u'<')
+                                          return u"&lt;"_s;
+                                      if (c == u'&')
+                                          return u"&amp;"_s;
+                                      const bool isDirective = before.isEmpty() && (c == u'{' || c == u'#');
+                                      return c == u'[' || isDirective ? u"&#%1;"_s.arg(c.unicode())
+                                                                      : QString(c);
+                                  }};
+    return writtenWords(line, chordMarks(line), tags);
 }
 
 } // namespace mivanta

@@ -79,6 +79,58 @@ TEST(WordsEdit, EnterPartsALineAndBackspaceAtAPartsHeadJoinsTheParts) {
     EXPECT_EQ(parts[0].lines.back().words, u"is ringingshine on"_s);
 }
 
+TEST(WordsEdit, ABreakIsSetAndTakenAwayAtTheCaret) {
+    auto parts = twoLines();
+    toggleBreak(parts, {0, 1, 0}); // before a line
+    EXPECT_TRUE(parts[0].lines[1].breakBefore);
+    toggleBreak(parts, {0, 0, 16}); // behind the line before it
+    EXPECT_FALSE(parts[0].lines[1].breakBefore);
+    toggleBreak(parts, {0, 0, 0}); // a part's first line has none
+    toggleBreak(parts, {0, 1, 10});
+    EXPECT_FALSE(parts[0].lines[0].breakBefore);
+    EXPECT_EQ(parts[0].lines.size(), 2u);
+    toggleBreak(parts, {0, 0, 3}); // inside: the space at the break goes
+    ASSERT_EQ(parts[0].lines.size(), 3u);
+    EXPECT_EQ(parts[0].lines[0].words, u"the"_s);
+    EXPECT_EQ(parts[0].lines[1].words, u"harbour bell"_s);
+    EXPECT_TRUE(parts[0].lines[1].breakBefore);
+    EXPECT_EQ(parts[0].lines[1].chords, (std::vector<ChordMark>{{0, u"G"_s}, {12, u"D"_s}}));
+}
+
+RC_GTEST_PROP(WordsEdit, ABreakLosesNoLetter, ()) {
+    auto parts = *samples::anyParts();
+    const QString before = flatText(parts).remove(u' ').remove(u'\n');
+    const int at = *rc::gen::inRange(0, int(flatText(parts).size()) + 1);
+    toggleBreak(parts, placeAt(parts, at));
+    RC_ASSERT(flatText(parts).remove(u' ').remove(u'\n') == before);
+}
+
+TEST(WordsEdit, ChordsAreSetReplacedTakenAndReadFromBrackets) {
+    Line line;
+    line.words = u"shine on"_s;
+    setChord(line, 6, u"G"_s);
+    setChord(line, 0, u"C"_s);
+    setChord(line, 6, u"Am"_s);
+    EXPECT_EQ(line.chords, (std::vector<ChordMark>{{0, u"C"_s}, {6, u"Am"_s}}));
+    setChord(line, 0, {});
+    EXPECT_EQ(line.chords.size(), 1u);
+
+    auto parts = std::vector{samples::part(PartKind::Verse, 1, {u"[oh] shine [G]on"_s})};
+    takeChordOutOfBrackets(parts, 3);
+    EXPECT_EQ(parts[0].lines[0].words, u"[oh] shine on"_s); // a word in brackets before it is no hindrance
+    EXPECT_EQ(parts[0].lines[0].chords, (std::vector<ChordMark>{{11, u"G"_s}}));
+}
+
+TEST(WordsEdit, WeightGoesOverLinesAndParts) {
+    auto parts = twoLines();
+    toggleWeight(parts, {0, 0, 4}, {1, 0, 5}, Weight::Bold);
+    EXPECT_EQ(parts[0].lines[0].emphasis, (std::vector<Emphasis>{{4, 16, true, false}}));
+    EXPECT_EQ(parts[0].lines[1].emphasis, (std::vector<Emphasis>{{0, 10, true, false}}));
+    EXPECT_EQ(parts[1].lines[0].emphasis, (std::vector<Emphasis>{{0, 5, true, false}}));
+    toggleWeight(parts, {0, 0, 4}, {1, 0, 5}, Weight::Bold);
+    EXPECT_TRUE(parts[1].lines[0].emphasis.empty());
+}
+
 TEST(WordsEdit, PlacesAndOffsetsAgree) {
     const auto parts = twoLines();
     for (int offset = 0; offset <= flatText(parts).size(); ++offset)

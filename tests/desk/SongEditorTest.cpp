@@ -5,6 +5,7 @@
 #include "desk/library/WordsSheet.h"
 #include "store/Library.h"
 #include <QClipboard>
+#include <QComboBox>
 #include <QLineEdit>
 #include <QListWidget>
 #include <QMenu>
@@ -217,6 +218,85 @@ TEST_F(Editor, AChangedSongIsAskedAboutBeforeAnotherIsOpened) {
     QTest::mouseClick(child<QPushButton>(u"revert-song"_s), Qt::LeftButton);
     EXPECT_FALSE(child<QPushButton>(u"save-song"_s)->isVisible());
     EXPECT_TRUE(stored(u"lantern"_s).parts[1].lines[0].words.startsWith(u"When"_s));
+}
+
+TEST_F(Editor, PartsAreChangedByTheirMenuAndByKeys) {
+    importDemo();
+    openSong(u"lantern"_s, u"Lantern on the Water"_s); // Intro, Verse 1, Chorus, Verse 2, Bridge
+    const auto choose = [&](const QString& text) {
+        QTest::mouseClick(child<QToolButton>(u"part-menu"_s), Qt::LeftButton);
+        auto* menu = child<QMenu>(u"part-actions"_s);
+        QList<QAction*> actions = menu->actions();
+        for (QAction* action : menu->actions())
+            if (action->menu())
+                actions << action->menu()->actions();
+        const auto at = std::find_if(actions.begin(), actions.end(),
+                                     [&](QAction* action) { return action->text().startsWith(text); });
+        ASSERT_NE(at, actions.end()) << text.toStdString();
+        (*at)->trigger();
+        menu->close();
+        QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
+    };
+    words()->setPlace({2, 0, 0});
+    choose(u"Tag"_s);
+    EXPECT_EQ(labels()[2], u"Tag"_s);
+    EXPECT_EQ(order()->text(), u"Intro V1 T V2 T B T x2"_s); // the order follows
+    choose(u"Band only"_s);
+    EXPECT_TRUE(words()->parts()[2].bandOnly);
+    answers->typed = u"Call to prayer"_s;
+    choose(u"Another name"_s);
+    EXPECT_EQ(labels()[2], u"Call to prayer"_s);
+    answers->typed = u"softly"_s;
+    choose(u"Note for"_s);
+    EXPECT_EQ(words()->parts()[2].comment, u"softly"_s);
+    words()->setPlace({1, 0, 0});
+    press(Qt::Key_Down, Qt::AltModifier);
+    EXPECT_EQ(labels()[2], u"Verse 1"_s);
+    EXPECT_EQ(words()->place().part, 2); // the caret goes with it
+    press(Qt::Key_Up, Qt::AltModifier);
+    press(Qt::Key_D, Qt::ControlModifier);
+    EXPECT_EQ(labels().mid(0, 3), (QStringList{u"Intro"_s, u"Verse 1"_s, u"Verse 2"_s}));
+    press(Qt::Key_Delete, Qt::ControlModifier | Qt::ShiftModifier);
+    EXPECT_EQ(labels().size(), 5);
+    press(Qt::Key_J, Qt::ControlModifier);
+    EXPECT_EQ(labels().size(), 4);
+    QMenu* add = child<QToolButton>(u"add-part"_s)->menu();
+    Q_EMIT add->aboutToShow();
+    add->actions()[3]->trigger(); // Bridge
+    EXPECT_EQ(labels().size(), 5);
+    EXPECT_TRUE(labels()[words()->place().part].startsWith(u"Bridge"_s));
+    QTest::mouseClick(child<QPushButton>(u"revert-song"_s), Qt::LeftButton);
+    EXPECT_EQ(labels(), (QStringList{u"Intro"_s, u"Verse 1"_s, u"Chorus"_s, u"Verse 2"_s, u"Bridge"_s}));
+}
+
+TEST_F(Editor, SeveralOrdersAreNamedChosenAndRemoved) {
+    importDemo();
+    openSong(u"lantern"_s, u"Lantern on the Water"_s);
+    auto* names = child<QComboBox>(u"order-names"_s);
+    const QString full = order()->text();
+    const auto choose = [&](const QString& text) {
+        const int at = names->findText(text, Qt::MatchStartsWith);
+        ASSERT_GE(at, 0) << text.toStdString();
+        names->setCurrentIndex(at);
+        Q_EMIT names->activated(at);
+    };
+    answers->typed = u"Short"_s;
+    choose(u"Another order"_s);
+    order()->setFocus();
+    press(Qt::Key_A, Qt::ControlModifier);
+    type(u"v1 c"_s);
+    EXPECT_EQ(names->currentText(), u"Short"_s);
+    choose(u"Full"_s);
+    EXPECT_EQ(order()->text(), full);
+    answers->typed = u"Whole"_s;
+    choose(u"Rename"_s);
+    save();
+    Song song = stored(u"lantern"_s);
+    EXPECT_EQ(song.orderName, u"Whole"_s);
+    ASSERT_EQ(song.otherOrders.size(), 1u);
+    EXPECT_EQ(singingOrderText(song.otherOrders[0].entries, song.parts), u"V1 C"_s);
+    choose(u"Remove"_s);
+    EXPECT_EQ(order()->text(), u"V1 C"_s);
 }
 
 TEST_F(Editor, AnEarlierVersionComesBack) {

@@ -43,10 +43,8 @@ void toggleWeight(Line& line, int from, int to, Weight weight) {
     setWeights(line, weights);
 }
 
-QString markedWords(const Line& line, const std::vector<std::pair<int, QString>>& marks) {
-    static const QString kOpen[]{QString(), QStringLiteral("__"), QStringLiteral("*"), QStringLiteral("__*")};
-    static const QString kClose[]{QString(), QStringLiteral("__"), QStringLiteral("*"),
-                                  QStringLiteral("*__")};
+QString writtenWords(const Line& line, const std::vector<std::pair<int, QString>>& marks,
+                     const WeightMarks& as) {
     const auto weights = weightsOf(line);
     QString result;
     auto mark = marks.begin();
@@ -54,20 +52,34 @@ QString markedWords(const Line& line, const std::vector<std::pair<int, QString>>
     for (int i = 0; i <= int(line.words.size()); ++i) {
         const unsigned char next = i < int(weights.size()) ? weights[size_t(i)] : 0;
         if (next != now)
-            result += kClose[now]; // the old ends before a mark, the new begins behind it
+            result += as.close[now]; // the old ends before a mark, the new begins behind it
         for (; mark != marks.end() && mark->first <= i; ++mark)
             result += mark->second;
         if (next != now)
-            result += kOpen[next];
+            result += as.open[next];
         now = next;
-        if (i == int(line.words.size()))
-            break;
-        const QChar c = line.words[i];
-        if (c == u'*' || c == u'_' || c == u'[' || c == u'\\')
-            result += u'\\';
-        result += c;
+        if (i < int(line.words.size()))
+            result += as.written(line.words[i], result);
     }
     return result;
+}
+
+std::vector<std::pair<int, QString>> chordMarks(const Line& line) {
+    std::vector<std::pair<int, QString>> marks;
+    for (const ChordMark& chord : line.chords)
+        marks.emplace_back(chord.position, u'[' + chord.name + u']');
+    return marks;
+}
+
+QString markedWords(const Line& line, const std::vector<std::pair<int, QString>>& marks) {
+    static const WeightMarks stars{
+        {QString(), QStringLiteral("__"), QStringLiteral("*"), QStringLiteral("__*")},
+        {QString(), QStringLiteral("__"), QStringLiteral("*"), QStringLiteral("*__")},
+        [](QChar c, const QString&) {
+            const bool isSign = c == u'*' || c == u'_' || c == u'[' || c == u'\\';
+            return isSign ? QStringLiteral("\\") + c : QString(c);
+        }};
+    return writtenWords(line, marks, stars);
 }
 
 } // namespace mivanta

@@ -29,10 +29,7 @@ bool looksLikeMark(const QString& text) {
 }
 
 QString textOf(const Line& line) {
-    std::vector<std::pair<int, QString>> marks;
-    for (const ChordMark& chord : line.chords)
-        marks.emplace_back(chord.position, u'[' + chord.name + u']');
-    const QString text = markedWords(line, marks);
+    const QString text = markedWords(line, chordMarks(line));
     return looksLikeMark(text) ? u'\\' + text : text;
 }
 

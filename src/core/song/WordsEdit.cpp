@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/song/WordsEdit.h"
-#include "core/song/Emphasis.h"
+#include "core/song/Chords.h"
+#include <QRegularExpression>
 #include <algorithm>
 #include <map>
 #include <optional>
@@ -200,6 +201,59 @@ void replaceText(std::vector<Part>& parts, int at, int removed, const QString& i
     parts.erase(parts.begin() + first, parts.begin() + last + 1);
     parts.insert(parts.begin() + first, std::make_move_iterator(changed.begin()),
                  std::make_move_iterator(changed.end()));
+}
+
+void setChord(Line& line, int column, const QString& name) {
+    std::erase_if(line.chords, [&](const ChordMark& chord) { return chord.position == column; });
+    if (name.isEmpty())
+        return;
+    const auto behind = std::find_if(line.chords.begin(), line.chords.end(),
+                                     [&](const ChordMark& chord) { return chord.position > column; });
+    line.chords.insert(behind, {column, name});
+}
+
+void takeChordOutOfBrackets(std::vector<Part>& parts, int offset) {
+    static const QRegularExpression bracket(QStringLiteral("\\[([^\\[\\]]{1,12})\\]"));
+    const WordsPlace place = placeAt(parts, offset);
+    const QString words = parts[size_t(place.part)].lines[size_t(place.line)].words;
+    for (auto at = bracket.globalMatch(words); at.hasNext();) {
+        const auto match = at.next();
+        const QString name = match.captured(1).trimmed();
+        if (!isChord(name))
+            continue;
+        const int column = int(match.capturedStart());
+        replaceText(parts, offsetOf(parts, {place.part, place.line, column}), int(match.capturedLength()),
+                    {});
+        setChord(parts[size_t(place.part)].lines[size_t(place.line)], column, name);
+        return;
+    }
+}
+
+void toggleBreak(std::vector<Part>& parts, const WordsPlace& place) {
+    const auto lineAt = [&](int line) -> Line& { return parts[size_t(place.part)].lines[size_t(line)]; };
+    const int length = int(lineAt(place.line).words.size());
+    if (place.column > 0 && place.column < length) {
+        replaceText(parts, offsetOf(parts, place), 0, QStringLiteral("\n"));
+        while (lineAt(place.line + 1).words.startsWith(u' '))
+            replaceText(parts, offsetOf(parts, {place.part, place.line + 1, 0}), 1, {});
+        lineAt(place.line + 1).breakBefore = true;
+        return;
+    }
+    const int line = place.column > 0 ? place.line + 1 : place.line;
+    if (line > 0 && line < int(parts[size_t(place.part)].lines.size()))
+        lineAt(line).breakBefore = !lineAt(line).breakBefore;
+}
+
+void toggleWeight(std::vector<Part>& parts, const WordsPlace& from, const WordsPlace& to, Weight weight) {
+    for (int p = from.part; p <= to.part; ++p) {
+        auto& lines = parts[size_t(p)].lines;
+        const int first = p == from.part ? from.line : 0;
+        const int last = p == to.part ? to.line : int(lines.size()) - 1;
+        for (int l = first; l <= last; ++l)
+            toggleWeight(lines[size_t(l)], p == from.part && l == from.line ? from.column : 0,
+                         p == to.part && l == to.line ? to.column : int(lines[size_t(l)].words.size()),
+                         weight);
+    }
 }
 
 } // namespace mivanta

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "core/song/Song.h"
+#include "core/song/Emphasis.h"
 
 namespace mivanta {
 
@@ -27,5 +27,15 @@ void giveEveryPartALine(std::vector<Part>& parts);
 /// A word that is replaced keeps its chords at about the same place; removed lines take theirs with them.
 /// Offsets beyond the text are brought into it.
 void replaceText(std::vector<Part>& parts, int at, int removed, const QString& inserted);
+
+/// Sets the chord over a character of the line, in place of one that is there; an empty name takes it away.
+void setChord(Line& line, int column, const QString& name);
+/// The first "[Em]" among the words of the line at the offset becomes a chord; other brackets stay words.
+void takeChordOutOfBrackets(std::vector<Part>& parts, int offset);
+/// A slide break at the place, or none when it is there. Inside a line, the line is parted there; behind a
+/// line, the break is before the next one. A part's first line has none.
+void toggleBreak(std::vector<Part>& parts, const WordsPlace& place);
+/// Gives or takes weight as toggleWeight() does, line by line between two places.
+void toggleWeight(std::vector<Part>& parts, const WordsPlace& from, const WordsPlace& to, Weight weight);
 
 } // namespace mivanta

@@ -187,7 +187,8 @@ void DetailsForm::setSong(const Song& song) {
         if (field.get(typed) != field.get(song) || !field.edit->hasFocus())
             field.edit->setText(field.get(song));
     }
-    m_fields[9].edit->setPlaceholderText(guessedKey(song).value_or(QString()));
+    findChild<QLineEdit*>(QStringLiteral("detail-key"))
+        ->setPlaceholderText(guessedKey(song).value_or(QString()));
     if (m_notes->toPlainText() != song.notes)
         m_notes->setPlainText(song.notes);
     m_theme->setCurrentIndex(std::max(0, m_theme->findData(song.usualTheme)));

@@ -35,20 +35,9 @@ SongDraft::SongDraft(QObject* parent) : QObject(parent) {
 
 void SongDraft::load(std::optional<Song> stored) {
     m_song = std::move(stored);
-    m_keptChanges = false;
     m_undo.clear();
     Q_EMIT loaded();
     Q_EMIT stateChanged();
-}
-
-void SongDraft::loadChanged(Song stored, Song changed) {
-    load(std::move(stored));
-    this->change(tr("changes from before"), [&](Song& song) {
-        const int revision = song.revision;
-        song = std::move(changed);
-        song.revision = revision;
-    });
-    Q_EMIT loaded();
 }
 
 void SongDraft::change(const QString& what, const std::function<void(Song&)>& work, int typingPlace) {
@@ -72,7 +61,6 @@ void SongDraft::saved(const Song& stored) {
     if (!m_song || !(m_song->id == stored.id))
         return;
     m_song->revision = stored.revision;
-    m_keptChanges = false;
     m_undo.setClean();
     Q_EMIT stateChanged();
 }

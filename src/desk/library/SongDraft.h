@@ -17,10 +17,8 @@ public:
 
     /// Takes up a song as it is stored, or nothing.
     void load(std::optional<Song> stored);
-    /// Takes up changes that were kept from before: `stored` is what they started from.
-    void loadChanged(Song stored, Song changed);
     [[nodiscard]] const std::optional<Song>& song() const { return m_song; }
-    [[nodiscard]] bool isChanged() const { return m_song && (m_keptChanges || !m_undo.isClean()); }
+    [[nodiscard]] bool isChanged() const { return m_song && !m_undo.isClean(); }
     [[nodiscard]] QUndoStack& undoStack() { return m_undo; }
 
     /// Changes a copy of the song and takes it up as one undo step called `what`. Changes with the same
@@ -39,7 +37,6 @@ private:
     void take(const Song& song);
 
     std::optional<Song> m_song;
-    bool m_keptChanges = false;
     QUndoStack m_undo;
 };
 

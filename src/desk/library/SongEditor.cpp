@@ -6,6 +6,7 @@
 #include "core/song/WholeText.h"
 #include "desk/library/ChartView.h"
 #include "desk/library/DetailsForm.h"
+#include "desk/library/PartActions.h"
 #include "desk/library/Speller.h"
 #include "desk/library/WordsSheet.h"
 #include "desk/parts/Style.h"
@@ -29,8 +30,6 @@ namespace mivanta {
 namespace {
 
 constexpr int kTextSoonMs = 250;
-constexpr PartKind kKinds[]{PartKind::Verse, PartKind::Chorus,    PartKind::PreChorus, PartKind::Bridge,
-                            PartKind::Intro, PartKind::Interlude, PartKind::Tag,       PartKind::Ending};
 
 } // namespace
 
@@ -89,7 +88,7 @@ SongEditor::SongEditor(SongDraft& draft, Prompts& prompts, Speller& speller, con
     connect(m_words, &WordsSheet::pasted, this, &SongEditor::pasted);
     connect(m_words, &WordsSheet::undoWanted, this, &SongEditor::undo);
     connect(m_words, &WordsSheet::redoWanted, this, &SongEditor::redo);
-    connect(m_words, &WordsSheet::partMenuWanted, this, &SongEditor::showPartMenu);
+    connect(m_parts, &PartActions::pasteWanted, this, [this] { pasted(QApplication::clipboard()->text()); });
     connect(m_words, &WordsSheet::placeChanged, this,
             [this](const WordsPlace& place) { Q_EMIT placeChanged(place.part, place.line); });
     connect(m_form, &DetailsForm::edited, this,
@@ -217,17 +216,13 @@ QWidget* SongEditor::buildTools() {
     auto* menu = new QMenu(add);
     connect(menu, &QMenu::aboutToShow, this, [this, menu] {
         menu->clear();
-        fillAddMenu(menu, m_words->parts().empty() ? 0 : m_words->place().part + 1);
+        m_parts->fillAddMenu(menu);
     });
     add->setMenu(menu);
     row->addWidget(add);
     addTool(row, QStringLiteral("part-menu"), tr("This part \u25be"),
             tr("Kind, band only, split, join, copy, move, delete; also by a click on its name"),
-            QStringLiteral("Menu"), [this] {
-                if (!m_words->parts().empty())
-                    showPartMenu(m_words->place().part,
-                                 m_words->viewport()->mapToGlobal(m_words->cursorRect().bottomLeft()));
-            });
+            QStringLiteral("Menu"), [this] { m_parts->showMenuAtCaret(); });
     addTool(row, QStringLiteral("toggle-break"), tr("Slide break"),
             tr("A slide break at the caret, or none there"), QStringLiteral("Ctrl+Return"),
             [this] { m_words->toggleBreak(); });
@@ -259,44 +254,10 @@ QWidget* SongEditor::buildParts() {
     auto* page = new QWidget(m_stack);
     auto* column = new QVBoxLayout(page);
     column->setContentsMargins(0, 0, 0, 0);
-    column->addWidget(buildTools());
     m_words = new WordsSheet(page);
+    m_parts = new PartActions(m_draft, m_prompts, m_speller, *m_words);
+    column->addWidget(buildTools());
     column->addWidget(m_words, 1);
-    // Keys for whole parts, while the words have the focus.
-    const auto key = [&](const QString& keys, const std::function<void()>& work) {
-        auto* action = new QAction(m_words);
-        action->setShortcut(QKeySequence(keys));
-        action->setShortcutContext(Qt::WidgetShortcut);
-        connect(action, &QAction::triggered, this, work);
-        m_words->addAction(action);
-    };
-    key(QStringLiteral("Ctrl+Shift+Return"), [this] {
-        const WordsPlace place = m_words->place();
-        changeParts(
-            tr("splitting the part"), [place](Song& song, int) { splitPart(song, place); },
-            m_words->place().part + 1);
-    });
-    key(QStringLiteral("Ctrl+J"), [this] {
-        changeParts(tr("joining parts"), [](Song& song, int part) { mergeWithNext(song, part); });
-    });
-    key(QStringLiteral("Ctrl+D"), [this] {
-        changeParts(
-            tr("copying the part"), [](Song& song, int part) { duplicatePart(song, part); },
-            m_words->place().part + 1);
-    });
-    key(QStringLiteral("Ctrl+Shift+Delete"), [this] {
-        changeParts(tr("deleting the part"), [](Song& song, int part) { removePart(song, part); });
-    });
-    key(QStringLiteral("Alt+Up"), [this] {
-        changeParts(
-            tr("moving the part"), [](Song& song, int part) { movePart(song, part, part - 1); },
-            m_words->place().part - 1);
-    });
-    key(QStringLiteral("Alt+Down"), [this] {
-        changeParts(
-            tr("moving the part"), [](Song& song, int part) { movePart(song, part, part + 2); },
-            m_words->place().part + 1);
-    });
     return page;
 }
 
@@ -407,32 +368,6 @@ void SongEditor::say(const QString& text, bool canUndo) {
     m_message->show();
 }
 
-void SongEditor::changeParts(const QString& what, const std::function<void(Song&, int)>& work,
-                             int moveCaretTo) {
-    const int part = m_words->parts().empty() ? 0 : m_words->place().part;
-    m_draft.change(what, [&](Song& song) {
-        giveEveryPartALine(song.parts);
-        work(song, part);
-    });
-    if (moveCaretTo >= 0 && moveCaretTo < int(m_words->parts().size()))
-        m_words->setPlace({moveCaretTo, 0, 0});
-    m_words->setFocus();
-}
-
-void SongEditor::fillAddMenu(QMenu* menu, int before) {
-    const auto add = [this, before](PartKind kind, const QString& name) {
-        changeParts(
-            tr("a new part"), [&](Song& song, int) { addPart(song, before, kind, name); }, before);
-    };
-    for (const PartKind kind : kKinds)
-        menu->addAction(partKindName(kind), this, [add, kind] { add(kind, {}); });
-    menu->addAction(tr("Another name\u2026"), this, [this, add] {
-        if (const QString name = m_prompts.text(tr("What is this part called?"), {}).trimmed();
-            !name.isEmpty())
-            add(PartKind::Other, name);
-    });
-}
-
 void SongEditor::showSpelling() {
     const bool there = m_speller.hasDictionary();
     m_spelling->setText(there ? QString() : tr("spelling not checked"));
@@ -441,96 +376,6 @@ void SongEditor::showSpelling() {
                                : tr("There is no dictionary for \u201c%1\u201d on this computer. Install the "
                                     "package hunspell-%1, or set the song's language under Details.")
                                      .arg(m_speller.language().section(u'_', 0, 0)));
-}
-
-void SongEditor::showPartMenu(int part, const QPoint& globalPlace) {
-    const QString wrong = m_words->wrongWord();
-    if (wrong.isEmpty()) {
-        popUpPartMenu(part, globalPlace, {}, {});
-        return;
-    }
-    m_speller.suggest(wrong, [this, part, globalPlace, wrong](const QStringList& better) {
-        popUpPartMenu(part, globalPlace, wrong, better);
-    });
-}
-
-void SongEditor::popUpPartMenu(int part, const QPoint& globalPlace, const QString& wrong,
-                               const QStringList& better) {
-    if (!m_draft.song() || part < 0 || part >= int(m_words->parts().size()))
-        return;
-    auto* menu = new QMenu(this);
-    menu->setObjectName(QStringLiteral("part-actions"));
-    menu->setAttribute(Qt::WA_DeleteOnClose);
-    const Part now = m_words->parts()[size_t(part)];
-    const auto act = [this, part](const QString& what, const std::function<void(Song&, int)>& work,
-                                  int caret = -1) {
-        changeParts(
-            what, [&](Song& song, int) { work(song, part); }, caret);
-    };
-    if (!wrong.isEmpty()) {
-        for (const QString& word : better)
-            menu->addAction(word, this, [this, word] { m_words->replaceWord(word); });
-        if (better.isEmpty())
-            menu->addAction(tr("No suggestion for \u201c%1\u201d").arg(wrong))->setEnabled(false);
-        menu->addAction(tr("\u201c%1\u201d is right: remember it").arg(wrong), this,
-                        [this, wrong] { m_speller.add(wrong); });
-        menu->addSeparator();
-    }
-    const WordsPlace caret = m_words->place();
-    QMenu* kinds = menu->addMenu(tr("Kind: %1").arg(now.label()));
-    for (const PartKind kind : kKinds) {
-        QAction* action = kinds->addAction(partKindName(kind), this, [act, kind] {
-            act(tr("the part's kind"), [kind](Song& song, int p) { setPartKind(song, p, kind); });
-        });
-        action->setCheckable(true);
-        action->setChecked(now.kind == kind);
-    }
-    kinds->addAction(tr("Another name\u2026"), this, [this, act, now] {
-        const QString name = m_prompts.text(tr("What is this part called?"), now.name).trimmed();
-        if (!name.isEmpty())
-            act(tr("the part's name"),
-                [name](Song& song, int p) { setPartKind(song, p, PartKind::Other, name); });
-    });
-    QAction* band = menu->addAction(tr("Band only, on no hall screen"), this, [act] {
-        act(tr("band only"),
-            [](Song& song, int p) { song.parts[size_t(p)].bandOnly = !song.parts[size_t(p)].bandOnly; });
-    });
-    band->setCheckable(true);
-    band->setChecked(now.bandOnly);
-    menu->addAction(tr("Note for the musicians\u2026"), this, [this, act, now] {
-        const QString note =
-            m_prompts.text(tr("Note for the musicians, such as \u201csoftly\u201d"), now.comment);
-        if (!note.isNull())
-            act(tr("a note"),
-                [note](Song& song, int p) { song.parts[size_t(p)].comment = note.simplified(); });
-    });
-    menu->addSeparator();
-    if (caret.part == part)
-        menu->addAction(tr("Split at the caret\tCtrl+Shift+Return"), this, [act, caret] {
-            act(
-                tr("splitting the part"), [caret](Song& song, int) { splitPart(song, caret); },
-                caret.part + 1);
-        });
-    menu->addAction(tr("Join with the next\tCtrl+J"), this,
-                    [act] { act(tr("joining parts"), [](Song& song, int p) { mergeWithNext(song, p); }); });
-    menu->addAction(tr("Copy\tCtrl+D"), this, [act, part] {
-        act(
-            tr("copying the part"), [](Song& song, int p) { duplicatePart(song, p); }, part + 1);
-    });
-    menu->addAction(tr("Move up\tAlt+Up"), this, [act, part] {
-        act(
-            tr("moving the part"), [](Song& song, int p) { movePart(song, p, p - 1); }, part - 1);
-    });
-    menu->addAction(tr("Move down\tAlt+Down"), this, [act, part] {
-        act(
-            tr("moving the part"), [](Song& song, int p) { movePart(song, p, p + 2); }, part + 1);
-    });
-    menu->addAction(tr("Delete\tCtrl+Shift+Delete"), this,
-                    [act] { act(tr("deleting the part"), [](Song& song, int p) { removePart(song, p); }); });
-    menu->addSeparator();
-    menu->addAction(tr("Copy the marked words\tCtrl+C"), m_words, &WordsSheet::copy);
-    menu->addAction(tr("Paste\tCtrl+V"), this, [this] { pasted(QApplication::clipboard()->text()); });
-    menu->popup(globalPlace);
 }
 
 void SongEditor::transposeSong(int semitones) {

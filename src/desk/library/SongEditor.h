@@ -17,6 +17,7 @@ namespace mivanta {
 
 class ChartView;
 class DetailsForm;
+class PartActions;
 class Speller;
 class WordsSheet;
 
@@ -57,11 +58,7 @@ private:
     void wordsEdited(const QString& what, int typing);
     void wholeTextEdited();
     void pasted(const QString& text);
-    void showPartMenu(int part, const QPoint& globalPlace);
     void showSpelling();
-    void popUpPartMenu(int part, const QPoint& globalPlace, const QString& wrong, const QStringList& better);
-    void fillAddMenu(QMenu* menu, int before);
-    void changeParts(const QString& what, const std::function<void(Song&, int)>& work, int moveCaretTo = -1);
     void transposeSong(int semitones);
     void savePdf();
     void say(const QString& text, bool canUndo);
@@ -80,6 +77,7 @@ private:
     QButtonGroup* m_views;
     QStackedWidget* m_stack;
     WordsSheet* m_words;
+    PartActions* m_parts;
     QPlainTextEdit* m_text;
     ChartView* m_chart;
     DetailsForm* m_form;

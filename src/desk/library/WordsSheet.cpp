@@ -10,7 +10,6 @@
 #include <QLineEdit>
 #include <QMimeData>
 #include <QPainter>
-#include <QRegularExpression>
 #include <QScrollBar>
 #include <QTextBlock>
 
@@ -96,30 +95,12 @@ void WordsSheet::textChangedAt(int at) {
     if (m_parts.empty() || (change.removed == 0 && change.inserted.isEmpty()))
         return; // only its look changed
     replaceText(m_parts, change.at, change.removed, change.inserted);
-    takeChordsOutOfBrackets(change.at);
+    takeChordOutOfBrackets(m_parts, change.at);
     showText(); // places of blocks, room for chords
     const bool isWord = change.removed + change.inserted.size() == 1 && change.inserted != u"\n";
     const int line = document()->findBlock(change.at).blockNumber();
     Q_EMIT edited(tr("typing"), isWord ? line + 1 : 0);
     Q_EMIT placeChanged(place());
-}
-
-/// "[Em]" typed among the words becomes a chord when its bracket closes.
-void WordsSheet::takeChordsOutOfBrackets(int at) {
-    const WordsPlace typed = placeAt(m_parts, at);
-    static const QRegularExpression bracket(QStringLiteral("\\[([^\\[\\]]{1,12})\\]"));
-    const QString words = m_parts[size_t(typed.part)].lines[size_t(typed.line)].words;
-    const auto match = bracket.match(words);
-    if (!match.hasMatch() || !isChord(match.captured(1).trimmed()))
-        return;
-    const int column = int(match.capturedStart());
-    replaceText(m_parts, offsetOf(m_parts, {typed.part, typed.line, column}), int(match.capturedLength()),
-                {});
-    Line& line = m_parts[size_t(typed.part)].lines[size_t(typed.line)];
-    std::erase_if(line.chords, [&](const ChordMark& chord) { return chord.position == column; });
-    line.chords.push_back({column, match.captured(1).trimmed()});
-    std::stable_sort(line.chords.begin(), line.chords.end(),
-                     [](const ChordMark& a, const ChordMark& b) { return a.position < b.position; });
 }
 
 /// Brings the document up to the parts, touching only what differs.
@@ -241,42 +222,14 @@ void WordsSheet::changeHere(const QString& what, const std::function<void(std::v
 
 void WordsSheet::toggleBreak() {
     const WordsPlace at = place();
-    changeHere(tr("slide break"), [&](std::vector<Part>& parts) {
-        Part& part = parts[size_t(at.part)];
-        const int length = int(part.lines[size_t(at.line)].words.size());
-        int line = at.line;
-        if (at.column > 0 && at.column < length) { // in the middle: the line is parted there
-            replaceText(parts, offsetOf(parts, at), 0, QStringLiteral("\n"));
-            ++line;
-            Line& rest = parts[size_t(at.part)].lines[size_t(line)];
-            while (rest.words.startsWith(u' '))
-                replaceText(parts, offsetOf(parts, {at.part, line, 0}), 1, {});
-            parts[size_t(at.part)].lines[size_t(line)].breakBefore = true;
-            return;
-        }
-        if (at.column > 0 && at.column == length)
-            ++line;
-        if (line > 0 && line < int(part.lines.size()))
-            part.lines[size_t(line)].breakBefore = !part.lines[size_t(line)].breakBefore;
-    });
+    changeHere(tr("slide break"), [&](std::vector<Part>& parts) { mivanta::toggleBreak(parts, at); });
 }
 
 void WordsSheet::toggleEmphasis(Weight weight) {
     const WordsPlace from = place();
     const WordsPlace to = placeAt(m_parts, textCursor().selectionEnd());
-    changeHere(weight == Weight::Bold ? tr("bold") : tr("italic"), [&](std::vector<Part>& parts) {
-        for (int p = from.part; p <= to.part; ++p)
-            for (int l = 0; l < int(parts[size_t(p)].lines.size()); ++l) {
-                const WordsPlace here{p, l, 0};
-                if (here < WordsPlace{from.part, from.line, 0} || WordsPlace{to.part, to.line, 0} < here)
-                    continue;
-                Line& line = parts[size_t(p)].lines[size_t(l)];
-                const bool first = p == from.part && l == from.line;
-                const bool last = p == to.part && l == to.line;
-                toggleWeight(line, first ? from.column : 0, last ? to.column : int(line.words.size()),
-                             weight);
-            }
-    });
+    changeHere(weight == Weight::Bold ? tr("bold") : tr("italic"),
+               [&](std::vector<Part>& parts) { toggleWeight(parts, from, to, weight); });
 }
 
 void WordsSheet::editChord() {
@@ -304,12 +257,8 @@ void WordsSheet::finishChord(bool keep) {
     if (!keep)
         return;
     changeHere(tr("chord"), [&](std::vector<Part>& parts) {
-        Line& line = parts[size_t(m_chordPlace.part)].lines[size_t(m_chordPlace.line)];
-        std::erase_if(line.chords, [&](const ChordMark& c) { return c.position == m_chordPlace.column; });
-        if (!name.isEmpty())
-            line.chords.push_back({m_chordPlace.column, name});
-        std::stable_sort(line.chords.begin(), line.chords.end(),
-                         [](const ChordMark& a, const ChordMark& b) { return a.position < b.position; });
+        setChord(parts[size_t(m_chordPlace.part)].lines[size_t(m_chordPlace.line)], m_chordPlace.column,
+                 name);
     });
 }
 

@@ -60,7 +60,6 @@ protected:
 
 private:
     void textChangedAt(int at);
-    void takeChordsOutOfBrackets(int at);
     void showText();
     void layOutBlocks();
     void changeHere(const QString& what, const std::function<void(std::vector<Part>&)>& work);
