@@ -330,8 +330,8 @@ TEST_F(Editor, ADeletedSongIsInTheBinAndComesBack) {
     Q_EMIT bin->aboutToShow();
     ASSERT_TRUE(waitUntil([&] { return bin->actions().front()->text().contains(u"Every Tide"_s); }));
     bin->actions().front()->trigger();
-    EXPECT_TRUE(waitUntil([&] { return titleShown() == u"Every Tide"_s; }));
-    EXPECT_EQ(stored(u"every tide"_s).title, u"Every Tide"_s);
+    EXPECT_TRUE(waitUntil([&] { return stored(u"every tide"_s).title == u"Every Tide"_s; }));
+    EXPECT_TRUE(waitUntil([&] { return words()->isVisible() && titleShown() == u"Every Tide"_s; }));
 }
 
 TEST_F(Editor, DetailsAreTypedAndGapsAreShownGently) {

@@ -34,7 +34,8 @@ SongDraft::SongDraft(QObject* parent) : QObject(parent) {
 }
 
 void SongDraft::load(std::optional<Song> stored) {
-    m_song = std::move(stored);
+    m_song = stored;
+    m_stored = std::move(stored);
     m_undo.clear();
     Q_EMIT loaded();
     Q_EMIT stateChanged();
@@ -57,10 +58,21 @@ void SongDraft::take(const Song& song) {
     Q_EMIT changed();
 }
 
+void SongDraft::leaveAsItWas() {
+    if (m_undo.cleanIndex() >= 0) {
+        m_undo.setIndex(m_undo.cleanIndex());
+        return;
+    }
+    // Undo cannot reach it any more: it was left by undoing and going on another way.
+    change(tr("leaving the song as it was"), [this](Song& song) { song = *m_stored; });
+    m_undo.setClean();
+}
+
 void SongDraft::saved(const Song& stored) {
     if (!m_song || !(m_song->id == stored.id))
         return;
     m_song->revision = stored.revision;
+    m_stored = m_song;
     m_undo.setClean();
     Q_EMIT stateChanged();
 }

@@ -24,6 +24,8 @@ public:
     /// Changes a copy of the song and takes it up as one undo step called `what`. Changes with the same
     /// `typingPlace` (0 = none) that follow one another are one step.
     void change(const QString& what, const std::function<void(Song&)>& work, int typingPlace = 0);
+    /// Takes back every change since the song was loaded or saved; that, too, can be undone.
+    void leaveAsItWas();
     /// The song is in the library now, as given.
     void saved(const Song& stored);
 
@@ -37,6 +39,7 @@ private:
     void take(const Song& song);
 
     std::optional<Song> m_song;
+    std::optional<Song> m_stored; ///< as it was loaded or saved
     QUndoStack m_undo;
 };
 

@@ -134,8 +134,7 @@ QWidget* SongEditor::buildHead() {
     m_revert = new QPushButton(tr("Leave as it was"), head);
     m_revert->setObjectName(QStringLiteral("revert-song"));
     m_revert->setToolTip(tr("Take back every change since the song was saved"));
-    connect(m_revert, &QPushButton::clicked, this,
-            [this] { m_draft.undoStack().setIndex(std::max(0, m_draft.undoStack().cleanIndex())); });
+    connect(m_revert, &QPushButton::clicked, &m_draft, &SongDraft::leaveAsItWas);
     auto* more = new QToolButton(head);
     more->setObjectName(QStringLiteral("song-more"));
     more->setText(tr("More \u25be"));
