@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Measures what the aims are set for. Run it through ./run bench: it needs a display with three monitors.
+#include "Editing.h"
 #include "Figures.h"
+#include "SongMaker.h"
 #include "core/base/Fold.h"
 #include "core/run/RunState.h"
 #include "link/PlayerClient.h"
@@ -22,7 +24,6 @@
 #include <QTimer>
 #include <QWidget>
 #include <csignal>
-#include <random>
 
 namespace mivanta {
 namespace {
@@ -43,48 +44,6 @@ bool waitUntil(Condition condition, int milliseconds = 20'000) {
         QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 5);
     return condition();
 }
-
-/// Made-up songs of four verses and a chorus; the same for the same number.
-class SongMaker {
-public:
-    Song make(int number) {
-        std::mt19937 random{unsigned(number)};
-        Song song;
-        song.id = SongId::create();
-        song.title = words(random, 2, 4) + u' ' + QString::number(number);
-        song.authors = {{AuthorRole::Words, words(random, 2, 2)}};
-        song.bookNumbers = {{u"Bench Book"_s, QString::number(number)}};
-        for (int p = 0; p < 5; ++p) {
-            Part part{PartId::create(),
-                      p == 1 ? PartKind::Chorus : PartKind::Verse,
-                      p == 1 ? 0 : p + 1,
-                      {},
-                      false,
-                      {},
-                      {}};
-            for (int l = 0; l < 4; ++l)
-                part.lines.push_back({words(random, 5, 8) + (l % 2 ? u"."_s : u","_s), {}, false, {}});
-            song.parts.push_back(std::move(part));
-        }
-        return song;
-    }
-
-private:
-    static QString words(std::mt19937& random, int least, int most) {
-        static const QStringList syllables{u"ka"_s,  u"lo"_s,  u"mer"_s, u"tin"_s, u"sal"_s, u"vo"_s,
-                                           u"rin"_s, u"the"_s, u"da"_s,  u"fe"_s,  u"gul"_s, u"har"_s,
-                                           u"bo"_s,  u"ni"_s,  u"pel"_s, u"qua"_s};
-        QStringList result;
-        const int count = least + int(random() % unsigned(most - least + 1));
-        for (int i = 0; i < count; ++i) {
-            QString word;
-            for (unsigned s = 0; s < 1 + random() % 3; ++s)
-                word += syllables[int(random() % 16)];
-            result << word;
-        }
-        return result.join(u' ');
-    }
-};
 
 QByteArray asText(const Song& song) {
     QString text = u"Title: %1\nWords: %2\nBook: Bench Book %3\n"_s.arg(song.title, song.authors[0].name,
@@ -256,8 +215,24 @@ void benchTake(Figures& figures, const QString& folder) {
     player.quit();
 }
 
-/// From starting the program until its window is up and its search answers (it keeps a state by then).
-double startUp(const QString& library) {
+/// Memory that the process has for itself, in MiB (Pss: shared pages count by the share).
+double memoryOf(qint64 process) {
+    QFile file(u"/proc/%1/smaps_rollup"_s.arg(process));
+    if (!file.open(QIODevice::ReadOnly))
+        return 0;
+    for (const QByteArray& line : file.readAll().split('\n'))
+        if (line.startsWith("Pss:"))
+            return line.simplified().split(' ').value(1).toDouble() / 1024;
+    return 0;
+}
+
+struct Started {
+    double ms = 0;     ///< from starting the program until its window is up and its search answers
+    double memory = 0; ///< MiB, when nothing happens any more; 0 = not measured
+};
+
+/// `search`: something is looked for before the memory is measured, with a word misspelt.
+Started startUp(const QString& library, bool search = false) {
     const QString session = sessionFolder(library);
     QProcess process;
     QElapsedTimer time;
@@ -272,12 +247,20 @@ double startUp(const QString& library) {
     QObject::connect(&observer, &PlayerClient::stateChanged, look);
     observer.start();
     waitUntil([&] { return usable; });
-    const double ms = msOf(time);
+    Started started{msOf(time), 0}; // it keeps a state once it is usable
+    if (search) {
+        QProcess::execute(u"xdotool"_s, {u"search"_s, u"--sync"_s, u"--onlyvisible"_s, u"--pid"_s,
+                                         QString::number(process.processId()), u"--name"_s, u"^Mivanta$"_s,
+                                         u"windowfocus"_s, u"--sync"_s, u"key"_s, u"ctrl+f"_s, u"type"_s,
+                                         u"tinslaka mervorin"_s});
+        QThread::sleep(4);
+        started.memory = memoryOf(process.processId());
+    }
     ::kill(pid_t(process.processId()), SIGTERM);
     process.waitForFinished();
     QProcess::execute(u"pkill"_s, {u"-9"_s, u"-f"_s, session}); // the player would start the desks again
     QDir(session).removeRecursively();
-    return ms;
+    return started;
 }
 
 double bareWindow() {
@@ -295,8 +278,8 @@ void benchStart(Figures& figures, const QString& folder) {
     std::vector<double> bare;
     for (int i = 0; i < 11; ++i) {
         bare.push_back(bareWindow());
-        empty.push_back(startUp(folder + u"/empty"_s));
-        full.push_back(startUp(folder + u"/library"_s));
+        empty.push_back(startUp(folder + u"/empty"_s).ms);
+        full.push_back(startUp(folder + u"/library"_s).ms);
     }
     figures.addTimes(u"a bare Qt Widgets window, shown and ended"_s, bare);
     figures.addTimes(u"start to usable window and player, empty library"_s, empty);
@@ -305,6 +288,13 @@ void benchStart(Figures& figures, const QString& folder) {
                 figures.median(u"start to usable window and player, %1 songs"_s.arg(kSongs)) /
                     figures.median(u"start to usable window and player, empty library"_s),
                 u"times"_s);
+}
+
+void benchMemory(Figures& figures, const QString& folder) {
+    const double empty = startUp(folder + u"/empty"_s, true).memory;
+    const double full = startUp(folder + u"/library"_s, true).memory;
+    figures.add(u"memory of the running desks, empty library"_s, empty, u"MiB"_s);
+    figures.add(u"memory with %1 songs, above empty"_s.arg(kSongs), full - empty, u"MiB"_s);
 }
 
 int bareWindowMain(QApplication& app) {
@@ -326,15 +316,18 @@ int main(int argc, char** argv) {
     loadShippedFonts();
     const QTemporaryDir folder;
     Figures figures;
-    const qsizetype only = app.arguments().indexOf(u"--only"_s); // take, fit or library
+    const qsizetype only = app.arguments().indexOf(u"--only"_s); // take, fit, editor or library
     const QString which = only > 0 ? app.arguments().value(only + 1) : QString();
     if (which.isEmpty() || which == u"take")
         benchTake(figures, folder.path());
     if (which.isEmpty() || which == u"fit")
         benchFit(figures);
+    if (which.isEmpty() || which == u"editor")
+        benchEditing(figures, folder.path());
     if (which.isEmpty() || which == u"library") {
         benchImportAndSearch(figures, folder.path(), kSongs);
         benchStart(figures, folder.path());
+        benchMemory(figures, folder.path());
     }
     const qsizetype json = app.arguments().indexOf(u"--json"_s);
     if (json > 0 && !figures.write(app.arguments().value(json + 1)))

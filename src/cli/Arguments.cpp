@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cli/Arguments.h"
-#include "cli/Export.h"
+#include "sending/SongFiles.h"
 #include "store/Settings.h"
 #include <QCommandLineParser>
 
@@ -11,15 +11,19 @@ using namespace Qt::StringLiterals;
 QString usageText() {
     return uR"(usage: mivanta-cli [--library DIR] [--json] COMMAND
 
-  import PATH...                                      bring in song files and folders
-  export (SONG | --all) --format chordpro|text|csv|pdf --to DIR   write songs to files
-  find QUERY                                          search titles, words, authors, hymn numbers
+  import PATH... [--twins keep|skip|replace|merge]    bring in song files and folders
+  import PATH... --look                               only say what is in them and what is like it
+  export (SONG | --all) --format FORMAT --to DIR   write songs to files
+     FORMAT: chordpro, text, csv, pdf (charts with chords), lyrics (PDF); sheets take --columns 2
+  find [QUERY] [FILTERS]                              search titles, words, authors, hymn numbers
+     --topic T --book B --language L --key K --not-sung-since YYYY-MM-DD --never-sung
   show SONG                                           one song with its parts and singing order
   slides (SONG | --service FILE) [--output NAME]      steps and slides, as the outputs split them
   render (SONG | --service FILE) --output NAME --to DIR   slides as PNG pictures
   service new ORDER.txt --to FILE                     a service from lines of headings and song titles
 
-SONG is an id or a title. Exit: 0 done, 1 something was refused or not found, 2 wrong usage.
+SONG is an id or a title. --twins says what becomes of songs that are nearly in the library already;
+without it, only files that were brought in before are compared. Exit: 0 done, 1 something was refused or not found, 2 wrong usage.
 )"_s;
 }
 
@@ -32,17 +36,23 @@ tl::unexpected<Error> wrongUsage(const QString& what) {
 /// What each command needs, beyond its name.
 Result<void> check(const Arguments& a) {
     const bool one = a.words.size() == 1;
-    if (a.command == u"import")
-        return a.words.isEmpty() ? Result<void>(wrongUsage(u"import needs a file or folder."_s))
-                                 : Result<void>();
+    if (a.command == u"import") {
+        if (a.words.isEmpty())
+            return wrongUsage(u"import needs a file or folder."_s);
+        if (!a.twins.isEmpty() &&
+            (a.look || !QStringList{u"keep"_s, u"skip"_s, u"replace"_s, u"merge"_s}.contains(a.twins)))
+            return wrongUsage(u"import takes --look, or --twins keep, skip, replace or merge."_s);
+        return {};
+    }
     if (a.command == u"find")
-        return a.words.isEmpty() ? Result<void>(wrongUsage(u"find needs words to look for."_s))
-                                 : Result<void>();
+        return a.words.isEmpty() && a.filter.isEmpty()
+                   ? Result<void>(wrongUsage(u"find needs words to look for, or a filter."_s))
+                   : Result<void>();
     if (a.command == u"export") {
         if (a.words.size() > 1 || one == a.all)
             return wrongUsage(u"export needs one song, or --all."_s);
-        if (!isExportFormat(a.format) || a.to.isEmpty())
-            return wrongUsage(u"export needs --format chordpro, text, csv or pdf, and --to DIR."_s);
+        if (!songFormat(a.format) || a.to.isEmpty())
+            return wrongUsage(u"export needs --format chordpro, text, csv, pdf or lyrics, and --to DIR."_s);
         return {};
     }
     if (a.command == u"show")
@@ -73,6 +83,12 @@ Result<Arguments> readArguments(const QStringList& arguments) {
     parser.addOption({u"output"_s, {}, u"NAME"_s});
     parser.addOption({u"to"_s, {}, u"DIR"_s});
     parser.addOption({u"format"_s, {}, u"NAME"_s});
+    parser.addOption({u"columns"_s, {}, u"1|2"_s});
+    parser.addOption({u"twins"_s, {}, u"DECISION"_s});
+    parser.addOption(QCommandLineOption(u"look"_s));
+    for (const QString& name : {u"topic"_s, u"book"_s, u"language"_s, u"key"_s, u"not-sung-since"_s})
+        parser.addOption({name, {}, u"VALUE"_s});
+    parser.addOption(QCommandLineOption(u"never-sung"_s));
     parser.addOption(QCommandLineOption(u"all"_s));
     parser.addOption(QCommandLineOption(u"json"_s));
     parser.addOption(QCommandLineOption(QStringList{u"h"_s, u"help"_s}));
@@ -84,8 +100,21 @@ Result<Arguments> readArguments(const QStringList& arguments) {
     result.output = parser.value(u"output"_s);
     result.to = parser.value(u"to"_s);
     result.format = parser.value(u"format"_s);
+    result.columns = parser.isSet(u"columns"_s) ? parser.value(u"columns"_s).toInt() : 1;
+    if (result.columns < 1 || result.columns > 2)
+        return wrongUsage(u"--columns is 1 or 2."_s);
+    result.twins = parser.value(u"twins"_s);
+    result.look = parser.isSet(u"look"_s);
     result.all = parser.isSet(u"all"_s);
     result.json = parser.isSet(u"json"_s);
+    result.filter = {parser.value(u"topic"_s),
+                     parser.value(u"book"_s),
+                     parser.value(u"language"_s),
+                     parser.value(u"key"_s),
+                     QDate::fromString(parser.value(u"not-sung-since"_s), Qt::ISODate),
+                     parser.isSet(u"never-sung"_s)};
+    if (parser.isSet(u"not-sung-since"_s) && !result.filter.notSungSince.isValid())
+        return wrongUsage(u"--not-sung-since needs a day such as 2026-05-31."_s);
     result.help = parser.isSet(u"help"_s);
     result.words = parser.positionalArguments();
     if (result.help)

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/base/Result.h"
+#include "store/SongFilter.h"
 #include <QStringList>
 
 namespace mivanta {
@@ -14,6 +15,10 @@ struct Arguments {
     QString output;      ///< --output
     QString to;          ///< --to
     QString format;      ///< --format
+    int columns = 1;     ///< --columns, of sheets
+    QString twins;       ///< --twins: keep, skip, replace, merge; empty = not said
+    bool look = false;   ///< --look
+    SongFilter filter;   ///< --topic, --book, --language, --key, --not-sung-since, --never-sung
     bool all = false;    ///< --all
     bool json = false;
     bool help = false;

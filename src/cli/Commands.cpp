@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cli/Commands.h"
-#include "cli/Export.h"
+#include "cli/ImportCommand.h"
 #include "cli/SlidesReport.h"
 #include "core/base/Fold.h"
 #include "core/order/OrderText.h"
@@ -10,6 +10,7 @@
 #include "formats/TextDecoding.h"
 #include "render/FontMeasure.h"
 #include "render/SceneRenderer.h"
+#include "sending/SongFiles.h"
 #include "store/Library.h"
 #include "store/ServiceStore.h"
 #include "store/Settings.h"
@@ -40,7 +41,7 @@ public:
             m_library = std::move(*library);
         }
         if (command == u"import")
-            return import();
+            return runImport(*m_library, m_arguments, m_out);
         if (command == u"export")
             return exportAll();
         if (command == u"find")
@@ -55,73 +56,58 @@ public:
 private:
     void print(const QJsonDocument& json) { m_out << json.toJson(); }
 
-    Result<int> import() {
-        const auto entries = m_library->import(m_arguments.words);
-        static const char* const names[]{"added", "changed", "unchanged", "refused"};
-        int counts[4]{};
-        QJsonArray list;
-        for (const ImportEntry& entry : entries) {
-            ++counts[int(entry.outcome)];
-            const QString outcome = QString::fromLatin1(names[int(entry.outcome)]);
-            QJsonObject json{{u"file"_s, entry.file}, {u"outcome"_s, outcome}};
-            if (!entry.title.isEmpty())
-                json.insert(u"title"_s, entry.title);
-            if (!entry.song.isNull())
-                json.insert(u"id"_s, entry.song.text());
-            if (entry.line > 0)
-                json.insert(u"line"_s, entry.line);
-            if (!entry.reason.isEmpty())
-                json.insert(u"reason"_s, entry.reason);
-            list.append(json);
-            if (!m_arguments.json && (entry.outcome != ImportOutcome::Unchanged || !entry.reason.isEmpty()))
-                m_out << outcome << u": "_s << entry.file
-                      << (entry.title.isEmpty() ? QString() : u" · "_s + entry.title)
-                      << (entry.reason.isEmpty() ? QString() : u" · "_s + entry.reason) << u'\n';
-        }
-        if (m_arguments.json)
-            print(QJsonDocument(QJsonObject{{u"added"_s, counts[0]},
-                                            {u"changed"_s, counts[1]},
-                                            {u"unchanged"_s, counts[2]},
-                                            {u"refused"_s, counts[3]},
-                                            {u"entries"_s, list}}));
-        else
-            m_out << u"%1 added, %2 changed, %3 unchanged, %4 refused\n"_s.arg(counts[0])
-                         .arg(counts[1])
-                         .arg(counts[2])
-                         .arg(counts[3]);
-        return counts[3] > 0 ? 1 : 0;
-    }
-
     Result<int> exportAll() {
-        std::vector<Song> songs;
-        if (!m_arguments.all) {
-            const auto one = song(m_arguments.words.first());
-            if (!one)
-                return tl::unexpected(one.error());
-            songs.push_back(*one);
-        } else {
-            const auto all = m_library->songs();
-            if (!all)
-                return tl::unexpected(all.error());
-            for (const SongSummary& summary : *all) {
-                auto one = m_library->song(summary.id);
-                if (!one)
-                    return tl::unexpected(one.error());
-                songs.push_back(std::move(*one));
-            }
-        }
-        const auto paths = exportSongs(songs, m_arguments.format, m_arguments.to);
+        int count = 0;
+        ChartOptions sheets;
+        sheets.columns = m_arguments.columns;
+        const auto paths = writeSongFiles(m_arguments.all ? everySong(count) : oneSong(count),
+                                          *songFormat(m_arguments.format), m_arguments.to, sheets);
         if (!paths)
             return tl::unexpected(paths.error());
         if (m_arguments.json)
             print(QJsonDocument(QJsonObject{{u"files"_s, QJsonArray::fromStringList(*paths)}}));
         else
-            m_out << u"%1 songs in %2\n"_s.arg(songs.size()).arg(m_arguments.to);
+            m_out << u"%1 songs in %2\n"_s.arg(count).arg(m_arguments.to);
         return 0;
     }
 
+    NextSong oneSong(int& count) {
+        return [this, &count]() -> std::optional<Result<Song>> {
+            if (count++ == 0)
+                return song(m_arguments.words.first());
+            count = 1;
+            return std::nullopt;
+        };
+    }
+
+    /// One after the other: a library may not fit into memory as songs.
+    NextSong everySong(int& count) {
+        return [this, &count, all = std::optional<Result<std::vector<SongSummary>>>()]() mutable
+               -> std::optional<Result<Song>> {
+            if (!all)
+                all = m_library->songs();
+            if (!*all)
+                return tl::unexpected(all->error());
+            if (count == int((*all)->size()))
+                return std::nullopt;
+            return m_library->song((**all)[size_t(count++)].id);
+        };
+    }
+
+    Result<std::vector<SongHit>> found() {
+        if (!m_arguments.words.isEmpty())
+            return m_library->find(m_arguments.words.join(u' '), 50, m_arguments.filter);
+        const auto songs = m_library->songs(m_arguments.filter);
+        if (!songs)
+            return tl::unexpected(songs.error());
+        std::vector<SongHit> hits;
+        for (const SongSummary& song : *songs)
+            hits.push_back({song, {}, {}});
+        return hits;
+    }
+
     Result<int> find() {
-        const auto hits = m_library->find(m_arguments.words.join(u' '));
+        const auto hits = found();
         if (!hits)
             return tl::unexpected(hits.error());
         QJsonArray list;

@@ -250,6 +250,24 @@ void paintChart(QPainter& painter, const ChartPage& page) {
     }
 }
 
+bool paintCharts(QPagedPaintDevice& device, double dotsPerPoint, const std::vector<Song>& songs,
+                 const ChartOptions& options) {
+    QPainter painter;
+    if (!painter.begin(&device))
+        return false;
+    bool first = true;
+    for (const Song& song : songs)
+        for (const ChartPage& page : layOutChart(song, options)) {
+            if (!std::exchange(first, false) && !device.newPage())
+                return false;
+            painter.save();
+            painter.scale(dotsPerPoint, dotsPerPoint);
+            paintChart(painter, page);
+            painter.restore();
+        }
+    return painter.end();
+}
+
 Result<void> writeChartPdf(QIODevice& device, const std::vector<Song>& songs, const ChartOptions& options) {
     QByteArray bytes;
     QBuffer buffer(&bytes);
@@ -262,17 +280,8 @@ Result<void> writeChartPdf(QIODevice& device, const std::vector<Song>& songs, co
         writer.setPageSize(QPageSize(options.page, QPageSize::Point));
         writer.setPageMargins(QMarginsF(0, 0, 0, 0));
         writer.setResolution(720);
-        QPainter painter(&writer);
-        bool first = true;
-        for (const Song& song : songs)
-            for (const ChartPage& page : layOutChart(song, options)) {
-                if (!std::exchange(first, false))
-                    writer.newPage();
-                painter.save();
-                painter.scale(10, 10);
-                paintChart(painter, page);
-                painter.restore();
-            }
+        if (!paintCharts(writer, 10, songs, options))
+            return failure(u"the PDF could not be made"_s);
     }
     if (device.write(bytes) != bytes.size())
         return failure(u"the PDF could not be written: "_s + device.errorString(), {},

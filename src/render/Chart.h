@@ -7,6 +7,7 @@
 #include <QPointF>
 #include <QSizeF>
 
+class QPagedPaintDevice;
 class QPainter;
 
 namespace mivanta {
@@ -38,6 +39,10 @@ using ChartPage = std::vector<ChartText>;
 
 /// Draws a page; one unit of the painter is one point.
 void paintChart(QPainter& painter, const ChartPage& page);
+
+/// Songs one after the other on paper, each on a new page. False when the device fails.
+[[nodiscard]] bool paintCharts(QPagedPaintDevice& device, double dotsPerPoint, const std::vector<Song>& songs,
+                               const ChartOptions& options);
 
 /// Songs one after the other as a PDF, each on a new page. Fails when the device does not take it.
 [[nodiscard]] Result<void> writeChartPdf(QIODevice& device, const std::vector<Song>& songs,

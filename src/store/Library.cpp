@@ -31,13 +31,13 @@ Result<std::unique_ptr<Library>> Library::open(const QString& folder) {
     if (auto done = migrate(**database, libraryMigrations(), folder + u"/backups"_s); !done)
         return tl::unexpected(done.error());
     auto library = std::unique_ptr<Library>(new Library(folder, std::move(*database)));
-    if (auto done = library->fillSearchText(); !done)
+    if (auto done = library->fillIndex(); !done)
         return tl::unexpected(done.error());
     return library;
 }
 
-Result<std::vector<SongSummary>> Library::summaries(const QString& sql) {
-    auto rows = m_database->select(sql);
+Result<std::vector<SongSummary>> Library::summaries(const QString& sql, const QVariantList& values) {
+    auto rows = m_database->select(sql, values);
     if (!rows)
         return tl::unexpected(rows.error());
     std::vector<SongSummary> result;
@@ -46,9 +46,57 @@ Result<std::vector<SongSummary>> Library::summaries(const QString& sql) {
     return result;
 }
 
-Result<std::vector<SongSummary>> Library::songs() {
-    return summaries(
-        u"SELECT id, title, first_line, number FROM song WHERE deleted_at IS NULL ORDER BY title_key, row"_s);
+Result<std::vector<SongSummary>> Library::songs(const SongFilter& filter) {
+    const auto [condition, values] = filter.condition();
+    return summaries(u"SELECT id, title, first_line, number FROM song WHERE deleted_at IS NULL"_s +
+                         (condition.isEmpty() ? QString() : u" AND "_s + condition) +
+                         u" ORDER BY title_key, row"_s,
+                     values);
+}
+
+Result<SongFacets> Library::facets() {
+    auto rows = m_database->select(u"SELECT language, key, topics, books FROM song_facts"_s);
+    if (!rows)
+        return tl::unexpected(rows.error());
+    // Values that differ in case or accents only are one, as it is written first.
+    using Counts = QHash<QString, std::pair<QString, int>>;
+    Counts counts[4];
+    while (rows->next())
+        for (int kind = 0; kind < 4; ++kind)
+            for (const QString& value : rows->text(kind).split(u'\n', Qt::SkipEmptyParts)) {
+                auto& count = counts[kind][kind < 2 ? value : foldedForSearch(value).trimmed()];
+                if (count.second++ == 0)
+                    count.first = value;
+            }
+    const auto values = [](const Counts& from) {
+        SongFacets::Values list(from.begin(), from.end());
+        std::sort(list.begin(), list.end(), [](const auto& a, const auto& b) {
+            return QString::localeAwareCompare(a.first, b.first) < 0;
+        });
+        return list;
+    };
+    return SongFacets{values(counts[2]), values(counts[3]), values(counts[0]), values(counts[1])};
+}
+
+Result<void> Library::noteSung(const SongUse& use) {
+    return m_database->change(
+        u"INSERT OR IGNORE INTO song_use(song, service, day, title, service_title, sung_at)"
+        " VALUES (?, ?, ?, ?, ?, ?)"_s,
+        {use.song.text(), use.service.text(), use.at.date().toString(Qt::ISODate), use.title,
+         use.serviceTitle, use.at.toMSecsSinceEpoch()});
+}
+
+Result<std::vector<SongUse>> Library::uses(const SongId& id) {
+    auto rows = m_database->select(u"SELECT title, service, service_title, sung_at FROM song_use"
+                                   " WHERE song = ? ORDER BY sung_at DESC"_s,
+                                   {id.text()});
+    if (!rows)
+        return tl::unexpected(rows.error());
+    std::vector<SongUse> result;
+    while (rows->next())
+        result.push_back({id, rows->text(0), ServiceId::fromText(rows->text(1)), rows->text(2),
+                          QDateTime::fromMSecsSinceEpoch(rows->number(3))});
+    return result;
 }
 
 Result<int> Library::songCount() {
@@ -96,6 +144,9 @@ Result<void> Library::putInBin(const std::vector<SongId>& ids) {
             if (done) // the search forgets it
                 done = m_database->change(
                     u"DELETE FROM song_text WHERE row = (SELECT row FROM song WHERE id = ?)"_s, {id.text()});
+            if (done)
+                done = m_database->change(
+                    u"DELETE FROM song_facts WHERE row = (SELECT row FROM song WHERE id = ?)"_s, {id.text()});
             if (!done)
                 return done;
         }
@@ -111,7 +162,7 @@ Result<void> Library::takeFromBin(const std::vector<SongId>& ids) {
                 return tl::unexpected(stored.error());
             auto done = m_database->change(u"UPDATE song SET deleted_at = NULL WHERE id = ?"_s, {id.text()});
             if (done)
-                done = writeSearchText(id, SongSearch::searchText(*stored));
+                done = writeIndex(storedForm(*stored));
             if (!done)
                 return done;
         }
@@ -133,8 +184,52 @@ Result<int> Library::emptyBin() {
     return int(gone->size());
 }
 
-Result<std::vector<SongHit>> Library::find(const QString& query, int limit) {
-    return m_search->find(query, limit);
+Result<std::vector<SongHit>> Library::find(const QString& query, int limit, const SongFilter& filter) {
+    return m_search->find(query, limit, filter);
+}
+
+Result<std::vector<SongEdit>> Library::edit(const std::vector<SongId>& ids,
+                                            const std::function<void(Song&)>& change) {
+    std::vector<SongEdit> edits;
+    auto done = m_database->transaction([&]() -> Result<void> {
+        for (const SongId& id : ids) {
+            auto stored = song(id);
+            if (!stored)
+                return tl::unexpected(stored.error());
+            Song next = *stored;
+            change(next);
+            if (sameContent(next, *stored))
+                continue;
+            const auto saved = save(std::move(next));
+            if (!saved)
+                return tl::unexpected(saved.error());
+            edits.push_back({id, stored->revision, saved->revision});
+        }
+        return {};
+    });
+    if (!done)
+        return tl::unexpected(done.error());
+    return edits;
+}
+
+Result<int> Library::takeBack(const std::vector<SongEdit>& edits) {
+    int back = 0;
+    auto done = m_database->transaction([&]() -> Result<void> {
+        for (const SongEdit& edit : edits) {
+            const auto now = song(edit.id);
+            auto before = version(edit.id, edit.before);
+            if (!now || !before || now->revision != edit.after)
+                continue;
+            before->revision = edit.after;
+            if (auto saved = save(std::move(*before)); !saved)
+                return tl::unexpected(saved.error());
+            ++back;
+        }
+        return {};
+    });
+    if (!done)
+        return tl::unexpected(done.error());
+    return back;
 }
 
 Result<Song> Library::save(Song song) {
@@ -178,30 +273,42 @@ Result<void> Library::write(const StoredSong& stored, const QString& source, boo
               " content_hash, source, source_revision, id) VALUES (?,?,?,?,?,?,?,?,?,?,?,?)"_s,
         {song.revision, QDateTime::currentMSecsSinceEpoch(), song.title, stored.titleKey, stored.firstLine,
          stored.number, stored.lines, stored.content, stored.hash, from, fromRevision, id});
-    return done ? writeSearchText(song.id, stored.searchText) : done;
+    return done ? writeIndex(stored) : done;
 }
 
-Result<void> Library::writeSearchText(const SongId& id, const QStringList& columns) {
-    QVariantList values{id.text()};
-    for (const QString& column : columns)
-        values << column;
-    return m_database->change(u"INSERT INTO song_text(row, title, other, authors, numbers, topics, words)"
-                              " VALUES ((SELECT row FROM song WHERE id=?), ?, ?, ?, ?, ?, ?)"
-                              " ON CONFLICT(row) DO UPDATE SET title=excluded.title, other=excluded.other,"
-                              " authors=excluded.authors, numbers=excluded.numbers, topics=excluded.topics,"
-                              " words=excluded.words"_s,
-                              values);
+/// What songs are found and filtered by.
+Result<void> Library::writeIndex(const StoredSong& stored) {
+    const auto values = [&](const QStringList& columns) {
+        QVariantList list{stored.song.id.text()};
+        for (const QString& column : columns)
+            list << column;
+        return list;
+    };
+    auto done =
+        m_database->change(u"INSERT INTO song_text(row, title, other, authors, numbers, topics, words)"
+                           " VALUES ((SELECT row FROM song WHERE id=?), ?, ?, ?, ?, ?, ?)"
+                           " ON CONFLICT(row) DO UPDATE SET title=excluded.title,"
+                           " other=excluded.other, authors=excluded.authors,"
+                           " numbers=excluded.numbers, topics=excluded.topics,"
+                           " words=excluded.words"_s,
+                           values(stored.searchText));
+    return done ? m_database->change(u"INSERT OR REPLACE INTO song_facts(row, language, key, topics,"
+                                     " topic_keys, books, book_keys)"
+                                     " VALUES ((SELECT row FROM song WHERE id=?), ?, ?, ?, ?, ?, ?)"_s,
+                                     values(stored.facts))
+                : done;
 }
 
-/// After a migration that made the search text anew: fills it from the songs.
-Result<void> Library::fillSearchText() {
+/// After a migration that made search text or facts anew: fills them from the songs.
+Result<void> Library::fillIndex() {
     auto pending = m_database->select(u"SELECT 1 FROM pending_work WHERE name = 'search text'"_s);
     if (!pending)
         return tl::unexpected(pending.error());
     if (!pending->next())
         return {};
-    auto rows = m_database->select(u"SELECT id FROM song WHERE deleted_at IS NULL"
-                                   " AND row NOT IN (SELECT row FROM song_text)"_s);
+    auto rows = m_database->select(u"SELECT id FROM song WHERE deleted_at IS NULL AND"
+                                   " (row NOT IN (SELECT row FROM song_text)"
+                                   " OR row NOT IN (SELECT row FROM song_facts))"_s);
     if (!rows)
         return tl::unexpected(rows.error());
     std::vector<SongId> missing;
@@ -212,7 +319,7 @@ Result<void> Library::fillSearchText() {
             const auto stored = song(id);
             if (!stored)
                 continue; // one that cannot be read must not keep the others from being found
-            if (auto done = writeSearchText(id, SongSearch::searchText(*stored)); !done)
+            if (auto done = writeIndex(storedForm(*stored)); !done)
                 return done;
         }
         return m_database->change(u"DELETE FROM pending_work WHERE name = 'search text'"_s);
@@ -221,6 +328,14 @@ Result<void> Library::fillSearchText() {
 
 std::vector<ImportEntry> Library::import(const QStringList& paths, const Progress& progress) {
     return SongImport(*this).run(paths, progress);
+}
+
+std::vector<ImportCandidate> Library::lookAtImport(const QStringList& paths, const Progress& progress) {
+    return SongImport(*this).look(paths, progress);
+}
+
+std::vector<ImportEntry> Library::bringIn(std::vector<ImportCandidate> candidates, const Progress& progress) {
+    return SongImport(*this).bringIn(std::move(candidates), progress);
 }
 
 Result<void> Library::checkIntegrity() {

@@ -2,6 +2,8 @@
 #pragma once
 #include "core/base/Result.h"
 #include "core/song/Song.h"
+#include "store/ImportPlan.h"
+#include "store/SongFilter.h"
 #include <QDateTime>
 #include <functional>
 #include <memory>
@@ -27,6 +29,22 @@ struct SongVersion {
     QDateTime changedAt; ///< when it became what it is there; UTC
 };
 
+/// One of several songs that were changed together.
+struct SongEdit {
+    SongId id;
+    int before = 0; ///< revision
+    int after = 0;
+};
+
+/// A song was sung: its words were on a screen.
+struct SongUse {
+    SongId song;
+    QString title; ///< then
+    ServiceId service;
+    QString serviceTitle;
+    QDateTime at; ///< where it was sung
+};
+
 /// A song that was found, with the line of its words that matched (empty when another field did).
 struct SongHit {
     SongSummary song;
@@ -34,7 +52,8 @@ struct SongHit {
     QStringList marked; ///< folded words, or beginnings of words, to mark as found
 };
 
-enum class ImportOutcome { Added, Changed, Unchanged, Refused };
+enum class ImportOutcome { Added, Changed, Unchanged, Refused, LeftOut };
+inline constexpr int kImportOutcomes = 5;
 
 struct ImportEntry {
     QString file;
@@ -53,15 +72,29 @@ public:
     ~Library();
 
     /// Every song, by title.
-    [[nodiscard]] Result<std::vector<SongSummary>> songs();
+    [[nodiscard]] Result<std::vector<SongSummary>> songs(const SongFilter& filter = {});
+    [[nodiscard]] Result<SongFacets> facets();
     [[nodiscard]] Result<int> songCount();
     [[nodiscard]] Result<Song> song(const SongId& id);
     /// Songs by any scrap of them, the best first; see store/SongSearch.h.
-    [[nodiscard]] Result<std::vector<SongHit>> find(const QString& query, int limit = 50);
+    [[nodiscard]] Result<std::vector<SongHit>> find(const QString& query, int limit = 50,
+                                                    const SongFilter& filter = {});
+
+    /// A song was sung in a service; once a service and day, however often.
+    [[nodiscard]] Result<void> noteSung(const SongUse& use);
+    /// When it was sung, the last time first.
+    [[nodiscard]] Result<std::vector<SongUse>> uses(const SongId& id);
 
     /// Stores a new or changed song. The revision must be the stored one (0 for a new song); it comes back
     /// one higher. Fails, changing nothing, when the stored song has been changed meanwhile.
     [[nodiscard]] Result<Song> save(Song song);
+
+    /// Changes several songs in one transaction; those that stay the same are left alone. Returns those that
+    /// changed.
+    [[nodiscard]] Result<std::vector<SongEdit>> edit(const std::vector<SongId>& ids,
+                                                     const std::function<void(Song&)>& change);
+    /// Takes such changes back. Songs that were changed again since stay; returns how many came back.
+    [[nodiscard]] Result<int> takeBack(const std::vector<SongEdit>& edits);
 
     /// Earlier versions of a song, the newest first. Every save and import that changes a song keeps one.
     [[nodiscard]] Result<std::vector<SongVersion>> versions(const SongId& id);
@@ -80,6 +113,13 @@ public:
     /// Brings in files and folders (with the folders inside them), each file whole or not at all. A file that
     /// fails is reported as refused and stops no other. Importing the same again changes nothing.
     [[nodiscard]] std::vector<ImportEntry> import(const QStringList& paths, const Progress& progress = {});
+    /// Reads files and folders, says what each song is to the library, and changes nothing. Stopped: those
+    /// looked at so far.
+    [[nodiscard]] std::vector<ImportCandidate> lookAtImport(const QStringList& paths,
+                                                            const Progress& progress = {});
+    /// Does with each what its decision says; a file is whole or not at all.
+    [[nodiscard]] std::vector<ImportEntry> bringIn(std::vector<ImportCandidate> candidates,
+                                                   const Progress& progress = {});
 
     /// Looks through the whole database; fails with what is wrong. Takes a while on a large library.
     [[nodiscard]] Result<void> checkIntegrity();
@@ -89,10 +129,11 @@ public:
 private:
     explicit Library(QString folder, std::unique_ptr<Database> database);
     [[nodiscard]] Result<void> write(const StoredSong& song, const QString& source, bool exists);
-    [[nodiscard]] Result<void> writeSearchText(const SongId& id, const QStringList& columns);
-    [[nodiscard]] Result<void> fillSearchText();
+    [[nodiscard]] Result<void> writeIndex(const StoredSong& song);
+    [[nodiscard]] Result<void> fillIndex();
     [[nodiscard]] Result<Song> songOf(Result<Rows> rows);
-    [[nodiscard]] Result<std::vector<SongSummary>> summaries(const QString& sql);
+    [[nodiscard]] Result<std::vector<SongSummary>> summaries(const QString& sql,
+                                                             const QVariantList& values = {});
 
     QString m_folder;
     std::unique_ptr<Database> m_database;

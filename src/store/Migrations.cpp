@@ -105,6 +105,21 @@ const Migration& widerSearch() {
     return statements;
 }
 
+/// What songs are filtered by, and when they were sung. The facts are filled by Library::open.
+const Migration& factsAndUses() {
+    static const Migration statements{
+        u"CREATE TABLE song_facts (" // of songs outside the bin
+        "  row INTEGER PRIMARY KEY REFERENCES song(row) ON DELETE CASCADE,"
+        "  language TEXT, key TEXT, topics TEXT, topic_keys TEXT, books TEXT, book_keys TEXT)"_s,
+        u"CREATE TABLE song_use ("                                        // stays when the song is gone
+        "  song TEXT NOT NULL, service TEXT NOT NULL, day TEXT NOT NULL," // yyyy-mm-dd where it was sung
+        "  title TEXT NOT NULL, service_title TEXT NOT NULL, sung_at INTEGER NOT NULL,"
+        "  PRIMARY KEY (song, service, day)) WITHOUT ROWID"_s,
+        u"INSERT OR REPLACE INTO pending_work VALUES ('search text')"_s,
+    };
+    return statements;
+}
+
 Result<int> versionOf(Database& database) {
     auto rows = database.select(u"PRAGMA user_version"_s);
     if (!rows)
@@ -126,7 +141,7 @@ Result<void> backUp(Database& database, int version, const QString& folder) {
 } // namespace
 
 const std::vector<Migration>& libraryMigrations() {
-    static const std::vector<Migration> migrations{songs(), historyAndBin(), widerSearch()};
+    static const std::vector<Migration> migrations{songs(), historyAndBin(), widerSearch(), factsAndUses()};
     return migrations;
 }
 

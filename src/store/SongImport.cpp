@@ -1,10 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/SongImport.h"
+#include "core/song/SongLikeness.h"
 #include "formats/SongReader.h"
 #include "store/Database.h"
+#include "store/TwinFinder.h"
 #include <QDirIterator>
 #include <QFile>
 #include <QFileInfo>
+#include <future>
 
 namespace mivanta {
 
@@ -56,13 +59,26 @@ void keepPartIds(Song& song, const Song& stored) {
 
 } // namespace
 
-/// A file that was read, with its songs as they will be stored.
-struct SongImport::ReadFile {
-    QString path;
-    std::optional<ImportEntry> refusal; ///< instead of songs
+/// What a song is to the library, and what shall become of it.
+struct SongImport::Judgement {
+    ImportFinding finding = ImportFinding::New;
+    SongId other;
+    int otherRevision = 0;
+    ImportDecision decision = ImportDecision::Add;
+};
+
+/// A song as it will be stored.
+struct SongImport::Piece {
+    StoredSong song;
     QString source;
-    std::vector<StoredSong> songs;
-    std::vector<std::vector<ReadWarning>> warnings; ///< of each song
+    std::vector<ReadWarning> warnings;
+    std::optional<Judgement> chosen; ///< by a person; else it is judged when its turn comes
+};
+
+struct SongImport::File {
+    QString path;
+    std::optional<ImportEntry> refusal; ///< instead of pieces
+    std::vector<Piece> pieces;
 };
 
 namespace {
@@ -85,52 +101,153 @@ Result<std::vector<ReadSong>> readSongFile(const QString& path) {
 
 } // namespace
 
-SongImport::ReadFile SongImport::read(const QString& path) {
-    ReadFile file;
+SongImport::File SongImport::read(const QString& path) {
+    File file;
     file.path = path;
     auto songs = readSongFile(path);
     if (!songs) {
         file.refusal = refused(path, songs.error());
         return file;
     }
-    file.source = QFileInfo(path).canonicalFilePath();
-    for (ReadSong& song : *songs) {
+    const QString source = QFileInfo(path).canonicalFilePath();
+    for (size_t i = 0; i < songs->size(); ++i) {
+        ReadSong& song = (*songs)[i];
         song.song.revision = 1; // what a new song gets
-        file.songs.push_back(storedForm(std::move(song.song)));
-        file.warnings.push_back(std::move(song.warnings));
+        file.pieces.push_back({storedForm(std::move(song.song)),
+                               source + (i > 0 ? u"#%1"_s.arg(i + 1) : QString()), std::move(song.warnings),
+                               std::nullopt});
     }
     return file;
 }
 
-std::future<std::vector<SongImport::ReadFile>> SongImport::readAhead(const QStringList& paths) {
-    return std::async(std::launch::async, [paths] {
-        std::vector<ReadFile> files;
-        for (const QString& path : paths)
-            files.push_back(read(path));
-        return files;
-    });
-}
-
-std::vector<ImportEntry> SongImport::run(const QStringList& paths, const Library::Progress& progress) {
-    std::vector<ImportEntry> entries;
-    const QStringList files = filesOf(paths);
-    auto next = readAhead(files.mid(0, kFilesPerCommit));
-    for (qsizetype from = 0; from < files.size(); from += kFilesPerCommit) {
-        const std::vector<ReadFile> group = next.get();
-        next = readAhead(files.mid(from + kFilesPerCommit, kFilesPerCommit)); // while these are stored
-        const int done = int(from);
-        const bool goOn = storeGroup(group, entries, [&](int stored) {
-            return !progress || progress(done + stored, int(files.size()));
-        });
-        if (!goOn)
+void SongImport::inGroups(qsizetype files, const MakeFiles& make,
+                          const std::function<bool(qsizetype, std::vector<File>&)>& use) {
+    const auto ahead = [&](qsizetype from) {
+        const qsizetype count = std::clamp(files - from, qsizetype(0), kFilesPerCommit);
+        return std::async(std::launch::async, [&make, from, count] { return make(from, count); });
+    };
+    auto next = ahead(0);
+    for (qsizetype from = 0; from < files; from += kFilesPerCommit) {
+        std::vector<File> group = next.get();
+        next = ahead(from + kFilesPerCommit);
+        if (!use(from, group))
             break;
     }
+}
+
+namespace {
+
+template <typename Read>
+auto reading(const QStringList& files, Read read) {
+    return [files, read](qsizetype from, qsizetype count) {
+        std::vector<decltype(read(QString()))> group;
+        for (const QString& path : files.mid(from, count))
+            group.push_back(read(path));
+        return group;
+    };
+}
+
+} // namespace
+
+std::vector<ImportEntry> SongImport::run(const QStringList& paths, const Library::Progress& progress) {
+    const QStringList files = filesOf(paths);
+    return storeAll(files.size(), reading(files, &SongImport::read), progress);
+}
+
+std::vector<ImportEntry> SongImport::bringIn(std::vector<ImportCandidate> candidates,
+                                             const Library::Progress& progress) {
+    std::vector<std::pair<size_t, size_t>> files; // stretches of candidates
+    for (size_t i = 0; i < candidates.size(); ++i)
+        if (i > 0 && candidates[i].file == candidates[i - 1].file)
+            files.back().second = i + 1;
+        else
+            files.emplace_back(i, i + 1);
+    const auto make = [&](qsizetype from, qsizetype count) {
+        std::vector<File> group;
+        for (qsizetype f = from; f < from + count; ++f) {
+            File file;
+            file.path = candidates[files[size_t(f)].first].file;
+            for (size_t i = files[size_t(f)].first; i < files[size_t(f)].second; ++i) {
+                ImportCandidate& candidate = candidates[i];
+                if (candidate.finding == ImportFinding::Unreadable) {
+                    file.refusal = refused(candidate.file, {candidate.problem, {}, {}});
+                    continue;
+                }
+                Judgement judgement{candidate.finding, {}, 0, candidate.decision};
+                if (candidate.other) {
+                    judgement.other = candidate.other->id;
+                    judgement.otherRevision = candidate.other->revision;
+                }
+                file.pieces.push_back({storedForm(std::move(candidate.song)), candidate.source,
+                                       std::move(candidate.warnings), judgement});
+            }
+            group.push_back(std::move(file));
+        }
+        return group;
+    };
+    return storeAll(qsizetype(files.size()), make, progress);
+}
+
+std::vector<ImportCandidate> SongImport::look(const QStringList& paths, const Library::Progress& progress) {
+    const QStringList files = filesOf(paths);
+    std::vector<ImportCandidate> candidates;
+    TwinFinder twins(m_library);
+    const auto candidateOf = [&](const Piece& piece, const QString& path) {
+        ImportCandidate candidate;
+        candidate.file = path;
+        candidate.source = piece.source;
+        candidate.song = piece.song.song;
+        candidate.warnings = piece.warnings;
+        const auto judgement = judge(piece.song, piece.source);
+        if (judgement) {
+            candidate.finding = judgement->finding;
+            if (!judgement->other.isNull())
+                if (auto other = m_library.song(judgement->other))
+                    candidate.other = std::move(*other);
+        }
+        if (candidate.finding == ImportFinding::New)
+            if (auto twin = twins.twinOf(candidate.song); twin && *twin) {
+                const bool same = contentHash((*twin)->song) == piece.song.hash;
+                candidate.finding = same ? ImportFinding::Same : (*twin)->finding;
+                candidate.other = std::move((*twin)->song);
+                candidate.otherIsStored = (*twin)->isStored;
+            }
+        twins.remember(candidate.song);
+        candidate.decision = usualDecision(candidate.finding);
+        return candidate;
+    };
+    inGroups(files.size(), reading(files, &SongImport::read), [&](qsizetype from, std::vector<File>& group) {
+        for (const File& file : group) {
+            if (progress && !progress(int(from + (&file - group.data())), int(files.size())))
+                return false;
+            if (file.refusal) {
+                ImportCandidate& unreadable = candidates.emplace_back();
+                unreadable.file = file.path;
+                unreadable.finding = ImportFinding::Unreadable;
+                unreadable.problem = file.refusal->reason;
+                unreadable.decision = ImportDecision::LeaveOut;
+            }
+            for (const Piece& piece : file.pieces)
+                candidates.push_back(candidateOf(piece, file.path));
+        }
+        return true;
+    });
+    return candidates;
+}
+
+std::vector<ImportEntry> SongImport::storeAll(qsizetype files, const MakeFiles& make,
+                                              const Library::Progress& progress) {
+    std::vector<ImportEntry> entries;
+    inGroups(files, make, [&](qsizetype from, std::vector<File>& group) {
+        return storeGroup(group, entries,
+                          [&](int stored) { return !progress || progress(int(from) + stored, int(files)); });
+    });
     return entries;
 }
 
 /// Files share a commit, which costs more than most songs; each is still whole or not there at all. False
 /// when the person wants no more.
-bool SongImport::storeGroup(const std::vector<ReadFile>& group, std::vector<ImportEntry>& entries,
+bool SongImport::storeGroup(const std::vector<File>& group, std::vector<ImportEntry>& entries,
                             const std::function<bool(int)>& progress) {
     bool goOn = true;
     const size_t before = entries.size();
@@ -158,17 +275,17 @@ bool SongImport::storeGroup(const std::vector<ReadFile>& group, std::vector<Impo
     return goOn;
 }
 
-std::vector<ImportEntry> SongImport::store(const ReadFile& file) {
+std::vector<ImportEntry> SongImport::store(const File& file) {
     if (file.refusal)
         return {*file.refusal};
     std::vector<ImportEntry> entries;
     auto done = m_library.m_database->transaction([&]() -> Result<void> {
-        for (size_t i = 0; i < file.songs.size(); ++i) {
-            auto entry = importSong(file.songs[i], file.source + (i > 0 ? u"#%1"_s.arg(i + 1) : QString()));
+        for (const Piece& piece : file.pieces) {
+            auto entry = storePiece(piece);
             if (!entry)
                 return tl::unexpected(entry.error());
             entry->file = file.path;
-            for (const ReadWarning& warning : file.warnings[i]) {
+            for (const ReadWarning& warning : piece.warnings) {
                 if (entry->line == 0)
                     entry->line = warning.line;
                 entry->reason += (entry->reason.isEmpty() ? QString() : u" "_s) +
@@ -183,53 +300,110 @@ std::vector<ImportEntry> SongImport::store(const ReadFile& file) {
     return entries;
 }
 
-Result<ImportEntry> SongImport::importSong(const StoredSong& read, const QString& source) {
+/// What the library knows of a song without comparing words.
+Result<SongImport::Judgement> SongImport::judge(const StoredSong& read, const QString& source) {
     Database& database = *m_library.m_database;
-    ImportEntry entry{{}, ImportOutcome::Unchanged, {}, read.song.title, 0, {}};
+    const auto judged = [](ImportFinding finding, const QString& other) {
+        return Judgement{finding, SongId::fromText(other), 0, usualDecision(finding)};
+    };
     auto twin = database.select(u"SELECT id, deleted_at FROM song WHERE content_hash = ?"
                                 " ORDER BY deleted_at IS NOT NULL, row LIMIT 1"_s,
                                 {read.hash});
     if (!twin)
         return tl::unexpected(twin.error());
-    if (twin->next()) {
-        entry.song = SongId::fromText(twin->text(0));
-        if (twin->text(1).isEmpty())
-            return entry;
-        if (auto done = m_library.takeFromBin({entry.song}); !done)
-            return tl::unexpected(done.error());
-        entry.outcome = ImportOutcome::Added;
-        entry.reason = u"taken back from the bin."_s;
-        return entry;
-    }
+    if (twin->next())
+        return judged(twin->text(1).isEmpty() ? ImportFinding::Same : ImportFinding::InBin, twin->text(0));
     auto same =
         database.select(u"SELECT id, revision, source_revision FROM song WHERE source = ?"_s, {source});
     if (!same)
         return tl::unexpected(same.error());
-    if (!same->next()) {
-        if (auto done = m_library.write(read, source, false); !done)
-            return tl::unexpected(done.error());
-        entry.outcome = ImportOutcome::Added;
-        entry.song = read.song.id;
-        return entry;
+    if (!same->next())
+        return judged(ImportFinding::New, {});
+    Judgement judgement =
+        judged(same->number(1) == same->number(2) ? ImportFinding::NewerFile : ImportFinding::BothChanged,
+               same->text(0));
+    judgement.otherRevision = int(same->number(1));
+    return judgement;
+}
+
+Result<ImportEntry> SongImport::storePiece(const Piece& piece) {
+    ImportEntry entry{{}, ImportOutcome::Unchanged, piece.song.song.id, piece.song.song.title, 0, {}};
+    Judgement judgement;
+    if (piece.chosen) {
+        judgement = *piece.chosen;
+    } else {
+        const auto judged = judge(piece.song, piece.source);
+        if (!judged)
+            return tl::unexpected(judged.error());
+        judgement = *judged;
     }
-    entry.song = SongId::fromText(same->text(0));
-    if (same->number(1) != same->number(2)) {
-        entry.outcome = ImportOutcome::Refused;
-        entry.reason = u"the file has changed, but so has the song in the library since it was brought in; "
-                       "the library's was kept."_s;
-        return entry;
+    Result<void> done;
+    switch (judgement.decision) {
+    case ImportDecision::LeaveOut:
+        entry.song = judgement.other;
+        if (judgement.finding == ImportFinding::Same)
+            break;
+        entry.outcome = ImportOutcome::LeftOut;
+        if (judgement.finding == ImportFinding::BothChanged && !piece.chosen) {
+            entry.outcome = ImportOutcome::Refused;
+            entry.reason =
+                u"the file has changed, but so has the song in the library since it was brought in; "
+                "the library's was kept."_s;
+        }
+        break;
+    case ImportDecision::Add:
+        done = add(piece, judgement, entry);
+        break;
+    case ImportDecision::Replace:
+    case ImportDecision::MergeDetails:
+        done = changeOther(piece, judgement, entry);
+        break;
     }
-    const auto stored = m_library.song(entry.song);
-    if (!stored)
-        return tl::unexpected(stored.error());
-    Song song = read.song;
-    song.id = entry.song;
-    song.revision = int(same->number(1)) + 1;
-    keepPartIds(song, *stored);
-    if (auto done = m_library.write(storedForm(std::move(song)), source, true); !done)
+    if (!done)
         return tl::unexpected(done.error());
-    entry.outcome = ImportOutcome::Changed;
     return entry;
+}
+
+Result<void> SongImport::add(const Piece& piece, const Judgement& judgement, ImportEntry& entry) {
+    entry.outcome = ImportOutcome::Added;
+    if (judgement.finding == ImportFinding::InBin) {
+        entry.song = judgement.other;
+        entry.reason = u"taken back from the bin."_s;
+        return m_library.takeFromBin({entry.song});
+    }
+    if (judgement.finding != ImportFinding::New) // the file is this song's from now on
+        if (auto done = m_library.m_database->change(u"UPDATE song SET source = NULL WHERE source = ?"_s,
+                                                     {piece.source});
+            !done)
+            return done;
+    return m_library.write(piece.song, piece.source, false);
+}
+
+Result<void> SongImport::changeOther(const Piece& piece, const Judgement& judgement, ImportEntry& entry) {
+    const auto stored = m_library.song(judgement.other);
+    if (!stored) // it was to come in with these, and did not
+        return add(piece, {}, entry);
+    entry.song = stored->id;
+    if (stored->revision != judgement.otherRevision && stored->revision != m_made.value(stored->id)) {
+        entry.outcome = ImportOutcome::Refused;
+        entry.reason = u"\"%1\" was changed in the library meanwhile; look at it again."_s.arg(stored->title);
+        return {};
+    }
+    const bool merges = judgement.decision == ImportDecision::MergeDetails;
+    Song song = merges ? withDetailsOf(*stored, piece.song.song) : piece.song.song;
+    if (!merges) {
+        song.id = stored->id;
+        keepPartIds(song, *stored);
+        for (QString Song::*kept : {&Song::usualTheme, &Song::backingTrack}) // no song file can say them
+            if ((song.*kept).isEmpty())
+                song.*kept = (*stored).*kept;
+    } else if (sameContent(song, *stored)) {
+        return {};
+    }
+    song.revision = stored->revision + 1;
+    m_made.insert(song.id, song.revision);
+    entry.outcome = ImportOutcome::Changed;
+    return m_library.write(storedForm(std::move(song)), merges ? QString() : piece.source, true);
 }
 
 } // namespace mivanta

@@ -2,7 +2,6 @@
 #pragma once
 #include "store/Library.h"
 #include "store/StoredSong.h"
-#include <future>
 
 namespace mivanta {
 
@@ -13,18 +12,33 @@ class SongImport {
 public:
     explicit SongImport(Library& library) : m_library(library) {}
     [[nodiscard]] std::vector<ImportEntry> run(const QStringList& paths, const Library::Progress& progress);
+    [[nodiscard]] std::vector<ImportCandidate> look(const QStringList& paths,
+                                                    const Library::Progress& progress);
+    [[nodiscard]] std::vector<ImportEntry> bringIn(std::vector<ImportCandidate> candidates,
+                                                   const Library::Progress& progress);
 
 private:
-    struct ReadFile;
-    [[nodiscard]] static ReadFile read(const QString& path);
-    /// Reads files on another thread.
-    [[nodiscard]] static std::future<std::vector<ReadFile>> readAhead(const QStringList& paths);
-    [[nodiscard]] bool storeGroup(const std::vector<ReadFile>& group, std::vector<ImportEntry>& entries,
+    struct Judgement;
+    struct Piece;
+    struct File;
+    using MakeFiles = std::function<std::vector<File>(qsizetype from, qsizetype count)>;
+    [[nodiscard]] static File read(const QString& path);
+    /// Files in groups; the next group is made on another thread while one is used. Ends when `use` says so.
+    static void inGroups(qsizetype files, const MakeFiles& make,
+                         const std::function<bool(qsizetype from, std::vector<File>& group)>& use);
+    [[nodiscard]] std::vector<ImportEntry> storeAll(qsizetype files, const MakeFiles& make,
+                                                    const Library::Progress& progress);
+    [[nodiscard]] bool storeGroup(const std::vector<File>& group, std::vector<ImportEntry>& entries,
                                   const std::function<bool(int)>& progress);
-    [[nodiscard]] std::vector<ImportEntry> store(const ReadFile& file);
-    [[nodiscard]] Result<ImportEntry> importSong(const StoredSong& read, const QString& source);
+    [[nodiscard]] std::vector<ImportEntry> store(const File& file);
+    [[nodiscard]] Result<ImportEntry> storePiece(const Piece& piece);
+    [[nodiscard]] Result<Judgement> judge(const StoredSong& read, const QString& source);
+    [[nodiscard]] Result<void> add(const Piece& piece, const Judgement& judgement, ImportEntry& entry);
+    [[nodiscard]] Result<void> changeOther(const Piece& piece, const Judgement& judgement,
+                                           ImportEntry& entry);
 
     Library& m_library;
+    QHash<SongId, int> m_made; ///< revisions of songs that this import has changed
 };
 
 } // namespace mivanta

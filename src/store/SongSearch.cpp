@@ -53,13 +53,13 @@ QStringList SongSearch::searchText(const Song& song) {
             folded(song.topics),         folded(lines)};
 }
 
-Result<std::vector<SongHit>> SongSearch::find(const QString& query, int limit) {
+Result<std::vector<SongHit>> SongSearch::find(const QString& query, int limit, const SongFilter& filter) {
     std::vector<Term> terms;
     for (const QString& word : searchWords(query))
         terms.push_back({word, {}});
     if (terms.empty())
         return std::vector<SongHit>();
-    auto hits = findTerms(terms, limit);
+    auto hits = findTerms(terms, limit, filter);
     for (const bool all : {false, true}) { // first the words that nobody wrote, then every long one
         if (!hits || !hits->empty())
             return hits;
@@ -67,12 +67,13 @@ Result<std::vector<SongHit>> SongSearch::find(const QString& query, int limit) {
         if (!forgiven)
             return tl::unexpected(forgiven.error());
         if (*forgiven)
-            hits = findTerms(terms, limit);
+            hits = findTerms(terms, limit, filter);
     }
     return hits;
 }
 
-Result<std::vector<SongHit>> SongSearch::findTerms(const std::vector<Term>& terms, int limit) {
+Result<std::vector<SongHit>> SongSearch::findTerms(const std::vector<Term>& terms, int limit,
+                                                   const SongFilter& filter) {
     QStringList expression;
     QStringList words;
     QStringList marked;
@@ -135,17 +136,23 @@ Result<std::vector<SongHit>> SongSearch::findTerms(const std::vector<Term>& term
     const QString columns =
         u"SELECT s.id, s.title, s.first_line, s.number, s.lines, t.title, t.other, t.numbers,"
         " t.authors || ' ' || t.topics, t.words, s.title_key"_s;
-    auto titles = m_database.select(columns + u" FROM song s JOIN song_text t ON t.row = s.row"
-                                              " WHERE s.title_key >= ? AND s.title_key < ?"
-                                              " ORDER BY s.title_key LIMIT 10"_s,
-                                    {key, key + QChar(0xffff)});
+    const auto [condition, passing] = filter.condition();
+    const auto also = [&](const QString& rowColumn) {
+        return condition.isEmpty() ? QString() : u" AND "_s + rowColumn + condition.mid(3);
+    };
+    auto titles = m_database.select(columns +
+                                        u" FROM song s JOIN song_text t ON t.row = s.row"
+                                        " WHERE s.title_key >= ? AND s.title_key < ?"_s +
+                                        also(u"s.row"_s) + u" ORDER BY s.title_key LIMIT 10"_s,
+                                    QVariantList{key, key + QChar(0xffff)} + passing);
     if (!titles)
         return tl::unexpected(titles.error());
     add(*titles);
     auto rows = m_database.select(
-        columns + u" FROM (SELECT rowid, rank FROM song_fts WHERE song_fts MATCH ? ORDER BY rank LIMIT ?) f"
-                  " JOIN song s ON s.row = f.rowid JOIN song_text t ON t.row = s.row ORDER BY f.rank"_s,
-        {expression.join(u" AND "_s), limit});
+        columns + u" FROM (SELECT rowid, rank FROM song_fts WHERE song_fts MATCH ?"_s + also(u"rowid"_s) +
+            u" ORDER BY rank LIMIT ?) f"
+            " JOIN song s ON s.row = f.rowid JOIN song_text t ON t.row = s.row ORDER BY f.rank"_s,
+        QVariantList{expression.join(u" AND "_s)} + passing + QVariantList{limit});
     if (!rows)
         return tl::unexpected(rows.error());
     add(*rows);

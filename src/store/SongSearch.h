@@ -13,7 +13,8 @@ namespace mivanta {
 class SongSearch {
 public:
     explicit SongSearch(Database& database) : m_database(database) {}
-    [[nodiscard]] Result<std::vector<SongHit>> find(const QString& query, int limit);
+    [[nodiscard]] Result<std::vector<SongHit>> find(const QString& query, int limit,
+                                                    const SongFilter& filter = {});
 
     /// What is searched of a song, folded, by column.
     [[nodiscard]] static QStringList searchText(const Song& song);
@@ -24,7 +25,8 @@ private:
         QString word;
         QStringList spelled; ///< words of the library that it may be misspelt for; empty = taken as it is
     };
-    [[nodiscard]] Result<std::vector<SongHit>> findTerms(const std::vector<Term>& terms, int limit);
+    [[nodiscard]] Result<std::vector<SongHit>> findTerms(const std::vector<Term>& terms, int limit,
+                                                         const SongFilter& filter);
     [[nodiscard]] Result<bool> forgive(std::vector<Term>& terms, bool all);
     [[nodiscard]] Result<void> loadVocabulary();
     [[nodiscard]] bool isKnown(const QString& word) const;

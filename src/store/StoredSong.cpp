@@ -18,6 +18,30 @@ void renameParts(Song& song, const QHash<PartId, PartId>& renamed) {
         rename(order.entries);
 }
 
+namespace {
+
+/// Values one a line, between line ends, so that each can be found whole.
+QString listed(const QStringList& values) {
+    return values.isEmpty() ? QString() : u'\n' + values.join(u'\n') + u'\n';
+}
+
+QStringList factsOf(const Song& song) {
+    QStringList books;
+    for (const BookNumber& number : song.bookNumbers)
+        if (!number.book.isEmpty())
+            books << number.book;
+    const auto keys = [](const QStringList& values) {
+        QStringList folded;
+        for (const QString& value : values)
+            folded << foldedForSearch(value).trimmed();
+        return folded;
+    };
+    return {song.language, song.key,           listed(song.topics), listed(keys(song.topics)),
+            listed(books), listed(keys(books))};
+}
+
+} // namespace
+
 QByteArray contentHash(const Song& song) {
     Song bare = song;
     bare.id = {};
@@ -48,6 +72,7 @@ StoredSong storedForm(Song song) {
                 lines << line.words;
     stored.lines = lines.join(u'\n');
     stored.searchText = SongSearch::searchText(song);
+    stored.facts = factsOf(song);
     stored.song = std::move(song);
     return stored;
 }

@@ -15,6 +15,7 @@ struct StoredSong {
     QString number; ///< the first hymn-book number
     QString lines;
     QStringList searchText; ///< by column, see SongSearch
+    QStringList facts;      ///< language, key, topics, topic keys, books, book keys; see SongFilter
 };
 
 [[nodiscard]] StoredSong storedForm(Song song);

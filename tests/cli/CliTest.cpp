@@ -55,6 +55,30 @@ TEST_F(Cli, WhatIsExportedComesInAgainUnchanged) {
     EXPECT_EQ(run({u"export"_s, u"No such song"_s, u"--format"_s, u"text"_s, u"--to"_s, pdf}).code, 1);
 }
 
+TEST_F(Cli, LooksAtTwinsAndDoesWithThemWhatItIsTold) {
+    importDemo();
+    QFile known(kDemo + u"/songs/every-tide.txt"_s);
+    ASSERT_TRUE(known.open(QIODevice::ReadOnly));
+    QFile twin(folder.filePath(u"twin.txt"_s));
+    ASSERT_TRUE(twin.open(QIODevice::WriteOnly));
+    twin.write(known.readAll().replace("Every Tide", "Turning of the Tide"));
+    twin.close();
+    const QJsonArray seen = run({u"--json"_s, u"import"_s, u"--look"_s, twin.fileName()}).json().array();
+    ASSERT_EQ(seen.size(), 1);
+    EXPECT_EQ(seen[0][u"finding"_s].toString(), u"same words"_s);
+    EXPECT_EQ(seen[0][u"other"_s][u"title"_s].toString(), u"Every Tide"_s);
+    const auto outcome = [&](const QString& twins) {
+        return run({u"--json"_s, u"import"_s, u"--twins"_s, twins, twin.fileName()})
+            .json()[u"entries"_s][0][u"outcome"_s]
+            .toString();
+    };
+    EXPECT_EQ(outcome(u"skip"_s), u"left out"_s);
+    EXPECT_EQ(outcome(u"merge"_s), u"changed"_s);
+    EXPECT_TRUE(run({u"find"_s, u"Turning of the Tide"_s}).out.startsWith("Every Tide"));
+    EXPECT_EQ(outcome(u"keep"_s), u"added"_s);
+    EXPECT_EQ(run({u"import"_s, u"--twins"_s, u"perhaps"_s, twin.fileName()}).code, 2);
+}
+
 TEST_F(Cli, WrongUsageEndsWithTwoAndSaysWhy) {
     for (const QStringList& arguments :
          std::vector<QStringList>{{},

@@ -21,7 +21,7 @@ TEST_F(Desks, AnEmptyLibrarySaysWhatToDo) {
     press(Qt::Key_1, Qt::AltModifier);
     auto* hint = window->findChild<QWidget*>(u"library-desk"_s)->findChild<QLabel*>(u"find-empty"_s);
     EXPECT_TRUE(waitUntil([&] { return hint->isVisible(); }));
-    EXPECT_TRUE(hint->text().contains(u"Import"_s));
+    EXPECT_TRUE(hint->text().contains(u"Bring in"_s));
 }
 
 TEST_F(Desks, ImportFindReadAndTranspose) {
@@ -44,12 +44,38 @@ TEST_F(Desks, ImportFindReadAndTranspose) {
     EXPECT_EQ(session->document().service().items[0].song()->key, u"G"_s); // transposing was for reading only
 }
 
+TEST_F(Desks, ASongIsFoundByAnyScrapOfIt) {
+    importDemo();
+    const std::pair<QString, QString> scraps[]{
+        {u"harbuor bel"_s, u"Lantern on the Water"_s},         // misspelt, and not to its end
+        {u"coming down there's"_s, u"Lantern on the Water"_s}, // over the end of a line
+        {u"SH 203"_s, u"Lantern on the Water"_s},
+        {u"203"_s, u"Lantern on the Water"_s},
+        {u"550 0988"_s, u"Every Tide"_s},           // its licence number
+        {u"iver tarnwell tide"_s, u"Every Tide"_s}, // its author, and a word of its title
+        {u"etoile"_s, u"\u00c9toile du port"_s},
+        {u"MORNING OVER"_s, u"Morning over Quillhaven"_s}};
+    for (const auto& [desk, key] :
+         {std::pair{u"library-desk"_s, Qt::Key_1}, std::pair{u"prepare-desk"_s, Qt::Key_2}}) {
+        press(key, Qt::AltModifier);
+        auto* list = window->findChild<QWidget*>(desk)->findChild<QListView*>(u"find-results"_s);
+        for (const auto& [scrap, title] : scraps) {
+            press(Qt::Key_F, Qt::ControlModifier);
+            type(scrap);
+            EXPECT_TRUE(waitUntil([&] { return list->model()->index(0, 0).data().toString() == title; }))
+                << scrap.toStdString() << " on " << desk.toStdString();
+        }
+    }
+}
+
 TEST_F(Desks, BadFilesAreNamedAndTheRestComesIn) {
     QFile bad(folder.filePath(u"bad.txt"_s));
     ASSERT_TRUE(bad.open(QIODevice::WriteOnly));
     bad.close();
     answers->files = {bad.fileName(), QStringLiteral(MIVANTA_SOURCE_DIR "/data/demo/songs/every-tide.txt")};
     press(Qt::Key_I, Qt::ControlModifier);
+    ASSERT_TRUE(waitUntil([&] { return child<QWidget>(u"import-review"_s)->isVisible(); }));
+    press(Qt::Key_Return, Qt::ControlModifier);
     ASSERT_TRUE(waitUntil([&] { return window->notices()->isVisible(); }));
     EXPECT_TRUE(window->notices()->text().contains(u"1 added"_s));
     EXPECT_TRUE(window->notices()->text().contains(u"bad.txt: the file is empty"_s));

@@ -1,9 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "Window.h"
+#include "EditorTest.h"
 #include "core/song/SingingOrder.h"
 #include "desk/library/Speller.h"
-#include "desk/library/WordsSheet.h"
-#include "store/Library.h"
 #include <QClipboard>
 #include <QComboBox>
 #include <QLineEdit>
@@ -11,68 +9,11 @@
 #include <QMenu>
 #include <QPlainTextEdit>
 #include <QPushButton>
+#include <QStandardPaths>
 #include <QToolButton>
 
 namespace mivanta {
 namespace {
-
-/// The editor on the Library desk, driven by keys.
-class Editor : public WindowTest {
-protected:
-    void SetUp() override {
-        WindowTest::SetUp();
-        press(Qt::Key_1, Qt::AltModifier);
-    }
-
-    /// On this desk: others have widgets of the same names.
-    template <typename T>
-    T* child(const QString& name) {
-        T* found = window->findChild<QWidget*>(u"library-desk"_s)->findChild<T*>(name);
-        EXPECT_TRUE(found) << name.toStdString();
-        return found;
-    }
-
-    WordsSheet* words() { return child<WordsSheet>(u"words-sheet"_s); }
-    QLineEdit* order() { return child<QLineEdit>(u"order-text"_s); }
-    QString titleShown() { return child<QLabel>(u"song-title"_s)->text(); }
-
-    void openSong(const QString& query, const QString& title) {
-        press(Qt::Key_F, Qt::ControlModifier);
-        type(query);
-        ASSERT_TRUE(waitUntil([&] { return titleShown() == title; })) << titleShown().toStdString();
-        press(Qt::Key_F2);
-        ASSERT_TRUE(words()->hasFocus());
-    }
-
-    void newSong(const QString& title) {
-        press(Qt::Key_N, Qt::ControlModifier | Qt::ShiftModifier);
-        auto* box = child<QLineEdit>(u"detail-title"_s);
-        ASSERT_TRUE(waitUntil([&] { return box->hasFocus(); }));
-        press(Qt::Key_A, Qt::ControlModifier);
-        type(title);
-        press(Qt::Key_F2);
-        ASSERT_TRUE(words()->hasFocus());
-    }
-
-    void save() {
-        press(Qt::Key_S, Qt::ControlModifier);
-        ASSERT_TRUE(waitUntil([&] { return !child<QPushButton>(u"save-song"_s)->isVisible(); }));
-    }
-
-    /// The song as it is in the library now.
-    Song stored(const QString& title) {
-        auto library = Library::open(libraryFolder);
-        const auto hits = (*library)->find(title, 1);
-        return hits && !hits->empty() ? *(*library)->song(hits->front().song.id) : Song();
-    }
-
-    QStringList labels() {
-        QStringList result;
-        for (const Part& part : words()->parts())
-            result << part.label();
-        return result;
-    }
-};
 
 TEST_F(Editor, AnEmailWithChordsOverWordsBecomesASongInTheLibrary) {
     newSong(u"Anchor Song"_s);
@@ -212,7 +153,11 @@ TEST_F(Editor, AChangedSongIsAskedAboutBeforeAnotherIsOpened) {
     answers->unsaved = Prompts::Unsaved::Cancel;
     press(Qt::Key_F, Qt::ControlModifier);
     type(u"every tide"_s);
-    ASSERT_TRUE(waitUntil([&] { return answers->asked > 0; }));
+    auto* results = child<QListView>(u"find-results"_s);
+    ASSERT_TRUE(waitUntil([&] { return results->currentIndex().data().toString() == u"Every Tide"_s; }));
+    EXPECT_EQ(answers->asked, 0); // looking is no leaving
+    press(Qt::Key_Down);
+    EXPECT_EQ(answers->asked, 1);
     EXPECT_EQ(titleShown(), u"Lantern on the Water"_s);
     EXPECT_TRUE(child<QPushButton>(u"save-song"_s)->isVisible());
     QTest::mouseClick(child<QPushButton>(u"revert-song"_s), Qt::LeftButton);
@@ -299,41 +244,6 @@ TEST_F(Editor, SeveralOrdersAreNamedChosenAndRemoved) {
     EXPECT_EQ(order()->text(), u"V1 C"_s);
 }
 
-TEST_F(Editor, AnEarlierVersionComesBack) {
-    importDemo();
-    openSong(u"every tide"_s, u"Every Tide"_s);
-    const QString before = words()->toPlainText();
-    type(u"Changed "_s);
-    save();
-    QTest::mouseClick(child<QPushButton>(u"view-parts"_s), Qt::LeftButton);
-    auto* more = child<QToolButton>(u"song-more"_s);
-    more->menu()->actions().front()->trigger();
-    QMenu* versions = nullptr;
-    ASSERT_TRUE(waitUntil([&] {
-        versions = window->findChild<QMenu*>(u"versions"_s);
-        return versions && versions->isVisible();
-    }));
-    versions->actions().front()->trigger();
-    versions->close();
-    EXPECT_TRUE(waitUntil([&] { return words()->toPlainText() == before; }));
-    save();
-    EXPECT_EQ(stored(u"every tide"_s).revision, 3);
-}
-
-TEST_F(Editor, ADeletedSongIsInTheBinAndComesBack) {
-    importDemo();
-    openSong(u"every tide"_s, u"Every Tide"_s);
-    child<QToolButton>(u"song-more"_s)->menu()->actions()[1]->trigger();
-    ASSERT_TRUE(waitUntil([&] { return window->notices()->text().contains(u"bin"_s); }));
-    EXPECT_NE(stored(u"every tide"_s).title, u"Every Tide"_s);
-    QMenu* bin = child<QToolButton>(u"bin"_s)->menu();
-    Q_EMIT bin->aboutToShow();
-    ASSERT_TRUE(waitUntil([&] { return bin->actions().front()->text().contains(u"Every Tide"_s); }));
-    bin->actions().front()->trigger();
-    EXPECT_TRUE(waitUntil([&] { return stored(u"every tide"_s).title == u"Every Tide"_s; }));
-    EXPECT_TRUE(waitUntil([&] { return words()->isVisible() && titleShown() == u"Every Tide"_s; }));
-}
-
 TEST_F(Editor, DetailsAreTypedAndGapsAreShownGently) {
     newSong(u"Plain"_s);
     press(Qt::Key_F6);
@@ -406,6 +316,24 @@ TEST_F(Editor, WithoutADictionaryTheEditorSaysSo) {
     EXPECT_TRUE(words()->wrongWord().isEmpty());
 }
 
+TEST_F(Editor, ABrokenDictionaryMarksNothing) {
+    QDir own(QStandardPaths::writableLocation(QStandardPaths::GenericDataLocation));
+    ASSERT_TRUE(own.mkpath(u"hunspell"_s) && own.cd(u"hunspell"_s));
+    const auto write = [&](const QString& name, const QByteArray& bytes) {
+        QFile file(own.filePath(name));
+        ASSERT_TRUE(file.open(QIODevice::WriteOnly));
+        file.write(bytes);
+    };
+    write(u"tlh.aff"_s, "SET UTF-8\n");
+    write(u"tlh.dic"_s, "48000\nqap\n"); // cut off
+    EXPECT_TRUE(Speller::dictionariesFor(u"tlh"_s).isEmpty());
+    write(u"tlh.dic"_s, QByteArray(500, '\x9b'));
+    EXPECT_TRUE(Speller::dictionariesFor(u"tlh"_s).isEmpty());
+    write(u"tlh.dic"_s, "2\nqap\nbom\n");
+    EXPECT_EQ(Speller::dictionariesFor(u"tlh"_s).size(), 1);
+    ASSERT_TRUE(own.remove(u"tlh.dic"_s) && own.remove(u"tlh.aff"_s));
+}
+
 TEST_F(Editor, TheChartIsWrittenAsAPdf) {
     importDemo();
     openSong(u"lantern"_s, u"Lantern on the Water"_s);
@@ -413,6 +341,7 @@ TEST_F(Editor, TheChartIsWrittenAsAPdf) {
     answers->saveTo = folder.filePath(u"lantern.pdf"_s);
     QTest::mouseClick(child<QPushButton>(u"chart-pdf"_s), Qt::LeftButton);
     QFile file(answers->saveTo);
+    ASSERT_TRUE(waitUntil([&] { return window->notices()->text().contains(u"lantern.pdf"_s); }));
     ASSERT_TRUE(file.open(QIODevice::ReadOnly));
     EXPECT_TRUE(file.read(5) == "%PDF-");
     EXPECT_GT(file.size(), 2000);

@@ -1,10 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "Window.h"
 #include "core/song/SingingOrder.h"
+#include "desk/library/WordsSheet.h"
 #include "store/Library.h"
+#include <QDialog>
 #include <QLineEdit>
 #include <QPushButton>
 #include <QSpinBox>
+#include <QTextBrowser>
 #include <QToolButton>
 
 namespace mivanta {
@@ -80,6 +83,55 @@ TEST_F(InService, AChangeInTheLibraryIsSaidAndNotMergedSilently) {
         << state().toStdString();
     EXPECT_TRUE(state().contains(u"words"_s));
     EXPECT_TRUE(song().parts[1].lines[0].words.contains(u"harbour"_s));
+}
+
+TEST_F(InService, WordsAreChangedForThisServiceOnlyAndOneUndoTakesTheVisitBack) {
+    const Song before = stored();
+    QTest::mouseClick(child<QPushButton>(u"words-here"_s), Qt::LeftButton);
+    auto* page = child<QWidget>(u"words-in-service"_s);
+    ASSERT_TRUE(page->isVisible());
+    auto* words = page->findChild<WordsSheet*>(u"words-sheet"_s);
+    words->setFocus();
+    type(u"Only here "_s);
+    press(Qt::Key_Down);
+    type(u" and here"_s);
+    const auto changed = [&] {
+        QString all;
+        for (const Part& part : song().parts)
+            for (const Line& line : part.lines)
+                all += line.words + u'\n';
+        return all;
+    };
+    EXPECT_TRUE(changed().contains(u"Only here"_s)) << changed().toStdString();
+    press(Qt::Key_Z, Qt::ControlModifier); // inside, a step is a step
+    EXPECT_FALSE(changed().contains(u"and here"_s));
+    EXPECT_TRUE(changed().contains(u"Only here"_s));
+    press(Qt::Key_Escape);
+    EXPECT_FALSE(page->isVisible());
+    EXPECT_EQ(answers->asked, 0);
+    EXPECT_TRUE(waitUntil([&] { return state() == u"Changed for this service only: words."_s; }))
+        << state().toStdString();
+    EXPECT_TRUE(sameContent(stored(), before));
+    press(Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_TRUE(sameContent(song(), before));
+    EXPECT_EQ(titles().size(), 1);
+}
+
+TEST_F(InService, TheOtherButtonOpensTheLibrarysSong) {
+    QTest::mouseClick(child<QPushButton>(u"words-in-library"_s), Qt::LeftButton);
+    EXPECT_EQ(window->currentDesk(), MainWindow::LibraryAt);
+    EXPECT_TRUE(
+        waitUntil([&] { return child<QLabel>(u"song-title"_s)->text() == u"Lantern on the Water"_s; }));
+}
+
+TEST_F(InService, BothSongsAreComparedSideBySide) {
+    EXPECT_FALSE(child<QPushButton>(u"compare-with-library"_s)->isVisible());
+    typeOrder(u"v1 c"_s);
+    QTest::mouseClick(child<QPushButton>(u"compare-with-library"_s), Qt::LeftButton);
+    auto* dialog = window->findChild<QDialog*>(u"comparison"_s);
+    ASSERT_TRUE(dialog && dialog->isVisible());
+    EXPECT_TRUE(dialog->findChild<QTextBrowser*>()->toPlainText().contains(u"In this service"_s));
+    dialog->close();
 }
 
 } // namespace

@@ -14,6 +14,7 @@
 #include <QDir>
 #include <QElapsedTimer>
 #include <QLabel>
+#include <QPrinter>
 #include <QTemporaryDir>
 #include <QTest>
 #include <gtest/gtest.h>
@@ -37,6 +38,12 @@ public:
     [[nodiscard]] QStringList songFilesToImport() override { return files; }
     [[nodiscard]] QString songFolderToImport() override { return folder; }
     [[nodiscard]] QString whereToExport(const QString&) override { return saveTo; }
+    [[nodiscard]] QString folderToSendTo() override { return folder; }
+    [[nodiscard]] bool choosePrinter(QPrinter& printer) override {
+        printer.setOutputFormat(QPrinter::PdfFormat);
+        printer.setOutputFileName(saveTo);
+        return !saveTo.isEmpty();
+    }
     [[nodiscard]] Unsaved unsavedSong(const QString&) override {
         ++asked;
         return unsaved;
@@ -101,6 +108,9 @@ protected:
             Qt::SingleShotConnection);
         answers->folder = QStringLiteral(MIVANTA_SOURCE_DIR "/data/demo/songs");
         press(Qt::Key_I, Qt::ControlModifier | Qt::ShiftModifier);
+        auto* review = child<QWidget>(u"import-review"_s);
+        ASSERT_TRUE(waitUntil([&] { return review->isVisible(); }));
+        press(Qt::Key_Return, Qt::ControlModifier);
         ASSERT_TRUE(waitUntil([&] { return done; }));
     }
 
@@ -114,9 +124,15 @@ protected:
             c == u'\n' ? press(Qt::Key_Return) : QTest::keyClicks(QApplication::focusWidget(), c);
     }
 
+    /// The one that is seen, when several desks have a widget of the name.
     template <typename T>
     T* child(const QString& name) {
-        T* found = window->findChild<T*>(name);
+        T* found = nullptr;
+        for (T* each : window->findChildren<T*>(name)) {
+            const auto* widget = qobject_cast<const QWidget*>(each);
+            if (!found || (widget && widget->isVisible()))
+                found = each;
+        }
         EXPECT_TRUE(found) << name.toStdString();
         return found;
     }

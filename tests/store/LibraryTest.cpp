@@ -1,55 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "store/Library.h"
+#include "OpenLibrary.h"
 #include "formats/SongJson.h"
 #include "store/Database.h"
 #include "store/Migrations.h"
 #include "store/StoredSong.h"
 #include "support/Samples.h"
-#include "support/Text.h"
-#include <QDir>
-#include <QFile>
-#include <QTemporaryDir>
-#include <gtest/gtest.h>
 
 namespace mivanta {
 namespace {
-
-class LibraryTest : public ::testing::Test {
-protected:
-    void SetUp() override { open(); }
-    void open() {
-        library.reset();
-        auto opened = Library::open(path(u"library"_s));
-        ASSERT_TRUE(opened) << opened.error().text().toStdString();
-        library = std::move(*opened);
-    }
-    [[nodiscard]] QString path(const QString& name) const { return folder.filePath(name); }
-    QString file(const QString& name, const QByteArray& bytes) const {
-        QDir().mkpath(QFileInfo(path(name)).path());
-        QFile out(path(name));
-        EXPECT_TRUE(out.open(QIODevice::WriteOnly));
-        out.write(bytes);
-        return path(name);
-    }
-    [[nodiscard]] QString outcomes(const QStringList& paths) const {
-        static const char* const letters = "AC=X";
-        QString result;
-        for (const ImportEntry& entry : library->import(paths))
-            result += QLatin1Char(letters[int(entry.outcome)]);
-        return result;
-    }
-    QStringList found(const QString& query) const {
-        const auto hits = library->find(query);
-        EXPECT_TRUE(hits);
-        QStringList titles;
-        for (const SongHit& hit : *hits)
-            titles << hit.song.title;
-        return titles;
-    }
-
-    QTemporaryDir folder;
-    std::unique_ptr<Library> library;
-};
 
 TEST_F(LibraryTest, ImportingTheSameAgainAddsNothing) {
     file(u"songs/a.txt"_s, "Title: A\n\nVerse 1\none\n");

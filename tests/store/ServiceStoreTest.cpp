@@ -2,6 +2,7 @@
 #include "store/ServiceStore.h"
 #include "store/Journal.h"
 #include "store/Settings.h"
+#include "store/SongJournal.h"
 #include "support/Samples.h"
 #include "support/Text.h"
 #include <QDir>
@@ -106,6 +107,23 @@ TEST(Journal, HoldsTheWorkUntilItIsForgotten) {
     EXPECT_EQ((*read)->path, u"/somewhere/a.mivanta"_s);
     EXPECT_EQ((*read)->stamp, stamp);
     EXPECT_TRUE((*read)->unsaved);
+    journal.clear();
+    EXPECT_FALSE(*journal.read());
+}
+
+TEST(SongJournal, HoldsTheSongUntilItIsForgottenAndADamagedOneStays) {
+    const QTemporaryDir folder;
+    const SongJournal journal(folder.path());
+    EXPECT_FALSE(*journal.read());
+    const Song song = samples::harbourSong();
+    ASSERT_TRUE(journal.write(song));
+    ASSERT_TRUE(journal.read() && *journal.read());
+    EXPECT_TRUE(sameContent(**journal.read(), song));
+    EXPECT_EQ((*journal.read())->id, song.id);
+    const QString path = QDir(folder.path()).filePath(QDir(folder.path()).entryList(QDir::Files).value(0));
+    ASSERT_TRUE(QFile::resize(path, 40));
+    EXPECT_FALSE(journal.read());
+    EXPECT_EQ(bytesOf(path).size(), 40);
     journal.clear();
     EXPECT_FALSE(*journal.read());
 }

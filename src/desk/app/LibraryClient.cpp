@@ -54,7 +54,7 @@ void LibraryClient::checkInBackground() {
         });
 }
 
-void LibraryClient::find(QObject* asker, const QString& query, const Found& found) {
+void LibraryClient::find(QObject* asker, const QString& query, const SongFilter& filter, const Found& found) {
     auto& last = m_lastOf[asker];
     if (!last) {
         last = std::make_shared<std::atomic<quint64>>(0);
@@ -63,12 +63,12 @@ void LibraryClient::find(QObject* asker, const QString& query, const Found& foun
     const quint64 mine = ++*last;
     m_reader.run(
         asker,
-        [this, last = last, mine, query]() -> std::optional<Result<std::vector<SongHit>>> {
+        [this, last = last, mine, query, filter]() -> std::optional<Result<std::vector<SongHit>>> {
             if (*last != mine || !m_library)
                 return std::nullopt; // overtaken by a later key press
             if (!query.trimmed().isEmpty())
-                return m_library->find(query);
-            auto songs = m_library->songs();
+                return m_library->find(query, 50, filter);
+            auto songs = m_library->songs(filter);
             if (!songs)
                 return Result<std::vector<SongHit>>(tl::unexpected(songs.error()));
             std::vector<SongHit> hits;
@@ -111,6 +111,36 @@ void LibraryClient::save(QObject* asker, const Song& song, const Saved& saved) {
         asker, [song](Library& library) { return library.save(song); }, saved, true);
 }
 
+void LibraryClient::facets(QObject* asker, const std::function<void(Result<SongFacets>)>& found) {
+    ask<SongFacets>(
+        asker, [](Library& library) { return library.facets(); }, found, false);
+}
+
+void LibraryClient::noteSung(const SongUse& use) {
+    m_reader.run([this, use] {
+        if (m_library)
+            static_cast<void>(m_library->noteSung(use)); // the store has logged it
+    });
+}
+
+void LibraryClient::uses(QObject* asker, const SongId& id,
+                         const std::function<void(Result<std::vector<SongUse>>)>& found) {
+    ask<std::vector<SongUse>>(
+        asker, [id](Library& library) { return library.uses(id); }, found, false);
+}
+
+void LibraryClient::edit(QObject* asker, const std::vector<SongId>& ids,
+                         const std::function<void(Song&)>& change, const Edited& done) {
+    ask<std::vector<SongEdit>>(
+        asker, [ids, change](Library& library) { return library.edit(ids, change); }, done, true);
+}
+
+void LibraryClient::takeBack(QObject* asker, const std::vector<SongEdit>& edits,
+                             const std::function<void(Result<int>)>& done) {
+    ask<int>(
+        asker, [edits](Library& library) { return library.takeBack(edits); }, done, true);
+}
+
 void LibraryClient::versions(QObject* asker, const SongId& id, const Versions& found) {
     ask<std::vector<SongVersion>>(
         asker, [id](Library& library) { return library.versions(id); }, found, false);
@@ -142,32 +172,53 @@ void LibraryClient::emptyBin(QObject* asker, const std::function<void(Result<int
         asker, [](Library& library) { return library.emptyBin(); }, done, false);
 }
 
-void LibraryClient::import(const QStringList& paths) {
-    if (m_importing || paths.isEmpty())
-        return;
+template <typename T>
+void LibraryClient::importStep(std::function<T(Library&, const Library::Progress&)> work,
+                               std::function<void(T, bool)> done) {
     m_importing = true;
     *m_cancel = false;
     m_importer.run(
         this,
-        [this, folder = m_folder, paths, cancel = m_cancel]() -> Result<std::vector<ImportEntry>> {
+        [this, folder = m_folder, work = std::move(work), cancel = m_cancel]() -> Result<T> {
             auto library = Library::open(folder);
             if (!library)
                 return tl::unexpected(library.error());
-            return (*library)->import(paths, [&](int done, int total) {
-                if (done % 10 == 0)
-                    QMetaObject::invokeMethod(this,
-                                              [this, done, total] { Q_EMIT importProgress(done, total); });
+            return work(**library, [&](int at, int total) {
+                if (at % 10 == 0)
+                    QMetaObject::invokeMethod(this, [this, at, total] { Q_EMIT importProgress(at, total); });
                 return !*cancel;
             });
         },
-        [this](const Result<std::vector<ImportEntry>>& entries) {
+        [this, done = std::move(done)](Result<T> result) {
             m_importing = false;
-            if (!entries) {
-                Q_EMIT failed(entries.error());
-                Q_EMIT importFinished({}, false);
-                return;
-            }
-            Q_EMIT importFinished(*entries, *m_cancel);
+            if (!result)
+                Q_EMIT failed(result.error());
+            done(result ? std::move(*result) : T(), *m_cancel);
+        });
+}
+
+void LibraryClient::lookAtImport(const QStringList& paths) {
+    if (m_importing || paths.isEmpty())
+        return;
+    importStep<ImportPlan>(
+        [paths](Library& library, const Library::Progress& progress) {
+            return std::make_shared<std::vector<ImportCandidate>>(library.lookAtImport(paths, progress));
+        },
+        [this](const ImportPlan& plan, bool cancelled) {
+            Q_EMIT lookedAt(plan ? plan : std::make_shared<std::vector<ImportCandidate>>(), cancelled);
+        });
+}
+
+void LibraryClient::bringIn(std::vector<ImportCandidate> candidates) {
+    if (m_importing)
+        return;
+    auto plan = std::make_shared<std::vector<ImportCandidate>>(std::move(candidates));
+    importStep<std::vector<ImportEntry>>(
+        [plan](Library& library, const Library::Progress& progress) {
+            return library.bringIn(std::move(*plan), progress);
+        },
+        [this](const std::vector<ImportEntry>& entries, bool cancelled) {
+            Q_EMIT importFinished(entries, cancelled);
             Q_EMIT changed();
         });
 }

@@ -36,7 +36,9 @@ QAction* makeAction(QWidget* parent, const QString& name, const QString& iconNam
 
 MainWindow::MainWindow(Session& session, std::unique_ptr<Prompts> prompts)
     : m_session(session),
-      m_prompts(prompts ? std::move(prompts) : std::make_unique<DialogPrompts>(this)) {
+      m_prompts(prompts ? std::move(prompts) : std::make_unique<DialogPrompts>(this)),
+      m_sender(session.library().folder(), *m_prompts),
+      m_speller(session.library().folder() + QStringLiteral("/own-words.txt")) {
     setObjectName(QStringLiteral("main-window"));
     setWindowTitle(QStringLiteral("Mivanta"));
     auto* content = new QWidget(this);
@@ -81,10 +83,10 @@ void MainWindow::makeActions() {
                                tr("Do again"), QKeySequence(QStringLiteral("Ctrl+Shift+Z")));
     QAction* find =
         makeAction(this, QStringLiteral("find"), QString(), tr("Find"), tr("Find"), QKeySequence::Find);
-    QAction* files = makeAction(this, QStringLiteral("import"), QString(), tr("Import files"),
-                                tr("Import files"), QKeySequence(QStringLiteral("Ctrl+I")));
-    QAction* folder = makeAction(this, QStringLiteral("import-a-folder"), QString(), tr("Import a folder"),
-                                 tr("Import a folder"), QKeySequence(QStringLiteral("Ctrl+Shift+I")));
+    QAction* files = makeAction(this, QStringLiteral("import"), QString(), tr("Bring in files"),
+                                tr("Bring in files"), QKeySequence(QStringLiteral("Ctrl+I")));
+    QAction* folder = makeAction(this, QStringLiteral("import-a-folder"), QString(), tr("Bring in a folder"),
+                                 tr("Bring in a folder"), QKeySequence(QStringLiteral("Ctrl+Shift+I")));
     QAction* quit = makeAction(this, QStringLiteral("quit"), QString(), tr("Quit"), tr("End Mivanta"),
                                QKeySequence(QStringLiteral("Ctrl+Q")));
     connect(fresh, &QAction::triggered, this, &MainWindow::newService);
@@ -97,12 +99,12 @@ void MainWindow::makeActions() {
     });
     connect(storeAs, &QAction::triggered, this, [this] { save(true); });
     connect(undo, &QAction::triggered, this,
-            [this, &undoStack] { currentDesk() == LibraryAt ? m_libraryDesk->undo() : undoStack.undo(); });
+            [this] { currentDesk() == LibraryAt ? m_libraryDesk->undo() : m_prepareDesk->undo(); });
     connect(redo, &QAction::triggered, this,
-            [this, &undoStack] { currentDesk() == LibraryAt ? m_libraryDesk->redo() : undoStack.redo(); });
+            [this] { currentDesk() == LibraryAt ? m_libraryDesk->redo() : m_prepareDesk->redo(); });
     connect(find, &QAction::triggered, this, &MainWindow::find);
-    connect(files, &QAction::triggered, this, [this] { m_libraryDesk->importFiles(); });
-    connect(folder, &QAction::triggered, this, [this] { m_libraryDesk->importFolder(); });
+    connect(files, &QAction::triggered, this, [this] { m_libraryDesk->bringInFiles(); });
+    connect(folder, &QAction::triggered, this, [this] { m_libraryDesk->bringInFolder(); });
     connect(quit, &QAction::triggered, this, &QWidget::close);
     const auto showUndo = [undo, redo, &undoStack, this] {
         const bool running = m_stack->count() > 0 && currentDesk() == RunAt;
@@ -122,8 +124,9 @@ void MainWindow::makeActions() {
 }
 
 void MainWindow::makeDesks() {
-    m_libraryDesk = new LibraryDesk(m_session, *m_prompts, m_thumbnails, m_stack);
-    m_prepareDesk = new PrepareDesk(m_session, *m_prompts, m_thumbnails, m_fileActions, m_stack);
+    const Tools tools{m_session, *m_prompts, m_sender, m_speller, m_thumbnails};
+    m_libraryDesk = new LibraryDesk(tools, m_stack);
+    m_prepareDesk = new PrepareDesk(tools, m_fileActions, m_stack);
     m_checkDesk = new CheckDesk(m_session, m_stack);
     m_runDesk = new RunDesk(m_session, m_thumbnails, m_stack);
     m_setupDesk = new SetupDesk(m_session, m_thumbnails, m_stack);
@@ -145,9 +148,13 @@ void MainWindow::makeDesks() {
         ++index;
     }
     connect(m_header, &Header::deskChosen, this, [this](int at) { goTo(Desk(at)); });
-    connect(m_libraryDesk, &LibraryDesk::addToService, this, [this](const SongId& id) {
-        m_prepareDesk->addSong(id);
+    connect(m_libraryDesk, &LibraryDesk::addToService, this, [this](const std::vector<SongId>& ids) {
+        m_prepareDesk->addSongs(ids);
         goTo(PrepareAt);
+    });
+    connect(m_libraryDesk, &LibraryDesk::reviewIsThere, this, [this] {
+        if (currentDesk() != RunAt) // a running service is not left by itself
+            goTo(LibraryAt);
     });
     connect(m_prepareDesk, &PrepareDesk::openInLibrary, this, [this](const SongId& id) {
         goTo(LibraryAt);
@@ -166,6 +173,8 @@ void MainWindow::connectSession() {
         m_afterSave = {};
         m_notices->tell(e.text(), true);
     });
+    connect(&m_sender, &Sender::failed, &m_session, &Session::problem);
+    connect(&m_sender, &Sender::finished, &m_session, &Session::notice);
     connect(&m_session, &Session::notice, this,
             [this](const QString& text) { m_notices->tell(text, false); });
     connect(&m_session, &Session::playerRefused, this, [this] {

@@ -1,7 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "desk/app/Prompts.h"
+#include "desk/app/Sender.h"
 #include "desk/app/Session.h"
+#include "desk/library/Speller.h"
 #include "desk/parts/ThumbnailStore.h"
 #include <QMainWindow>
 
@@ -55,6 +57,8 @@ private:
 
     Session& m_session;
     std::unique_ptr<Prompts> m_prompts;
+    Sender m_sender;
+    Speller m_speller;
     ThumbnailStore m_thumbnails;
     Header* m_header;
     NoticeBar* m_notices;

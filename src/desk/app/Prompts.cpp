@@ -4,6 +4,7 @@
 #include <QFileDialog>
 #include <QInputDialog>
 #include <QMessageBox>
+#include <QPrintDialog>
 #include <QPushButton>
 
 namespace mivanta {
@@ -48,6 +49,14 @@ QString DialogPrompts::text(const QString& question, const QString& before) {
 
 QString DialogPrompts::whereToExport(const QString& suggestedName) {
     return QFileDialog::getSaveFileName(m_window, tr("Write a file"), suggestedName);
+}
+
+QString DialogPrompts::folderToSendTo() {
+    return QFileDialog::getExistingDirectory(m_window, tr("Write the songs into a folder"));
+}
+
+bool DialogPrompts::choosePrinter(QPrinter& printer) {
+    return QPrintDialog(&printer, m_window).exec() == QDialog::Accepted;
 }
 
 namespace {

@@ -3,6 +3,7 @@
 #include <QString>
 #include <QStringList>
 
+class QPrinter;
 class QWidget;
 
 namespace mivanta {
@@ -18,6 +19,9 @@ public:
     [[nodiscard]] virtual QStringList songFilesToImport() = 0;
     [[nodiscard]] virtual QString songFolderToImport() = 0;
     [[nodiscard]] virtual QString whereToExport(const QString& suggestedName) = 0;
+    [[nodiscard]] virtual QString folderToSendTo() = 0;
+    /// Sets the printer up; false when given up.
+    [[nodiscard]] virtual bool choosePrinter(QPrinter& printer) = 0;
     [[nodiscard]] virtual QString text(const QString& question, const QString& before) = 0;
 
     enum class Unsaved { Save, GiveUp, Cancel };
@@ -38,6 +42,8 @@ public:
     [[nodiscard]] QStringList songFilesToImport() override;
     [[nodiscard]] QString songFolderToImport() override;
     [[nodiscard]] QString whereToExport(const QString& suggestedName) override;
+    [[nodiscard]] QString folderToSendTo() override;
+    [[nodiscard]] bool choosePrinter(QPrinter& printer) override;
     [[nodiscard]] QString text(const QString& question, const QString& before) override;
     [[nodiscard]] Unsaved unsavedWork(const QString& service) override;
     [[nodiscard]] Unsaved unsavedSong(const QString& title) override;

@@ -13,17 +13,27 @@ constexpr int kUndoLimit = 500;
 /// Holds the order before and after. Songs are shared, so both are small.
 class ServiceDocument::Change : public QUndoCommand {
 public:
-    Change(ServiceDocument& document, Service after, const QString& what)
+    Change(ServiceDocument& document, Service after, const QString& what, int visit)
         : QUndoCommand(what),
           m_document(document),
           m_before(document.m_service),
-          m_after(std::move(after)) {}
+          m_after(std::move(after)),
+          m_visit(visit) {}
+    [[nodiscard]] int id() const override { return m_visit == 0 ? -1 : 1; }
+    bool mergeWith(const QUndoCommand* later) override {
+        const auto& other = static_cast<const Change&>(*later);
+        if (other.m_visit != m_visit)
+            return false;
+        m_after = other.m_after;
+        return true;
+    }
     void undo() override { show(m_before); }
     void redo() override { show(m_after); }
 
 private:
     void show(const Service& service) {
         m_document.m_service = service;
+        ++m_document.m_changes;
         m_document.m_journalSoon.start();
         Q_EMIT m_document.changed();
     }
@@ -31,6 +41,7 @@ private:
     ServiceDocument& m_document;
     Service m_before;
     Service m_after;
+    int m_visit; ///< changes of one visit are one step; 0 = a step of its own
 };
 
 ServiceDocument::ServiceDocument(const QString& libraryFolder, Theme usualTheme, QObject* parent)
@@ -51,8 +62,8 @@ ServiceDocument::~ServiceDocument() {
     finishWriting();
 }
 
-void ServiceDocument::apply(Service next, const QString& what) {
-    m_undo.push(new Change(*this, std::move(next), what));
+void ServiceDocument::apply(Service next, const QString& what, int visit) {
+    m_undo.push(new Change(*this, std::move(next), what, visit));
 }
 
 ItemId ServiceDocument::insertSong(int at, Song song) {
@@ -107,13 +118,13 @@ void ServiceDocument::renameHeading(const ItemId& id, const QString& title) {
     apply(std::move(next), tr("renaming a heading"));
 }
 
-void ServiceDocument::changeSong(const ItemId& id, Song song, const QString& what) {
+void ServiceDocument::changeSong(const ItemId& id, Song song, const QString& what, int visit) {
     Service next = m_service;
     const int at = next.indexOf(id);
     if (at < 0 || !next.items[size_t(at)].song())
         return;
     next.items[size_t(at)].content = songItem(std::move(song));
-    apply(std::move(next), what);
+    apply(std::move(next), what, visit);
 }
 
 void ServiceDocument::setTitle(const QString& title) {
@@ -164,17 +175,17 @@ void ServiceDocument::open(const QString& path) {
 
 void ServiceDocument::save(const QString& path) {
     const auto expected = path == m_path ? m_stamp : std::nullopt;
-    const int index = m_undo.index();
+    const int changes = m_changes;
     m_files.run(
         this, [service = m_service, path, expected] { return saveService(service, path, expected); },
-        [this, path, index](const Result<FileStamp>& stamp) {
+        [this, path, changes](const Result<FileStamp>& stamp) {
             if (!stamp) {
                 Q_EMIT failed(stamp.error());
                 return;
             }
             m_path = path;
             m_stamp = *stamp;
-            if (m_undo.index() == index) { // nothing was changed while it was being written
+            if (m_changes == changes) { // nothing was changed while it was being written
                 m_recovered = false;
                 m_undo.setClean();
             }

@@ -27,8 +27,9 @@ public:
     void remove(const std::vector<ItemId>& ids);
     /// Moves the items, in their order, to stand before what is at `to` now.
     void move(const std::vector<ItemId>& ids, int to);
-    /// The song of an item becomes this one, in this service only.
-    void changeSong(const ItemId& id, Song song, const QString& what);
+    /// The song of an item becomes this one, in this service only. Changes of one `visit` (not 0) that follow
+    /// one another are one step.
+    void changeSong(const ItemId& id, Song song, const QString& what, int visit = 0);
     void renameHeading(const ItemId& id, const QString& title);
     void setTitle(const QString& title);
     void setTheme(const Theme& theme);
@@ -55,7 +56,7 @@ Q_SIGNALS:
 
 private:
     class Change;
-    void apply(Service next, const QString& what);
+    void apply(Service next, const QString& what, int visit = 0);
     void take(Service service, const QString& path, const std::optional<FileStamp>& stamp);
     void writeJournal();
 
@@ -63,6 +64,7 @@ private:
     Theme m_usualTheme;
     QString m_path;
     std::optional<FileStamp> m_stamp;
+    int m_changes = 0;        ///< since the program was started, undone and redone ones too
     bool m_recovered = false; ///< holds unsaved work from before, which undo does not know
     QUndoStack m_undo;
     QTimer m_journalSoon;

@@ -30,6 +30,7 @@ Session::Session(Options options, QObject* parent)
         m_welcomed = true; // prepare at least
         takeUpService();
     });
+    connect(&m_run, &RunController::changed, this, &Session::noteSung);
     connect(&m_player, &PlayerClient::lost, this,
             [this] { Q_EMIT notice(tr("The screens were started again.")); });
     connect(&m_player, &PlayerClient::welcomed, this, [this](const QByteArray& kept) {
@@ -61,6 +62,20 @@ void Session::takeUpService() {
         return;
     m_serviceAsked = true;
     m_document.recover();
+}
+
+/// A song counts as sung once its words are to be seen.
+void Session::noteSung() {
+    const RunState& state = m_run.state();
+    if (!state.onScreen || state.curtain != Curtain::Open || state.onScreen->item == m_sung)
+        return;
+    const Service& service = m_document.service();
+    const Item* item = service.item(state.onScreen->item);
+    const Song* song = item ? item->song() : nullptr;
+    if (!song)
+        return;
+    m_sung = item->id;
+    m_library.noteSung({song->id, song->title, service.id, service.title, QDateTime::currentDateTime()});
 }
 
 void Session::serviceIsThere(bool hasUnsavedWork) {

@@ -50,6 +50,7 @@ Q_SIGNALS:
 
 private:
     void takeUpService();
+    void noteSung();
     void serviceIsThere(bool hasUnsavedWork);
 
     Options m_options;
@@ -62,6 +63,7 @@ private:
     std::vector<Monitor> m_monitors;
     std::vector<Placement> m_placements;
     QString m_deskMonitor;
+    ItemId m_sung;     ///< the song that was last noted as sung
     QByteArray m_kept; ///< what the player kept from desks that died
     bool m_outputsLoaded = false;
     bool m_welcomed = false;

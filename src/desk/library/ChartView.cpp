@@ -90,12 +90,18 @@ ChartView::ChartView(QWidget* parent) : QWidget(parent) {
     auto* pdf = new QPushButton(tr("Save as PDF\u2026"), this);
     pdf->setObjectName(QStringLiteral("chart-pdf"));
     pdf->setToolTip(tr("Write this page to a PDF file, to print or to send"));
-    connect(pdf, &QPushButton::clicked, this, &ChartView::pdfWanted);
+    connect(pdf, &QPushButton::clicked, this, [this] { Q_EMIT sheetWanted(SendWay::ChartsPdf); });
+    auto* print = new QPushButton(tr("Print\u2026"), this);
+    print->setObjectName(QStringLiteral("chart-print"));
+    print->setToolTip(tr("Print this page as it is here (Ctrl+P)"));
+    print->setShortcut(QKeySequence::Print);
+    connect(print, &QPushButton::clicked, this, [this] { Q_EMIT sheetWanted(SendWay::PrintCharts); });
     row->addWidget(new QLabel(tr("Shown in"), this));
     row->addWidget(down);
     row->addWidget(m_key);
     row->addWidget(up);
     row->addWidget(pdf);
+    row->addWidget(print);
 
     auto* scroll = new QScrollArea(this);
     scroll->setWidgetResizable(true);

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "render/Chart.h"
+#include "desk/app/Sender.h"
 #include <QWidget>
 
 class QLabel;
@@ -16,7 +16,7 @@ public:
     [[nodiscard]] const ChartOptions& options() const { return m_options; }
 
 Q_SIGNALS:
-    void pdfWanted();
+    void sheetWanted(mivanta::SendWay way);
 
 private:
     void transposeBy(int semitones);

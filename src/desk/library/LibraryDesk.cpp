@@ -2,144 +2,142 @@
 #include "desk/library/LibraryDesk.h"
 #include "core/run/Cards.h"
 #include "core/song/PartEdits.h"
+#include "desk/library/BringingIn.h"
+#include "desk/library/ImportReview.h"
+#include "desk/library/LibraryList.h"
+#include "desk/library/SeveralSongs.h"
 #include "desk/library/SongEditor.h"
+#include "desk/library/SongHistory.h"
 #include "desk/library/SongPreview.h"
+#include "desk/library/SungFacts.h"
 #include "desk/parts/FindPanel.h"
 #include "desk/parts/OrderEdit.h"
 #include "desk/parts/Style.h"
 #include "store/Settings.h"
+#include <QApplication>
 #include <QDragEnterEvent>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QMenu>
 #include <QMimeData>
-#include <QProgressBar>
 #include <QPushButton>
 #include <QScrollArea>
-#include <QToolButton>
+#include <QStackedLayout>
 #include <QUrl>
 #include <QVBoxLayout>
 
 namespace mivanta {
 
-LibraryDesk::LibraryDesk(Session& session, Prompts& prompts, ThumbnailStore& thumbnails, QWidget* parent)
+LibraryDesk::LibraryDesk(const Tools& tools, QWidget* parent)
     : QWidget(parent),
-      m_session(session),
-      m_prompts(prompts),
-      m_speller(session.library().folder() + QStringLiteral("/own-words.txt")) {
+      m_session(tools.session),
+      m_prompts(tools.prompts),
+      m_sender(tools.sender),
+      m_keeper(m_draft, tools.session.library().folder()),
+      m_speller(tools.speller) {
     setObjectName(QStringLiteral("library-desk"));
     setAcceptDrops(true);
-    auto* row = new QHBoxLayout(this);
-    row->setContentsMargins(0, 0, 0, 0);
-    row->setSpacing(0);
-    m_editor = new SongEditor(m_draft, m_prompts, m_speller, shippedThemes(), this);
-    row->addWidget(buildList(), 5);
-    row->addWidget(m_editor, 10);
-    row->addWidget(buildSide(thumbnails), 5);
+    m_pages = new QStackedLayout(this);
+    m_review = new ImportReview(this);
+    m_history = new SongHistory(m_session.library(), this);
+    m_pages->addWidget(buildSongs(tools.thumbnails));
+    m_pages->addWidget(m_review);
+    m_pages->addWidget(m_history);
     connectOrder();
-
-    connect(m_find, &FindPanel::currentChanged, this, &LibraryDesk::currentChanged);
-    connect(m_find, &FindPanel::chosen, this, &LibraryDesk::addToService);
-    connect(m_find, &FindPanel::counted, this, [this](int songs) {
-        m_count->setText(m_find->box()->text().trimmed().isEmpty() ? tr("Songs %1").arg(songs)
-                                                                   : tr("%1 found").arg(songs));
-    });
-    connect(&m_draft, &SongDraft::loaded, this, [this] { draftChanged(false); });
-    connect(&m_draft, &SongDraft::changed, this, [this] { draftChanged(true); });
-    connect(m_editor, &SongEditor::saveWanted, this, [this] { saveSong(); });
-    connect(m_editor, &SongEditor::historyWanted, this, &LibraryDesk::showVersions);
-    connect(m_editor, &SongEditor::deleteWanted, this, &LibraryDesk::putInBin);
-    connect(m_editor, &SongEditor::placeChanged, m_preview, &SongPreview::showPlace);
-    connect(m_preview, &SongPreview::slidesMade, this, &LibraryDesk::showPartNotes);
-    connect(&m_session.library(), &LibraryClient::importProgress, this, [this](int done, int total) {
-        m_importRow->show();
-        m_progress->setMaximum(total);
-        m_progress->setValue(done);
-    });
-    connect(&m_session.library(), &LibraryClient::importFinished, this, &LibraryDesk::importFinished);
-    connect(&m_session.book(), &SlideBook::changed, m_preview, &SongPreview::refresh);
+    connectList();
+    connectEditor();
+    connectBringingIn();
     draftChanged(false);
 }
 
-QWidget* LibraryDesk::buildList() {
-    auto* side = new QWidget(this);
-    side->setAutoFillBackground(true);
-    QPalette palette = side->palette();
-    palette.setColor(QPalette::Window, day().side);
-    side->setPalette(palette);
-    side->setMinimumWidth(spaced(66));
-    m_find = new FindPanel(m_session.library(), tr("Title, words, author, hymn number\u2026"), side);
-    m_count = new QLabel(tr("Songs"), side);
-    m_count->setFont(textFont(1.0, true));
-    m_count->setStyleSheet(QStringLiteral("color: %1").arg(day().accent.name()));
-
-    auto* fresh = new QPushButton(tr("New song"), side);
-    fresh->setObjectName(QStringLiteral("new-song"));
-    fresh->setProperty("main", true);
-    fresh->setToolTip(tr("Write a new song, or paste one from an e-mail (Ctrl+Shift+N)"));
-    fresh->setShortcut(QKeySequence(QStringLiteral("Ctrl+Shift+N")));
-    connect(fresh, &QPushButton::clicked, this, &LibraryDesk::newSong);
-    auto* bringIn = new QToolButton(side);
-    bringIn->setObjectName(QStringLiteral("bring-in"));
-    bringIn->setText(tr("Bring in \u25be"));
-    bringIn->setToolTip(tr("Bring in song files: ChordPro or plain text"));
-    bringIn->setPopupMode(QToolButton::InstantPopup);
-    auto* menu = new QMenu(bringIn);
-    menu->addAction(tr("Files\u2026\tCtrl+I"), this, &LibraryDesk::importFiles);
-    menu->addAction(tr("A folder and the folders inside it\u2026\tCtrl+Shift+I"), this,
-                    &LibraryDesk::importFolder);
-    bringIn->setMenu(menu);
-    auto* bin = new QToolButton(side);
-    bin->setObjectName(QStringLiteral("bin"));
-    bin->setText(tr("Bin \u25be"));
-    bin->setToolTip(tr("Songs that were deleted; take them back, or empty the bin"));
-    bin->setPopupMode(QToolButton::InstantPopup);
-    m_binMenu = new QMenu(bin);
-    connect(m_binMenu, &QMenu::aboutToShow, this, &LibraryDesk::fillBinMenu);
-    bin->setMenu(m_binMenu);
-
-    auto* buttons = new QHBoxLayout;
-    buttons->addWidget(fresh);
-    buttons->addStretch(1);
-    buttons->addWidget(bringIn);
-    buttons->addWidget(bin);
-    auto* column = new QVBoxLayout(side);
-    column->setContentsMargins(spaced(3), spaced(4), spaced(3), spaced(3));
-    column->setSpacing(spaced(2));
-    column->addWidget(m_count);
-    column->addWidget(m_find, 1);
-    column->addWidget(buildImportRow(side));
-    column->addLayout(buttons);
-    return side;
+/// The list, and beside it the editor with the preview, or what can be done with several songs.
+QWidget* LibraryDesk::buildSongs(ThumbnailStore& thumbnails) {
+    auto* songs = new QWidget(this);
+    m_list = new LibraryList(m_session, m_prompts, songs);
+    m_find = &m_list->find();
+    auto* one = new QWidget(songs);
+    m_editor =
+        new SongEditor(m_draft, m_prompts, m_speller, shippedThemes(), this); // its keys are the desk's
+    auto* oneRow = new QHBoxLayout(one);
+    oneRow->setContentsMargins(0, 0, 0, 0);
+    oneRow->setSpacing(0);
+    oneRow->addWidget(m_editor, 10);
+    oneRow->addWidget(buildSide(thumbnails), 5);
+    m_several = new SeveralSongs(m_session, songs);
+    m_several->setSendMenu(m_list->sendMenu());
+    auto* beside = new QWidget(songs);
+    m_beside = new QStackedLayout(beside);
+    m_beside->addWidget(one);
+    m_beside->addWidget(m_several);
+    auto* row = new QHBoxLayout(songs);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(0);
+    row->addWidget(m_list, 5);
+    row->addWidget(beside, 15);
+    return songs;
 }
 
-QWidget* LibraryDesk::buildImportRow(QWidget* side) {
-    m_importRow = new QWidget(side);
-    m_progress = new QProgressBar(m_importRow);
-    m_progress->setAccessibleName(tr("Import"));
-    auto* stop = new QPushButton(tr("Stop"), m_importRow);
-    stop->setObjectName(QStringLiteral("import-stop"));
-    stop->setToolTip(tr("Stop bringing in; what is in already stays"));
-    connect(stop, &QPushButton::clicked, &m_session.library(), &LibraryClient::cancelImport);
-    auto* row = new QHBoxLayout(m_importRow);
-    row->setContentsMargins(0, 0, 0, 0);
-    row->addWidget(m_progress, 1);
-    row->addWidget(stop);
-    m_importRow->hide();
-    return m_importRow;
+void LibraryDesk::connectList() {
+    connect(m_find, &FindPanel::currentChanged, this, &LibraryDesk::currentChanged);
+    connect(m_find, &FindPanel::chosen, this, &LibraryDesk::addToService);
+    connect(m_find, &FindPanel::selectionChanged, this, &LibraryDesk::selectionChanged);
+    connect(m_several, &SeveralSongs::left, m_find, &FindPanel::selectOnlyCurrent);
+    connect(m_several, &SeveralSongs::addToService, this, &LibraryDesk::addToService);
+    connect(m_list, &LibraryList::sendWanted, this, [this](SendWay way, const std::vector<SongId>& ids) {
+        const auto send = [this, way, ids] {
+            const bool isOne = ids.size() == 1 && m_draft.song();
+            m_sender.sendFromLibrary(way, ids, isOne ? m_draft.song()->title : tr("Songs"));
+        };
+        settle(send); // what is written is what is stored
+    });
+    connect(m_list, &LibraryList::stopWanted, this, [this] {
+        m_session.library().cancelImport();
+        m_sender.cancel();
+    });
+    connect(&m_sender, &Sender::progress, m_list, &LibraryList::showProgress);
+    connect(&m_sender, &Sender::finished, m_list, &LibraryList::hideProgress);
+    connect(&m_sender, &Sender::failed, m_list, &LibraryList::hideProgress);
+    connect(m_list, &LibraryList::newWanted, this, &LibraryDesk::newSong);
+    connect(m_list, &LibraryList::showWanted, this, &LibraryDesk::showSong);
+}
+
+void LibraryDesk::connectEditor() {
+    connect(&m_draft, &SongDraft::loaded, this, [this] { draftChanged(false); });
+    connect(&m_draft, &SongDraft::changed, this, [this] { draftChanged(true); });
+    connect(m_editor, &SongEditor::saveWanted, this, [this] { saveSong(); });
+    connect(m_editor, &SongEditor::historyWanted, this, &LibraryDesk::showHistory);
+    connect(m_editor, &SongEditor::sheetWanted, this, [this](SendWay way, const ChartOptions& options) {
+        if (const auto& song = m_draft.song())
+            m_sender.sendSongs(way, {*song}, song->title, options);
+    });
+    connect(m_history, &SongHistory::left, this, &LibraryDesk::showSongs);
+    connect(m_history, &SongHistory::keepWanted, this, [this](const Song& stored) {
+        showSongs();
+        m_draft.setRevision(stored.revision);
+        saveSong();
+    });
+    connect(&m_keeper, &DraftKeeper::found, this, &LibraryDesk::recover);
+    connect(&m_keeper, &DraftKeeper::failed, &m_session, &Session::problem);
+    connect(&m_session.library(), &LibraryClient::opened, &m_keeper, &DraftKeeper::recover);
+    connect(m_history, &SongHistory::restoreWanted, this, &LibraryDesk::restoreVersion);
+    connect(m_editor, &SongEditor::deleteWanted, this, &LibraryDesk::putInBin);
+    connect(m_editor, &SongEditor::placeChanged, m_preview, &SongPreview::showPlace);
+    connect(m_preview, &SongPreview::slidesMade, this, &LibraryDesk::showPartNotes);
+    connect(&m_session.book(), &SlideBook::changed, m_preview, &SongPreview::refresh);
 }
 
 QWidget* LibraryDesk::buildSide(ThumbnailStore& thumbnails) {
     auto* content = new QWidget(this);
     m_preview = new SongPreview(m_session.book(), thumbnails, content);
     m_order = new OrderEdit(content);
+    m_sung = new SungFacts(m_session.library(), content);
     m_add = new QPushButton(tr("Add to the service"), content);
     m_add->setObjectName(QStringLiteral("library-add"));
     m_add->setToolTip(tr("Put this song into the service order (Enter in the search box)"));
     connect(m_add, &QPushButton::clicked, this, [this] {
         settle([this] {
             if (m_draft.song())
-                Q_EMIT addToService(m_draft.song()->id);
+                Q_EMIT addToService({m_draft.song()->id});
         });
     });
     auto* column = new QVBoxLayout(content);
@@ -147,6 +145,7 @@ QWidget* LibraryDesk::buildSide(ThumbnailStore& thumbnails) {
     column->setSpacing(spaced(2));
     column->addWidget(m_preview);
     column->addWidget(m_order);
+    column->addWidget(m_sung);
     column->addWidget(m_add, 0, Qt::AlignRight);
     column->addStretch(1);
     auto* scroll = new QScrollArea(this);
@@ -193,11 +192,15 @@ void LibraryDesk::connectOrder() {
 }
 
 void LibraryDesk::focusFind() {
-    m_find->focusBox();
+    if (m_pages->currentWidget() == m_review)
+        m_review->focusList();
+    else if (m_pages->currentIndex() == 0)
+        m_find->focusBox();
 }
 
 void LibraryDesk::showSong(const SongId& id) {
     settle([this, id] {
+        showSongs();
         m_find->box()->clear();
         m_find->select(id);
         load(id);
@@ -206,6 +209,7 @@ void LibraryDesk::showSong(const SongId& id) {
 
 void LibraryDesk::newSong() {
     settle([this] {
+        showSongs();
         m_wanted = {};
         Song song;
         song.id = SongId::create();
@@ -220,11 +224,9 @@ void LibraryDesk::currentChanged() {
     const auto hit = m_find->current();
     if (m_selecting || (hit && m_draft.song() && m_draft.song()->id == hit->song.id))
         return;
-    if (!hit && m_draft.isChanged())
-        return; // nothing was found; what is being edited stays
     const bool isNew = m_draft.song() && m_draft.song()->revision == 0;
-    if (isNew && !m_find->list()->hasFocus() && !m_find->box()->hasFocus())
-        return; // the list was filled anew while a song is being written
+    if ((!hit || m_find->isFilling()) && (m_draft.isChanged() || isNew))
+        return; // what is being edited stays until another one is chosen
     const SongId staying = m_draft.song() ? m_draft.song()->id : SongId();
     bool settled = false;
     settle([&, hit] {
@@ -241,6 +243,16 @@ void LibraryDesk::currentChanged() {
         m_find->select(staying);
         m_selecting = false;
     }
+}
+
+void LibraryDesk::selectionChanged() {
+    const auto songs = m_find->selected();
+    const bool isSeveral = songs.size() > 1;
+    if (isSeveral)
+        m_several->setSongs(songs);
+    else if (m_several->isAncestorOf(QApplication::focusWidget()))
+        m_find->list()->setFocus();
+    m_beside->setCurrentIndex(isSeveral ? 1 : 0);
 }
 
 void LibraryDesk::load(const SongId& id) {
@@ -260,6 +272,8 @@ void LibraryDesk::draftChanged(bool sameSong) {
     m_add->setVisible(song && song->revision > 0);
     m_preview->setSong(song, sameSong);
     m_order->setSong(song);
+    if (!sameSong)
+        m_sung->setSong(song && song->revision > 0 ? song->id : SongId());
 }
 
 void LibraryDesk::showPartNotes() {
@@ -279,11 +293,17 @@ void LibraryDesk::showPartNotes() {
 }
 
 void LibraryDesk::undo() {
-    m_editor->undo();
+    if (m_pages->currentIndex() != 0)
+        return;
+    if (m_beside->currentIndex() == 1 || (!m_draft.undoStack().canUndo() && m_several->canUndo()))
+        m_several->undo();
+    else
+        m_editor->undo();
 }
 
 void LibraryDesk::redo() {
-    m_editor->redo();
+    if (m_pages->currentIndex() == 0)
+        m_editor->redo();
 }
 
 void LibraryDesk::saveSong(const std::function<void()>& then) {
@@ -297,7 +317,7 @@ void LibraryDesk::saveSong(const std::function<void()>& then) {
     }
     m_session.library().save(this, *m_draft.song(), [this, then](const Result<Song>& stored) {
         if (!stored) {
-            Q_EMIT m_session.problem(stored.error());
+            refused(stored.error());
             return;
         }
         m_draft.saved(*stored);
@@ -306,6 +326,36 @@ void LibraryDesk::saveSong(const std::function<void()>& then) {
         draftChanged(true);
         if (then)
             then();
+    });
+}
+
+/// A song could not be stored. When that is because it was changed elsewhere, both are shown to choose from.
+void LibraryDesk::refused(const Error& error) {
+    const SongId id = m_draft.song()->id;
+    m_session.library().song(this, id, [this, id, error](const Result<Song>& stored) {
+        const auto& mine = m_draft.song();
+        if (!stored || !mine || !(mine->id == id) || stored->revision == mine->revision) {
+            Q_EMIT m_session.problem(error);
+            return;
+        }
+        m_pages->setCurrentWidget(m_history);
+        m_history->setConflict(*mine, *stored);
+    });
+}
+
+/// Takes up what was typed last time and not saved.
+void LibraryDesk::recover(const Song& unsaved) {
+    m_session.library().song(this, unsaved.id, [this, unsaved](const Result<Song>& stored) {
+        Song before = stored ? *stored : Song();
+        before.id = unsaved.id;
+        before.revision = unsaved.revision; // what was changed elsewhere meanwhile shows when it is saved
+        m_wanted = unsaved.id;
+        m_draft.load(before);
+        m_draft.change(tr("the unsaved work of last time"), [&](Song& song) { song = unsaved; });
+        m_find->select(unsaved.id);
+        Q_EMIT m_session.notice(tr("\u201c%1\u201d was being edited and not saved last time. It is on the "
+                                   "Library desk as it was left.")
+                                    .arg(unsaved.title));
     });
 }
 
@@ -328,38 +378,17 @@ void LibraryDesk::settle(const std::function<void()>& then) {
     }
 }
 
-void LibraryDesk::showVersions(const QPoint& globalPlace) {
+void LibraryDesk::showHistory() {
     if (!m_draft.song())
         return;
-    const SongId id = m_draft.song()->id;
-    m_session.library().versions(
-        this, id, [this, id, globalPlace](const Result<std::vector<SongVersion>>& versions) {
-            auto* menu = new QMenu(this);
-            menu->setObjectName(QStringLiteral("versions"));
-            menu->setAttribute(Qt::WA_DeleteOnClose);
-            if (!versions || versions->empty())
-                menu->addAction(tr("There is no earlier version yet"))->setEnabled(false);
-            constexpr size_t kMostShown = 20;
-            for (size_t i = 0; versions && i < std::min(versions->size(), kMostShown); ++i) {
-                const SongVersion& version = (*versions)[i];
-                menu->addAction(
-                    locale().toString(version.changedAt.toLocalTime(), tr("d MMMM yyyy, HH:mm:ss")), this,
-                    [this, id, revision = version.revision] {
-                        m_session.library().version(this, id, revision, [this](const Result<Song>& old) {
-                            if (!old) {
-                                Q_EMIT m_session.problem(old.error());
-                                return;
-                            }
-                            m_draft.change(tr("an earlier version"), [&](Song& song) {
-                                const int now = song.revision;
-                                song = *old;
-                                song.revision = now;
-                            });
-                        });
-                    });
-            }
-            menu->popup(globalPlace);
-        });
+    m_pages->setCurrentWidget(m_history);
+    m_history->setSong(*m_draft.song());
+}
+
+void LibraryDesk::restoreVersion(const Song& version) {
+    showSongs();
+    m_draft.setRevision(std::max(m_draft.song()->revision, version.revision));
+    m_draft.change(tr("another version"), [&](Song& song) { song = version; });
 }
 
 void LibraryDesk::putInBin() {
@@ -382,75 +411,38 @@ void LibraryDesk::putInBin() {
     });
 }
 
-void LibraryDesk::fillBinMenu() {
-    m_binMenu->clear();
-    m_binMenu->addAction(tr("Looking\u2026"))->setEnabled(false);
-    m_session.library().bin(this, [this](const Result<std::vector<SongSummary>>& songs) {
-        m_binMenu->clear();
-        if (!songs || songs->empty()) {
-            m_binMenu->addAction(tr("The bin is empty"))->setEnabled(false);
-            return;
-        }
-        constexpr size_t kMostShown = 20;
-        for (size_t i = 0; i < std::min(songs->size(), kMostShown); ++i) {
-            const SongSummary& song = (*songs)[i];
-            m_binMenu->addAction(tr("Take back \u201c%1\u201d").arg(song.title), this, [this, id = song.id] {
-                m_session.library().takeFromBin(this, {id}, [this, id](const Result<void>& done) {
-                    if (done)
-                        showSong(id);
-                    else
-                        Q_EMIT m_session.problem(done.error());
-                });
-            });
-        }
-        m_binMenu->addSeparator();
-        const int count = int(songs->size());
-        m_binMenu->addAction(tr("Empty the bin\u2026"), this, [this, count] {
-            if (m_prompts.emptyBin(count))
-                m_session.library().emptyBin(this, [this](const Result<int>& gone) {
-                    if (!gone)
-                        Q_EMIT m_session.problem(gone.error());
-                });
-        });
+void LibraryDesk::connectBringingIn() {
+    auto* in = new BringingIn(m_session.library(), *m_review, this);
+    connect(m_list, &LibraryList::bringInWanted, in, &BringingIn::start);
+    connect(this, &LibraryDesk::dropped, in, &BringingIn::start);
+    connect(m_list, &LibraryList::reviewWanted, this, &LibraryDesk::showReview);
+    connect(in, &BringingIn::reviewLeft, this, &LibraryDesk::showSongs);
+    connect(in, &BringingIn::notice, &m_session, &Session::notice);
+    connect(in, &BringingIn::reviewWanted, this, [this](bool isNew) {
+        showReview();
+        if (isNew)
+            Q_EMIT reviewIsThere();
     });
 }
 
-void LibraryDesk::importFiles() {
-    m_session.library().import(m_prompts.songFilesToImport());
+void LibraryDesk::bringInFiles() {
+    m_list->bringInFiles();
 }
 
-void LibraryDesk::importFolder() {
-    if (const QString folder = m_prompts.songFolderToImport(); !folder.isEmpty())
-        m_session.library().import({folder});
+void LibraryDesk::bringInFolder() {
+    m_list->bringInFolder();
 }
 
-void LibraryDesk::importFinished(const std::vector<ImportEntry>& entries, bool cancelled) {
-    m_importRow->hide();
-    int counts[4]{};
-    QStringList refusals;
-    QStringList warnings;
-    for (const ImportEntry& entry : entries) {
-        ++counts[int(entry.outcome)];
-        const QString file = entry.file.section(u'/', -1);
-        if (entry.outcome == ImportOutcome::Refused)
-            refusals << QStringLiteral("%1: %2").arg(file, entry.reason);
-        else if (entry.outcome != ImportOutcome::Unchanged && !entry.reason.isEmpty())
-            warnings << QStringLiteral("%1: %2").arg(file, entry.reason);
-    }
-    constexpr int kMostTold = 6;
-    QString text = tr("Brought in: %1 added, %2 changed, %3 unchanged, %4 refused.")
-                       .arg(counts[0])
-                       .arg(counts[1])
-                       .arg(counts[2])
-                       .arg(counts[3]);
-    if (cancelled)
-        text += u' ' + tr("Stopped before the end.");
-    const QStringList told = refusals + warnings;
-    for (const QString& line : told.mid(0, kMostTold))
-        text += u'\n' + line;
-    if (told.size() > kMostTold)
-        text += u'\n' + tr("and %1 more.").arg(told.size() - kMostTold);
-    Q_EMIT m_session.notice(text);
+void LibraryDesk::showReview() {
+    m_list->setWaiting(0);
+    m_pages->setCurrentWidget(m_review);
+    m_review->focusList();
+}
+
+void LibraryDesk::showSongs() {
+    m_list->setWaiting(m_review->count());
+    m_pages->setCurrentIndex(0);
+    m_find->focusBox();
 }
 
 void LibraryDesk::dragEnterEvent(QDragEnterEvent* event) {
@@ -463,7 +455,7 @@ void LibraryDesk::dropEvent(QDropEvent* event) {
     for (const QUrl& url : event->mimeData()->urls())
         if (url.isLocalFile())
             paths << url.toLocalFile();
-    m_session.library().import(paths);
+    Q_EMIT dropped(paths);
     event->acceptProposedAction();
 }
 

@@ -1,35 +1,39 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "desk/app/Prompts.h"
+#include "desk/app/Sender.h"
 #include "desk/app/Session.h"
-#include "desk/library/SongDraft.h"
-#include "desk/library/Speller.h"
+#include "desk/app/Tools.h"
+#include "desk/library/DraftKeeper.h"
 #include "desk/parts/ThumbnailStore.h"
 #include <QWidget>
 
-class QLabel;
-class QMenu;
-class QProgressBar;
 class QPushButton;
+class QStackedLayout;
 
 namespace mivanta {
 
 class FindPanel;
+class ImportReview;
+class LibraryList;
 class OrderEdit;
+class SeveralSongs;
 class SongEditor;
+class SongHistory;
 class SongPreview;
+class SungFacts;
 
 /// The library: find a song, edit it, see it as the outputs will show it, bring in more.
 class LibraryDesk : public QWidget {
     Q_OBJECT
 public:
-    LibraryDesk(Session& session, Prompts& prompts, ThumbnailStore& thumbnails, QWidget* parent = nullptr);
+    explicit LibraryDesk(const Tools& tools, QWidget* parent = nullptr);
 
     void focusFind();
     void showSong(const SongId& id);
     void newSong();
-    void importFiles();
-    void importFolder();
+    void bringInFiles();
+    void bringInFolder();
 
     [[nodiscard]] bool hasUnsavedSong() const { return m_draft.isChanged(); }
     void undo();
@@ -40,39 +44,52 @@ public:
     void settle(const std::function<void()>& then);
 
 Q_SIGNALS:
-    void addToService(const mivanta::SongId& id);
+    void addToService(const std::vector<mivanta::SongId>& ids);
+    void dropped(const QStringList& paths);
+    void reviewIsThere(); ///< songs were read and want to be decided about
 
 protected:
     void dragEnterEvent(QDragEnterEvent* event) override;
     void dropEvent(QDropEvent* event) override;
 
 private:
-    QWidget* buildList();
-    QWidget* buildImportRow(QWidget* side);
+    QWidget* buildSongs(ThumbnailStore& thumbnails);
     QWidget* buildSide(ThumbnailStore& thumbnails);
     void connectOrder();
+    void connectList();
+    void connectEditor();
+    void selectionChanged();
     void currentChanged();
     void load(const SongId& id);
     void draftChanged(bool sameSong);
     void showPartNotes();
-    void importFinished(const std::vector<ImportEntry>& entries, bool cancelled);
-    void showVersions(const QPoint& globalPlace);
+    void connectBringingIn();
+    void showReview();
+    void showSongs();
+    void showHistory();
+    void restoreVersion(const Song& version);
+    void refused(const Error& error);
+    void recover(const Song& unsaved);
     void putInBin();
-    void fillBinMenu();
 
     Session& m_session;
     Prompts& m_prompts;
+    Sender& m_sender;
     SongDraft m_draft;
-    Speller m_speller;
+    DraftKeeper m_keeper;
+    Speller& m_speller;
+    QStackedLayout* m_pages; ///< the songs; what is being brought in; a song's history
+    LibraryList* m_list;
+    QStackedLayout* m_beside; ///< one song; several songs
+    SeveralSongs* m_several;
+    ImportReview* m_review;
+    SongHistory* m_history;
     FindPanel* m_find;
     SongEditor* m_editor;
     SongPreview* m_preview;
     OrderEdit* m_order;
-    QLabel* m_count;
+    SungFacts* m_sung;
     QPushButton* m_add;
-    QMenu* m_binMenu;
-    QWidget* m_importRow;
-    QProgressBar* m_progress;
     SongId m_wanted;
     bool m_selecting = false; ///< the list is brought back to the song that stays
 };

@@ -68,6 +68,11 @@ void SongDraft::leaveAsItWas() {
     m_undo.setClean();
 }
 
+void SongDraft::setRevision(int revision) {
+    if (m_song)
+        m_song->revision = revision;
+}
+
 void SongDraft::saved(const Song& stored) {
     if (!m_song || !(m_song->id == stored.id))
         return;

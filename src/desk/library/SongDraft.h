@@ -26,6 +26,8 @@ public:
     void change(const QString& what, const std::function<void(Song&)>& work, int typingPlace = 0);
     /// Takes back every change since the song was loaded or saved; that, too, can be undone.
     void leaveAsItWas();
+    /// The library's song has become another one meanwhile; the draft stays and may take its place.
+    void setRevision(int revision);
     /// The song is in the library now, as given.
     void saved(const Song& stored);
 

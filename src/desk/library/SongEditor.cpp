@@ -19,7 +19,6 @@
 #include <QMenu>
 #include <QPlainTextEdit>
 #include <QPushButton>
-#include <QSaveFile>
 #include <QStackedWidget>
 #include <QTimer>
 #include <QToolButton>
@@ -98,7 +97,8 @@ SongEditor::SongEditor(SongDraft& draft, Prompts& prompts, Speller& speller, con
     m_words->setSpelling([this](const QString& word) { return m_speller.isWrong(word); });
     connect(&m_speller, &Speller::checked, m_words, &WordsSheet::markSpelling);
     connect(&m_speller, &Speller::languageChanged, this, &SongEditor::showSpelling);
-    connect(m_chart, &ChartView::pdfWanted, this, &SongEditor::savePdf);
+    connect(m_chart, &ChartView::sheetWanted, this,
+            [this](SendWay way) { Q_EMIT sheetWanted(way, m_chart->options()); });
     connect(m_message, &QLabel::linkActivated, this, [this] {
         undo();
         m_message->hide();
@@ -135,22 +135,21 @@ QWidget* SongEditor::buildHead() {
     m_revert->setObjectName(QStringLiteral("revert-song"));
     m_revert->setToolTip(tr("Take back every change since the song was saved"));
     connect(m_revert, &QPushButton::clicked, &m_draft, &SongDraft::leaveAsItWas);
-    auto* more = new QToolButton(head);
-    more->setObjectName(QStringLiteral("song-more"));
-    more->setText(tr("More \u25be"));
-    more->setToolTip(tr("Earlier versions; delete the song"));
-    more->setPopupMode(QToolButton::InstantPopup);
-    auto* menu = new QMenu(more);
-    menu->addAction(tr("Earlier versions\u2026"), this,
-                    [this, more] { Q_EMIT historyWanted(more->mapToGlobal(more->rect().bottomLeft())); });
+    m_more = new QToolButton(head);
+    m_more->setObjectName(QStringLiteral("song-more"));
+    m_more->setText(tr("More \u25be"));
+    m_more->setToolTip(tr("Earlier versions; delete the song"));
+    m_more->setPopupMode(QToolButton::InstantPopup);
+    auto* menu = new QMenu(m_more);
+    menu->addAction(tr("Earlier versions\u2026"), this, &SongEditor::historyWanted);
     menu->addAction(tr("Put into the bin"), this, &SongEditor::deleteWanted);
-    more->setMenu(menu);
+    m_more->setMenu(menu);
     auto* first = new QHBoxLayout;
     first->addWidget(m_title, 1);
     first->addWidget(m_state);
     first->addWidget(m_revert);
     first->addWidget(m_save);
-    first->addWidget(more);
+    first->addWidget(m_more);
 
     m_views = new QButtonGroup(head);
     auto* tabs = new QHBoxLayout;
@@ -326,9 +325,24 @@ void SongEditor::showSong() {
 
 void SongEditor::showState() {
     const bool changed = m_draft.isChanged();
-    m_state->setText(!m_draft.song() ? QString() : changed ? tr("changed, not saved") : QString());
-    m_save->setVisible(changed);
+    m_state->setText(!m_draft.song() ? QString()
+                     : changed       ? (m_isForService ? tr("changed here") : tr("changed, not saved"))
+                                     : QString());
+    m_save->setVisible(changed && !m_isForService);
     m_revert->setVisible(changed);
+}
+
+void SongEditor::setForService() {
+    m_isForService = true;
+    m_more->hide();
+    showState();
+}
+
+/// Two editors share one speller; the one that is seen has its say.
+void SongEditor::showEvent(QShowEvent* event) {
+    QWidget::showEvent(event);
+    if (m_draft.song())
+        m_speller.setLanguage(m_draft.song()->language);
 }
 
 void SongEditor::wordsEdited(const QString& what, int typing) {
@@ -383,24 +397,6 @@ void SongEditor::transposeSong(int semitones) {
             song.key = keyOf(song);
         song = transposed(song, semitones);
     });
-}
-
-void SongEditor::savePdf() {
-    const auto& song = m_draft.song();
-    if (!song)
-        return;
-    const QString path = m_prompts.whereToExport(song->title + QStringLiteral(".pdf"));
-    if (path.isEmpty())
-        return;
-    QSaveFile file(path);
-    if (!file.open(QIODevice::WriteOnly)) {
-        say(tr("The PDF could not be written: %1").arg(file.errorString()), false);
-        return;
-    }
-    auto done = writeChartPdf(file, {*song}, m_chart->options());
-    if (done && !file.commit())
-        done = failure(file.errorString(), path);
-    say(done ? tr("Written: %1").arg(path) : done.error().text(), false);
 }
 
 } // namespace mivanta

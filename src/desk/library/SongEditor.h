@@ -2,6 +2,7 @@
 #pragma once
 #include "core/theme/Theme.h"
 #include "desk/app/Prompts.h"
+#include "desk/app/Sender.h"
 #include "desk/library/SongDraft.h"
 #include <QWidget>
 
@@ -37,12 +38,15 @@ public:
     /// Slides of each part, for the notes beside them.
     void setPartNotes(const QStringList& notes);
     void focusTitle();
+    /// The song stands in a service: every change is kept there by itself, and it has no history of its own.
+    void setForService();
     void undo();
     void redo();
 
 Q_SIGNALS:
     void saveWanted();
-    void historyWanted(const QPoint& globalPlace);
+    void historyWanted();
+    void sheetWanted(mivanta::SendWay way, const mivanta::ChartOptions& options);
     void deleteWanted();
     void placeChanged(int part, int line);
 
@@ -52,6 +56,7 @@ private:
     QWidget* buildParts();
     void addTool(QLayout* row, const QString& name, const QString& text, const QString& tip,
                  const QString& key, const std::function<void()>& work);
+    void showEvent(QShowEvent* event) override;
     void showSong();
     void showState();
     void showDetailsLine();
@@ -60,7 +65,6 @@ private:
     void pasted(const QString& text);
     void showSpelling();
     void transposeSong(int semitones);
-    void savePdf();
     void say(const QString& text, bool canUndo);
 
     SongDraft& m_draft;
@@ -72,6 +76,7 @@ private:
     QLabel* m_state;
     QPushButton* m_save;
     QPushButton* m_revert;
+    QToolButton* m_more;
     QWidget* m_content;
     QLabel* m_empty;
     QButtonGroup* m_views;
@@ -84,6 +89,7 @@ private:
     QLabel* m_key;
     QLabel* m_message;
     QTimer* m_textSoon;
+    bool m_isForService = false;
     bool m_showing = false;
     bool m_typing = false; ///< the change comes from a view that shows it already
 };

@@ -29,6 +29,20 @@ QString decoded(Hunspell& dictionary, const std::string& word) {
     return name == "UTF-8" || !decoder.isValid() ? QString::fromUtf8(bytes) : QString(decoder(bytes));
 }
 
+/// Hunspell takes files that are cut off or no dictionary at all, and then finds every word wrong. A real
+/// one begins with the number of its words and is not alone.
+bool isUsable(const QString& path) {
+    QFile words(path + QStringLiteral(".dic"));
+    if (!words.open(QIODevice::ReadOnly) || !QFile::exists(path + QStringLiteral(".aff")))
+        return false;
+    QByteArray count = words.readLine().trimmed();
+    if (count.startsWith("\xEF\xBB\xBF"))
+        count.remove(0, 3);
+    const qint64 size = words.size() - words.pos();
+    const qint64 said = count.split(' ').value(0).toLongLong();
+    return said > 0 && size >= said; // at least a letter and a line end a word, nearly
+}
+
 } // namespace
 
 Speller::Speller(QString ownWords, QObject* parent)
@@ -64,7 +78,8 @@ QStringList Speller::dictionariesFor(const QString& tag) {
         for (const QString& file :
              QDir(folder).entryList({language + QStringLiteral("*.dic")}, QDir::Files)) {
             const QString name = file.chopped(4);
-            if ((name == language || name.startsWith(language + u'_')) && !found.contains(name))
+            if ((name == language || name.startsWith(language + u'_')) && !found.contains(name) &&
+                isUsable(folder + u'/' + name))
                 found.insert(name, folder + u'/' + name);
         }
     return found.contains(wanted) ? QStringList{found.value(wanted)} : QStringList(found.values());

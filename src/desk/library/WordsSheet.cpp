@@ -1,43 +1,18 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/WordsSheet.h"
 #include "core/base/TextDifference.h"
-#include "core/song/Chords.h"
 #include "desk/library/WordsHighlighter.h"
+#include "desk/library/WordsMetrics.h"
 #include "desk/parts/Style.h"
 #include <QAbstractTextDocumentLayout>
 #include <QContextMenuEvent>
 #include <QKeyEvent>
 #include <QLineEdit>
 #include <QMimeData>
-#include <QPainter>
 #include <QScrollBar>
 #include <QTextBlock>
 
 namespace mivanta {
-
-namespace {
-
-int gutter() {
-    return spaced(24);
-}
-int cardPadding() {
-    return spaced(2);
-}
-/// From the last line of a card to the top of the next one, the padding below that line included.
-int cardGap() {
-    return cardPadding() + spaced(3);
-}
-int chordRoom() {
-    return QFontMetrics(monoFont(0.9, true)).height();
-}
-int breakRoom() {
-    return spaced(6);
-}
-int commentRoom() {
-    return QFontMetrics(textFont(0.9)).height();
-}
-
-} // namespace
 
 WordsSheet::WordsSheet(QWidget* parent) : QTextEdit(parent) {
     setObjectName(QStringLiteral("words-sheet"));
@@ -59,8 +34,13 @@ WordsSheet::WordsSheet(QWidget* parent) : QTextEdit(parent) {
     m_chordBox->installEventFilter(this);
     m_chordBox->hide();
     connect(document(), &QTextDocument::contentsChange, this, [this](int at) {
-        if (!m_showing)
+        if (m_toHighlight)
+            highlightNow();
+        else if (!m_showing) {
+            m_telling = true;
             textChangedAt(at);
+            m_telling = false;
+        }
     });
     connect(this, &QTextEdit::cursorPositionChanged, this, [this] {
         if (!m_showing)
@@ -97,19 +77,49 @@ void WordsSheet::textChangedAt(int at) {
     replaceText(m_parts, change.at, change.removed, change.inserted);
     takeChordOutOfBrackets(m_parts, change.at);
     showText(); // places of blocks, room for chords
-    const bool isWord = change.removed + change.inserted.size() == 1 && change.inserted != u"\n";
+    const bool isWord = change.removed + change.inserted.size() == 1 && change.inserted != u"\n" &&
+                        before.mid(change.at, change.removed) != u"\n";
     const int line = document()->findBlock(change.at).blockNumber();
     Q_EMIT edited(tr("typing"), isWord ? line + 1 : 0);
     Q_EMIT placeChanged(place());
 }
 
-/// Brings the document up to the parts, touching only what differs.
+/// What of the parts each block shows, but for its chords' names.
+std::vector<WordsSheet::Shown> WordsSheet::blocksOf(const std::vector<Part>& parts) {
+    std::vector<Shown> blocks;
+    for (size_t p = 0; p < parts.size(); ++p) {
+        const Part& part = parts[p];
+        for (size_t l = 0; l < part.lines.size(); ++l) {
+            const Line& line = part.lines[l];
+            int top = line.chords.empty() ? 0 : chordRoom();
+            if (!line.comment.isEmpty())
+                top += commentRoom();
+            if (line.breakBefore)
+                top += breakRoom();
+            if (l == 0)
+                top += cardPadding() + (p > 0 ? cardGap() : 0) + (part.comment.isEmpty() ? 0 : commentRoom());
+            blocks.push_back({line.words, line.emphasis, top, !line.chords.empty()});
+        }
+    }
+    return blocks;
+}
+
+/// Brings the document up to the parts, touching only the blocks that differ: a song may have thousands.
 void WordsSheet::showText() {
     m_showing = true;
     m_placeOf.clear();
     for (int p = 0; p < int(m_parts.size()); ++p)
         for (int l = 0; l < int(m_parts[size_t(p)].lines.size()); ++l)
             m_placeOf.push_back({p, l, 0});
+    std::vector<Shown> next = blocksOf(m_parts);
+    const auto [left, right] = std::mismatch(m_shown.begin(), m_shown.end(), next.begin(), next.end());
+    const auto from = right - next.begin();
+    std::ptrdiff_t behind = 0; // blocks at the end that stay
+    const auto most = std::ptrdiff_t(std::min(m_shown.size(), next.size())) - from;
+    while (behind < most &&
+           m_shown[m_shown.size() - 1 - size_t(behind)] == next[next.size() - 1 - size_t(behind)])
+        ++behind;
+    m_shown = std::move(next);
     const TextDifference change = differenceOf(textOf(*document()), flatText(m_parts), INT_MAX);
     if (change.removed > 0 || !change.inserted.isEmpty()) {
         QTextCursor cursor(document());
@@ -117,41 +127,79 @@ void WordsSheet::showText() {
         cursor.setPosition(change.at + change.removed, QTextCursor::KeepAnchor);
         cursor.insertText(change.inserted);
     }
-    layOutBlocks();
-    m_highlighter->rehighlight();
+    layOutBlocks(int(from), int(m_shown.size()) - int(behind));
     m_showing = false;
     viewport()->update();
 }
 
-void WordsSheet::layOutBlocks() {
-    QTextBlock block = document()->begin();
-    for (const WordsPlace& place : m_placeOf) {
-        const Part& part = m_parts[size_t(place.part)];
-        const Line& line = part.lines[size_t(place.line)];
-        int top = line.chords.empty() ? 0 : chordRoom();
-        if (!line.comment.isEmpty())
-            top += commentRoom();
-        if (line.breakBefore)
-            top += breakRoom();
-        if (place.line == 0)
-            top += cardPadding() + (place.part > 0 ? cardGap() : 0) +
-                   (part.comment.isEmpty() ? 0 : commentRoom());
+/// The look of the blocks [from, to).
+void WordsSheet::layOutBlocks(int from, int to) {
+    QTextCursor edit(document());
+    edit.beginEditBlock(); // laid out once, at its end
+    const auto each = [&](const auto& work) {
+        QTextBlock block = document()->findBlockByNumber(from);
+        for (int b = from; b < to && block.isValid(); ++b, block = block.next())
+            work(block, m_shown[size_t(b)]);
+    };
+    const auto setFormat = [](const QTextBlock& block, const QTextBlockFormat& format) {
+        if (block.blockFormat() != format)
+            QTextCursor(block).setBlockFormat(format);
+    };
+    each([&](const QTextBlock& block, const Shown& shown) {
         QTextBlockFormat format;
-        format.setTopMargin(top);
+        format.setTopMargin(shown.top);
         format.setLeftMargin(gutter() + spaced(3));
         format.setRightMargin(spaced(3));
-        if (!line.chords.empty() && block.layout()->lineCount() > 1) // the rows after a wrap need room, too
+        if (block.blockFormat().lineHeightType() != QTextBlockFormat::SingleHeight && shown.hasChords)
             format.setLineHeight(chordRoom(), QTextBlockFormat::LineDistanceHeight);
-        if (block.isValid() && block.blockFormat() != format)
-            QTextCursor(block).setBlockFormat(format);
-        if (block == document()->begin() && document()->rootFrame()->frameFormat().topMargin() != top) {
-            QTextFrameFormat frame = document()->rootFrame()->frameFormat();
-            frame.setTopMargin(top); // a document leaves its first block's margin out
-            frame.setBottomMargin(spaced(4));
-            document()->rootFrame()->setFrameFormat(frame);
-        }
-        block = block.next();
+        setFormat(block, format);
+    });
+    if (!m_shown.empty() && document()->rootFrame()->frameFormat().topMargin() != m_shown.front().top) {
+        QTextFrameFormat frame = document()->rootFrame()->frameFormat();
+        frame.setTopMargin(m_shown.front().top); // a document leaves its first block's margin out
+        frame.setBottomMargin(spaced(4));
+        document()->rootFrame()->setFrameFormat(frame);
     }
+    edit.endEditBlock();
+    edit.beginEditBlock();
+    each([&](const QTextBlock& block, const Shown& shown) {
+        if (!shown.hasChords)
+            return;
+        QTextBlockFormat format = block.blockFormat(); // the rows after a wrap need room for chords, too
+        if (block.layout()->lineCount() > 1)
+            format.setLineHeight(chordRoom(), QTextBlockFormat::LineDistanceHeight);
+        else
+            format.setLineHeight(0, QTextBlockFormat::SingleHeight);
+        setFormat(block, format);
+    });
+    edit.endEditBlock();
+    highlight({from, to});
+}
+
+/// Marks emphasis and misspelt words anew. Done while the document tells of a change, so that it is laid out
+/// once and not once for each block.
+void WordsSheet::highlight(std::pair<int, int> blocks) {
+    m_toHighlight = blocks;
+    if (m_telling) {
+        highlightNow();
+        m_toHighlight.reset();
+        return;
+    }
+    const bool showing = std::exchange(m_showing, true);
+    const QTextBlock first = document()->begin();
+    QTextCursor(first).setBlockFormat(first.blockFormat());
+    m_toHighlight.reset();
+    m_showing = showing;
+}
+
+void WordsSheet::highlightNow() {
+    const auto [from, to] = *m_toHighlight;
+    QTextCursor edit(document());
+    edit.beginEditBlock();
+    QTextBlock block = document()->findBlockByNumber(from);
+    for (int b = from; b < to && block.isValid(); ++b, block = block.next())
+        m_highlighter->rehighlightBlock(block);
+    edit.endEditBlock();
 }
 
 const Line* WordsSheet::lineOf(int block) const {
@@ -167,9 +215,7 @@ void WordsSheet::setSpelling(const std::function<bool(const QString&)>& isWrong)
 }
 
 void WordsSheet::markSpelling() {
-    m_showing = true;
-    m_highlighter->rehighlight();
-    m_showing = false;
+    highlight({0, int(m_shown.size())});
 }
 
 QString WordsSheet::wrongWord() const {
@@ -208,7 +254,7 @@ void WordsSheet::setPlace(const WordsPlace& place) {
 void WordsSheet::resizeEvent(QResizeEvent* event) {
     QTextEdit::resizeEvent(event);
     m_showing = true;
-    layOutBlocks(); // lines wrap elsewhere
+    layOutBlocks(0, int(m_shown.size())); // lines wrap elsewhere
     m_showing = false;
 }
 
@@ -273,139 +319,6 @@ bool WordsSheet::eventFilter(QObject* watched, QEvent* event) {
     if (watched == m_chordBox && event->type() == QEvent::FocusOut && m_chordBox->isVisible())
         m_chordBox->hide();
     return QTextEdit::eventFilter(watched, event);
-}
-
-// Painting
-
-QRectF WordsSheet::blockArea(const QTextBlock& block) const {
-    return document()->documentLayout()->blockBoundingRect(block).translated(-horizontalScrollBar()->value(),
-                                                                             -verticalScrollBar()->value());
-}
-
-void WordsSheet::paintEvent(QPaintEvent* event) {
-    {
-        QPainter painter(viewport());
-        paintCards(painter);
-    }
-    QTextEdit::paintEvent(event);
-    QPainter painter(viewport());
-    paintAbove(painter);
-}
-
-void WordsSheet::paintCards(QPainter& painter) {
-    const Palette& colours = day();
-    QTextBlock block = document()->begin();
-    for (size_t b = 0; b < m_placeOf.size() && block.isValid();) {
-        const int p = m_placeOf[b].part;
-        const Part& part = m_parts[size_t(p)];
-        const QRectF first = blockArea(block);
-        QRectF last = first;
-        const double top = block.blockFormat().topMargin() - (p > 0 ? cardGap() : 0);
-        for (; b < m_placeOf.size() && m_placeOf[b].part == p && block.isValid(); ++b, block = block.next())
-            last = blockArea(block);
-        const QRectF card(gutter(), first.top() - top, viewport()->width() - gutter(),
-                          last.bottom() + cardPadding() - first.top() + top);
-        if (card.bottom() < 0)
-            continue;
-        if (card.top() > viewport()->height())
-            break;
-        painter.fillRect(card, colours.sheet);
-        painter.fillRect(QRectF(card.left(), card.top(), 3, card.height()),
-                         part.bandOnly ? colours.quiet : colours.accent);
-        const int wide = gutter() - spaced(3);
-        painter.setFont(textFont(1.0, true));
-        painter.setPen(colours.accent);
-        const QRectF name(0, card.top() + cardPadding() / 2.0, wide, painter.fontMetrics().height());
-        painter.drawText(name, Qt::AlignRight | Qt::AlignVCenter,
-                         painter.fontMetrics().elidedText(part.label(), Qt::ElideRight, wide));
-        painter.setFont(textFont(0.85));
-        painter.setPen(colours.quiet);
-        const QString note = part.bandOnly ? tr("band only") : m_notes.value(p);
-        painter.drawText(name.translated(0, name.height()), Qt::AlignRight | Qt::AlignVCenter, note);
-    }
-}
-
-void WordsSheet::paintAbove(QPainter& painter) {
-    const Palette& colours = day();
-    const QFont chordFont = monoFont(0.9, true);
-    const QFontMetrics chordMetrics(chordFont);
-    QTextBlock block = document()->begin();
-    for (size_t b = 0; b < m_placeOf.size() && block.isValid(); ++b, block = block.next()) {
-        const Line& line = *lineOf(int(b));
-        const Part& part = m_parts[size_t(m_placeOf[b].part)];
-        const QRectF area = blockArea(block);
-        if (area.bottom() < 0)
-            continue;
-        if (area.top() - block.blockFormat().topMargin() > viewport()->height())
-            break;
-        const double left = gutter() + spaced(3);
-        double above = area.top() - (line.chords.empty() ? 0 : chordRoom());
-        const QString& comment =
-            m_placeOf[b].line == 0 && line.comment.isEmpty() ? part.comment : line.comment;
-        if (!comment.isEmpty()) {
-            painter.setFont([] {
-                QFont font = textFont(0.9);
-                font.setItalic(true);
-                return font;
-            }());
-            painter.setPen(colours.quiet);
-            above -= commentRoom();
-            painter.drawText(
-                QRectF(left, above, viewport()->width() - left, commentRoom()), Qt::AlignVCenter,
-                painter.fontMetrics().elidedText(comment, Qt::ElideRight, int(viewport()->width() - left)));
-        }
-        if (line.breakBefore) {
-            const QString words = tr("slide break");
-            painter.setFont(textFont(0.8));
-            const double y = above - breakRoom() / 2.0;
-            const double wide = painter.fontMetrics().horizontalAdvance(words) + spaced(3);
-            const double middle = (left + viewport()->width()) / 2;
-            painter.setPen(QPen(colours.line, 1, Qt::DashLine));
-            painter.drawLine(QPointF(left, y), QPointF(middle - wide / 2, y));
-            painter.drawLine(QPointF(middle + wide / 2, y), QPointF(viewport()->width() - spaced(3), y));
-            painter.setPen(colours.quiet);
-            painter.drawText(QRectF(middle - wide / 2, y - breakRoom() / 2.0, wide, breakRoom()),
-                             Qt::AlignCenter, words);
-        }
-        double free = 0; // a chord never stands over the one before it
-        double lastTop = -1;
-        for (const ChordMark& chord : line.chords) {
-            QTextCursor cursor(block);
-            cursor.setPosition(block.position() + std::min(chord.position, int(block.length()) - 1));
-            const QRect caret = cursorRect(cursor);
-            if (caret.top() != lastTop)
-                free = 0;
-            lastTop = caret.top();
-            const double x = std::max(free, double(caret.left()));
-            painter.setFont(chordFont);
-            painter.setPen(isChord(chord.name) ? colours.marker.darker(130)
-                                               : colours.warning); // 4.5:1 on paper
-            painter.drawText(QPointF(x, caret.top() - chordRoom() + chordMetrics.ascent()), chord.name);
-            free = x + chordMetrics.horizontalAdvance(chord.name) + spaced(1);
-        }
-    }
-}
-
-int WordsSheet::breakAt(int y) const {
-    QTextBlock block = document()->begin();
-    for (size_t b = 0; b < m_placeOf.size() && block.isValid(); ++b, block = block.next()) {
-        const Line& line = *lineOf(int(b));
-        if (!line.breakBefore)
-            continue;
-        const double top = blockArea(block).top() - block.blockFormat().topMargin();
-        if (y >= top && y < top + breakRoom())
-            return int(b);
-    }
-    return -1;
-}
-
-int WordsSheet::partAt(int y) const {
-    QTextBlock block = document()->begin();
-    int part = 0;
-    for (size_t b = 0; b < m_placeOf.size() && block.isValid(); ++b, block = block.next())
-        if (blockArea(block).top() - block.blockFormat().topMargin() <= y)
-            part = m_placeOf[b].part;
-    return part;
 }
 
 // Keys and mouse

@@ -61,11 +61,23 @@ protected:
 private:
     void textChangedAt(int at);
     void showText();
-    void layOutBlocks();
+    /// What a block shows.
+    struct Shown {
+        QString words;
+        std::vector<Emphasis> emphasis;
+        int top = 0; ///< room above it
+        bool hasChords = false;
+        friend bool operator==(const Shown&, const Shown&) = default;
+    };
+    [[nodiscard]] static std::vector<Shown> blocksOf(const std::vector<Part>& parts);
+    void layOutBlocks(int from, int to);
+    void highlight(std::pair<int, int> blocks);
+    void highlightNow();
     void changeHere(const QString& what, const std::function<void(std::vector<Part>&)>& work);
     void finishChord(bool keep);
     void paintCards(QPainter& painter);
     void paintAbove(QPainter& painter);
+    [[nodiscard]] QTextBlock firstSeen() const;
     [[nodiscard]] QRectF blockArea(const QTextBlock& block) const;
     [[nodiscard]] const Line* lineOf(int block) const;
     /// The line whose break rule is at the height, as a block number; -1 = none.
@@ -74,11 +86,14 @@ private:
 
     std::vector<Part> m_parts;
     std::vector<WordsPlace> m_placeOf; ///< by block number; column 0
+    std::vector<Shown> m_shown;        ///< by block number
     QStringList m_notes;
     WordsHighlighter* m_highlighter;
     QLineEdit* m_chordBox;
     WordsPlace m_chordPlace;
-    bool m_showing = false; ///< the document is being brought up to date
+    std::optional<std::pair<int, int>> m_toHighlight; ///< [from, to)
+    bool m_telling = false;                           ///< the document is telling of a change
+    bool m_showing = false;                           ///< the document is being brought up to date
 };
 
 } // namespace mivanta

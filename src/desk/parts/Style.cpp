@@ -37,6 +37,7 @@ QString controls(const Palette& p, const QString& scope) {
         %1 QPushButton:disabled { color: %QUIET; }
         %1 QPushButton[main="true"] { background: %ACCENT; color: %SHEET; border-color: %ACCENT; }
         %1 QPushButton[main="true"]:focus { border: 2px solid %TEXT; }
+        %1 QPushButton[choice="true"]:checked { background: %TEXT; color: %SHEET; }
         %1 QToolButton { background: transparent; border: 1px solid transparent; border-radius: 4px; padding: 4px; color: %TEXT; }
         %1 QToolButton:hover { background: %CHOSEN; }
         %1 QToolButton:focus { border-color: %ACCENT; }
@@ -46,7 +47,7 @@ QString controls(const Palette& p, const QString& scope) {
         %1 QComboBox:focus { border: 2px solid %ACCENT; padding: 2px 7px; }
         %1 QComboBox QAbstractItemView { background: %SHEET; color: %TEXT; selection-background-color: %CHOSEN; selection-color: %TEXT; }
         %1 QListView, %1 QScrollArea, %1 QTextEdit { background: transparent; border: none; color: %TEXT; }
-        %1 QToolButton::menu-indicator { image: none; }
+        %1 QToolButton::menu-indicator, %1 QPushButton::menu-indicator { image: none; }
         %1 QPushButton[tab="true"] { background: transparent; border: none; border-radius: 11px; padding: 4px 12px; }
         %1 QPushButton[tab="true"]:hover { background: %SIDE; }
         %1 QPushButton[tab="true"]:focus { border: 2px solid %ACCENT; }

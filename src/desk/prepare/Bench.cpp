@@ -43,6 +43,8 @@ Bench::Bench(Session& session, ThumbnailStore& thumbnails, QWidget* parent)
     for (int c = 0; c < kColumns; ++c)
         m_grid->setColumnStretch(c, 1);
     m_song = new SongInService(m_session, content);
+    connect(m_song, &SongInService::wordsWanted, this, [this] { Q_EMIT wordsWanted(m_item); });
+    connect(m_song, &SongInService::libraryWanted, this, &Bench::openInLibrary);
     m_theme = new QComboBox(content);
     m_theme->setObjectName(QStringLiteral("theme"));
     m_theme->setAccessibleName(tr("Theme of the service"));

@@ -19,6 +19,10 @@ public:
     Bench(Session& session, ThumbnailStore& thumbnails, QWidget* parent = nullptr);
     void setItem(const ItemId& id);
 
+Q_SIGNALS:
+    void wordsWanted(const mivanta::ItemId& id);   ///< to change them for this service only
+    void openInLibrary(const mivanta::SongId& id); ///< to change the library's song
+
 private:
     void refresh();
     void showSlides(const ItemSlides& slides);

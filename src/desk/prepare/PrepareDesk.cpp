@@ -1,37 +1,55 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/PrepareDesk.h"
 #include "core/run/Cards.h"
+#include "desk/parts/SendMenu.h"
 #include "desk/parts/Style.h"
+#include "desk/prepare/WordsInService.h"
 #include <QAction>
 #include <QHBoxLayout>
 #include <QLabel>
+#include <QStackedLayout>
 #include <QToolButton>
 #include <QVBoxLayout>
 
 namespace mivanta {
 
-PrepareDesk::PrepareDesk(Session& session, Prompts& prompts, ThumbnailStore& thumbnails,
-                         const std::vector<QAction*>& fileActions, QWidget* parent)
+PrepareDesk::PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileActions, QWidget* parent)
     : QWidget(parent),
-      m_session(session),
-      m_prompts(prompts) {
+      m_session(tools.session),
+      m_prompts(tools.prompts),
+      m_sender(tools.sender) {
     setObjectName(QStringLiteral("prepare-desk"));
-    m_sheet = new OrderSheet(m_session.document(), m_session.book(), this);
-    m_bench = new Bench(m_session, thumbnails, this);
-    auto* row = new QHBoxLayout(this);
+    auto* order = new QWidget(this);
+    m_sheet = new OrderSheet(m_session.document(), m_session.book(), order);
+    m_bench = new Bench(m_session, tools.thumbnails, order);
+    auto* row = new QHBoxLayout(order);
     row->setContentsMargins(spaced(4), 0, 0, 0);
     row->setSpacing(0);
     row->addWidget(buildSheetColumn(fileActions), 5);
     row->addWidget(m_bench, 7);
-    row->addWidget(buildFindColumn(thumbnails), 4);
+    row->addWidget(buildFindColumn(tools.thumbnails), 4);
+    m_words = new WordsInService(tools, this);
+    m_pages = new QStackedLayout(this);
+    m_pages->addWidget(order);
+    m_pages->addWidget(m_words);
 
+    connect(m_bench, &Bench::wordsWanted, this, [this](const ItemId& id) {
+        m_words->setItem(id);
+        m_pages->setCurrentWidget(m_words);
+    });
+    connect(m_bench, &Bench::openInLibrary, this, &PrepareDesk::openInLibrary);
+    connect(m_words, &WordsInService::left, this, [this] {
+        m_pages->setCurrentIndex(0);
+        m_sheet->setFocus();
+    });
     connect(m_sheet, &OrderSheet::currentChanged, this, [this] { m_bench->setItem(m_sheet->current()); });
     connect(m_sheet, &OrderSheet::titleClicked, this, &PrepareDesk::rename);
-    connect(m_sheet->model(), &OrderModel::songsDropped, this, &PrepareDesk::addSongs);
-    connect(m_find, &FindPanel::chosen, this, &PrepareDesk::addSong);
+    connect(m_sheet->model(), &OrderModel::songsDropped, this, &PrepareDesk::addSongsAt);
+    connect(m_find, &FindPanel::chosen, this, &PrepareDesk::addSongs);
     connect(m_find, &FindPanel::opened, this, &PrepareDesk::openInLibrary);
     connect(m_find, &FindPanel::currentChanged, this, &PrepareDesk::previewFound);
     connect(&m_session.document(), &ServiceDocument::opened, this, [this] {
+        m_pages->setCurrentIndex(0);
         const auto& items = m_session.document().service().items;
         for (const Item& item : items)
             if (!item.isHeading()) {
@@ -80,6 +98,18 @@ QWidget* PrepareDesk::buildSheetColumn(const std::vector<QAction*>& fileActions)
     };
     for (QAction* action : fileActions)
         addButton(action);
+    auto* sheets = new SendMenu({}, true, this);
+    connect(sheets, &SendMenu::wanted, this, &PrepareDesk::sendSheets);
+    auto* paper = new QToolButton(side);
+    paper->setObjectName(QStringLiteral("service-sheets"));
+    paper->setIcon(icon(QStringLiteral("printer"), day().text));
+    paper->setIconSize(QSize(spaced(4.5), spaced(4.5)));
+    paper->setAccessibleName(tr("Charts and lyric sheets"));
+    paper->setToolTip(tr("Charts and lyric sheets of every song in this service (Ctrl+P)"));
+    paper->setShortcut(QKeySequence::Print);
+    paper->setPopupMode(QToolButton::InstantPopup);
+    paper->setMenu(sheets);
+    tools->addWidget(paper);
     tools->addStretch(1);
     for (QAction* action : {heading, up, down, remove})
         addButton(action);
@@ -115,18 +145,28 @@ QWidget* PrepareDesk::buildFindColumn(ThumbnailStore& thumbnails) {
 }
 
 void PrepareDesk::focusFind() {
-    m_find->focusBox();
+    if (m_pages->currentIndex() == 0)
+        m_find->focusBox();
+}
+
+void PrepareDesk::undo() {
+    m_pages->currentWidget() == m_words ? m_words->undo() : m_session.document().undoStack().undo();
+}
+
+void PrepareDesk::redo() {
+    m_pages->currentWidget() == m_words ? m_words->redo() : m_session.document().undoStack().redo();
 }
 
 void PrepareDesk::selectItem(const ItemId& id) {
+    m_pages->setCurrentIndex(0);
     m_sheet->select(id);
 }
 
-void PrepareDesk::addSong(const SongId& id) {
-    addSongs({id}, m_sheet->markerRow());
+void PrepareDesk::addSongs(const std::vector<SongId>& ids) {
+    addSongsAt(ids, m_sheet->markerRow());
 }
 
-void PrepareDesk::addSongs(const std::vector<SongId>& ids, int at) {
+void PrepareDesk::addSongsAt(const std::vector<SongId>& ids, int at) {
     for (const SongId& id : ids) {
         m_session.library().song(this, id, [this, at](const Result<Song>& song) {
             if (song)
@@ -142,6 +182,18 @@ void PrepareDesk::addHeading() {
     const QString title = m_prompts.text(tr("The heading:"), {});
     if (!title.isEmpty())
         m_sheet->select(m_session.document().insertHeading(m_sheet->markerRow(), title));
+}
+
+void PrepareDesk::sendSheets(SendWay way) {
+    const Service& service = m_session.document().service();
+    std::vector<Song> songs;
+    for (const Item& item : service.items)
+        if (const Song* song = item.song())
+            songs.push_back(*song);
+    if (songs.empty())
+        Q_EMIT m_session.notice(tr("There is no song in this service yet."));
+    else
+        m_sender.sendSongs(way, songs, service.title.isEmpty() ? tr("Service") : service.title);
 }
 
 void PrepareDesk::rename() {

@@ -1,26 +1,33 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "desk/app/Prompts.h"
+#include "desk/app/Sender.h"
 #include "desk/app/Session.h"
+#include "desk/app/Tools.h"
 #include "desk/parts/FindPanel.h"
 #include "desk/prepare/Bench.h"
 #include "desk/prepare/OrderSheet.h"
 
 class QAction;
+class QStackedLayout;
 
 namespace mivanta {
+
+class WordsInService;
 
 /// Where a service is put together: the order sheet, the chosen item's bench, and Find.
 class PrepareDesk : public QWidget {
     Q_OBJECT
 public:
     /// `fileActions` go to the row over the sheet, before those of the sheet itself.
-    PrepareDesk(Session& session, Prompts& prompts, ThumbnailStore& thumbnails,
-                const std::vector<QAction*>& fileActions, QWidget* parent = nullptr);
+    PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileActions, QWidget* parent = nullptr);
 
     void focusFind();
     /// Loads the song and puts it where the mark is.
-    void addSong(const SongId& id);
+    /// At the mark, in their order.
+    void addSongs(const std::vector<SongId>& ids);
+    void undo();
+    void redo();
     void selectItem(const ItemId& id);
 
 Q_SIGNALS:
@@ -31,14 +38,19 @@ private:
     QWidget* buildFindColumn(ThumbnailStore& thumbnails);
     QAction* sheetAction(const QString& name, const QString& iconName, const QString& text,
                          const QString& tip);
-    void addSongs(const std::vector<SongId>& ids, int at);
+    void addSongsAt(const std::vector<SongId>& ids, int at);
     void addHeading();
+    /// Every song of the service, as it stands here.
+    void sendSheets(SendWay way);
     void rename();
     void previewFound();
 
     Session& m_session;
     Prompts& m_prompts;
+    Sender& m_sender;
     OrderSheet* m_sheet;
+    QStackedLayout* m_pages; ///< the order; a song's words in this service
+    WordsInService* m_words;
     Bench* m_bench;
     FindPanel* m_find;
     PictureView* m_preview;

@@ -3,6 +3,7 @@
 #include "core/song/Chords.h"
 #include "core/song/PartEdits.h"
 #include "core/song/SongDifference.h"
+#include "desk/parts/CompareView.h"
 #include "desk/parts/OrderEdit.h"
 #include "desk/parts/Style.h"
 #include <QComboBox>
@@ -24,6 +25,7 @@ SongInService::SongInService(Session& session, QWidget* parent) : QWidget(parent
     column->setSpacing(spaced(2));
     column->addWidget(m_order);
     column->addWidget(buildKeyRow());
+    column->addWidget(buildEditRow());
     column->addWidget(buildStateRow());
     connect(m_order, &OrderEdit::orderWanted, this,
             [this](const std::vector<SungPart>& entries, const QString& what) {
@@ -89,6 +91,28 @@ QWidget* SongInService::buildKeyRow() {
     return keys;
 }
 
+/// Which of the two songs is changed is said by the button, never found out afterwards.
+QWidget* SongInService::buildEditRow() {
+    auto* edits = new QWidget(this);
+    auto* row = new QHBoxLayout(edits);
+    row->setContentsMargins(0, 0, 0, 0);
+    auto* here = new QPushButton(tr("Change the words for this service\u2026"), edits);
+    here->setObjectName(QStringLiteral("words-here"));
+    here->setToolTip(tr("The song in the library stays as it is"));
+    connect(here, &QPushButton::clicked, this, &SongInService::wordsWanted);
+    m_library = new QPushButton(tr("Open the library\u2019s song\u2026"), edits);
+    m_library->setObjectName(QStringLiteral("words-in-library"));
+    m_library->setToolTip(tr("Change the song for every service to come; this service keeps what it has"));
+    connect(m_library, &QPushButton::clicked, this, [this] {
+        if (m_song)
+            Q_EMIT libraryWanted(m_song->id);
+    });
+    row->addWidget(here);
+    row->addWidget(m_library);
+    row->addStretch(1);
+    return edits;
+}
+
 QWidget* SongInService::buildStateRow() {
     auto* states = new QWidget(this);
     auto* row = new QHBoxLayout(states);
@@ -104,7 +128,16 @@ QWidget* SongInService::buildStateRow() {
     m_take->setObjectName(QStringLiteral("take-from-library"));
     m_take->setToolTip(tr("The song here becomes as it is in the library; Ctrl+Z takes that back"));
     connect(m_take, &QPushButton::clicked, this, &SongInService::takeFromLibrary);
+    m_compare = new QPushButton(tr("Compare"), states);
+    m_compare->setObjectName(QStringLiteral("compare-with-library"));
+    m_compare->setToolTip(tr("See the song here and in the library side by side"));
+    connect(m_compare, &QPushButton::clicked, this, [this] {
+        if (m_song && m_stored)
+            showComparison(window(), m_song->title, *m_song, tr("In this service"), *m_stored,
+                           tr("In the library"));
+    });
     row->addWidget(m_state, 1);
+    row->addWidget(m_compare);
     row->addWidget(m_take);
     row->addWidget(m_put);
     return states;
@@ -165,8 +198,10 @@ void SongInService::compare() {
 void SongInService::showState() {
     const QStringList differences = m_song && m_stored ? differencesOf(*m_song, *m_stored) : QStringList();
     const bool isMissing = m_isCompared && !m_stored;
+    m_library->setVisible(!isMissing);
     m_put->setVisible(isMissing || !differences.isEmpty());
     m_take->setVisible(!differences.isEmpty());
+    m_compare->setVisible(!differences.isEmpty());
     if (isMissing)
         m_state->setText(tr("This song is not in the library of this computer."));
     else if (differences.isEmpty())

@@ -22,7 +22,12 @@ public:
     void setItem(const ItemId& id);
     void refresh();
 
+Q_SIGNALS:
+    void wordsWanted();
+    void libraryWanted(const mivanta::SongId& id);
+
 private:
+    QWidget* buildEditRow();
     QWidget* buildKeyRow();
     QWidget* buildStateRow();
     void change(const QString& what, const std::function<void(Song&)>& work);
@@ -41,6 +46,8 @@ private:
     QSpinBox* m_capo;
     QComboBox* m_theme;
     QLabel* m_state;
+    QPushButton* m_compare;
+    QPushButton* m_library;
     QPushButton* m_put;
     QPushButton* m_take;
 };

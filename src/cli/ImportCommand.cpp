@@ -1,0 +1,121 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "cli/ImportCommand.h"
+#include <QJsonArray>
+#include <QJsonDocument>
+#include <QJsonObject>
+
+namespace mivanta {
+
+using namespace Qt::StringLiterals;
+
+namespace {
+
+QString nameOf(ImportOutcome outcome) {
+    static const char* const names[kImportOutcomes]{"added", "changed", "unchanged", "refused", "left out"};
+    return QString::fromLatin1(names[int(outcome)]);
+}
+
+QString nameOf(ImportFinding finding) {
+    static const char* const names[]{"new",          "same",       "in bin",     "newer file",
+                                     "both changed", "same words", "same title", "unreadable"};
+    return QString::fromLatin1(names[int(finding)]);
+}
+
+QString textOf(const ReadWarning& warning) {
+    return u"line %1: %2"_s.arg(QString::number(warning.line), warning.text);
+}
+
+int look(Library& library, const Arguments& arguments, QTextStream& out) {
+    QJsonArray list;
+    bool readable = true;
+    for (const ImportCandidate& candidate : library.lookAtImport(arguments.words)) {
+        const bool isSong = candidate.finding != ImportFinding::Unreadable;
+        readable = readable && isSong;
+        QJsonObject json{{u"file"_s, candidate.file}, {u"finding"_s, nameOf(candidate.finding)}};
+        QStringList line{nameOf(candidate.finding) + u": "_s + candidate.file};
+        if (isSong) {
+            json.insert(u"title"_s, candidate.song.title);
+            json.insert(u"parts"_s, int(candidate.song.parts.size()));
+            line << candidate.song.title;
+        } else {
+            json.insert(u"reason"_s, candidate.problem);
+            line << candidate.problem;
+        }
+        if (candidate.other) {
+            json.insert(u"other"_s, QJsonObject{{u"id"_s, candidate.other->id.text()},
+                                                {u"title"_s, candidate.other->title}});
+            line << u"like \"%1\""_s.arg(candidate.other->title);
+        }
+        QJsonArray warnings;
+        for (const ReadWarning& warning : candidate.warnings) {
+            warnings.append(QJsonObject{{u"line"_s, warning.line}, {u"text"_s, warning.text}});
+            line << textOf(warning);
+        }
+        json.insert(u"warnings"_s, warnings);
+        list.append(json);
+        if (!arguments.json)
+            out << line.join(u" · "_s) << u'\n';
+    }
+    if (arguments.json)
+        out << QJsonDocument(list).toJson();
+    return readable ? 0 : 1;
+}
+
+std::vector<ImportEntry> bringIn(Library& library, const Arguments& arguments) {
+    if (arguments.twins.isEmpty())
+        return library.import(arguments.words);
+    const ImportDecision decision = arguments.twins == u"keep"      ? ImportDecision::Add
+                                    : arguments.twins == u"replace" ? ImportDecision::Replace
+                                    : arguments.twins == u"merge"   ? ImportDecision::MergeDetails
+                                                                    : ImportDecision::LeaveOut;
+    auto candidates = library.lookAtImport(arguments.words);
+    for (ImportCandidate& candidate : candidates)
+        if (isDoubtful(candidate.finding))
+            candidate.decision = decision;
+    return library.bringIn(std::move(candidates));
+}
+
+} // namespace
+
+int runImport(Library& library, const Arguments& arguments, QTextStream& out) {
+    if (arguments.look)
+        return look(library, arguments, out);
+    int counts[kImportOutcomes]{};
+    QJsonArray list;
+    for (const ImportEntry& entry : bringIn(library, arguments)) {
+        ++counts[int(entry.outcome)];
+        QJsonObject json{{u"file"_s, entry.file}, {u"outcome"_s, nameOf(entry.outcome)}};
+        if (!entry.title.isEmpty())
+            json.insert(u"title"_s, entry.title);
+        if (!entry.song.isNull())
+            json.insert(u"id"_s, entry.song.text());
+        if (entry.line > 0)
+            json.insert(u"line"_s, entry.line);
+        if (!entry.reason.isEmpty())
+            json.insert(u"reason"_s, entry.reason);
+        list.append(json);
+        if (!arguments.json && (entry.outcome != ImportOutcome::Unchanged || !entry.reason.isEmpty()))
+            out << nameOf(entry.outcome) << u": "_s << entry.file
+                << (entry.title.isEmpty() ? QString() : u" · "_s + entry.title)
+                << (entry.reason.isEmpty() ? QString() : u" · "_s + entry.reason) << u'\n';
+    }
+    const auto count = [&](ImportOutcome outcome) { return counts[int(outcome)]; };
+    if (arguments.json)
+        out << QJsonDocument(QJsonObject{{u"added"_s, count(ImportOutcome::Added)},
+                                         {u"changed"_s, count(ImportOutcome::Changed)},
+                                         {u"unchanged"_s, count(ImportOutcome::Unchanged)},
+                                         {u"refused"_s, count(ImportOutcome::Refused)},
+                                         {u"leftOut"_s, count(ImportOutcome::LeftOut)},
+                                         {u"entries"_s, list}})
+                   .toJson();
+    else
+        out << u"%1 added, %2 changed, %3 unchanged, %4 refused, %5 left out\n"_s
+                   .arg(count(ImportOutcome::Added))
+                   .arg(count(ImportOutcome::Changed))
+                   .arg(count(ImportOutcome::Unchanged))
+                   .arg(count(ImportOutcome::Refused))
+                   .arg(count(ImportOutcome::LeftOut));
+    return count(ImportOutcome::Refused) > 0 ? 1 : 0;
+}
+
+} // namespace mivanta

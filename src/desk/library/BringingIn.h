@@ -1,0 +1,31 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "desk/app/LibraryClient.h"
+
+namespace mivanta {
+
+class ImportReview;
+
+/// The way of song files into the library: they are read, looked at in the review, stored, and told about.
+class BringingIn : public QObject {
+    Q_OBJECT
+public:
+    BringingIn(LibraryClient& library, ImportReview& review, QObject* parent = nullptr);
+    void start(const QStringList& paths);
+
+Q_SIGNALS:
+    void reviewWanted(bool isNew); ///< songs were read just now, or wait since before
+    void reviewLeft();
+    void notice(const QString& text);
+
+private:
+    void lookedAt(const ImportPlan& plan, bool stopped);
+
+    LibraryClient& m_library;
+    ImportReview& m_review;
+};
+
+/// "Brought in: 3 added, …" with what was refused or read another way.
+[[nodiscard]] QString importText(const std::vector<ImportEntry>& entries, bool cancelled);
+
+} // namespace mivanta

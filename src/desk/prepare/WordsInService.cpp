@@ -1,0 +1,90 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/prepare/WordsInService.h"
+#include "desk/app/Session.h"
+#include "desk/library/SongEditor.h"
+#include "desk/library/SongPreview.h"
+#include "desk/parts/Style.h"
+#include "store/Settings.h"
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QPushButton>
+#include <QShortcut>
+#include <QVBoxLayout>
+
+namespace mivanta {
+
+WordsInService::WordsInService(const Tools& tools, QWidget* parent)
+    : QWidget(parent),
+      m_session(tools.session) {
+    setObjectName(QStringLiteral("words-in-service"));
+    m_heading = new QLabel(this);
+    m_heading->setObjectName(QStringLiteral("words-in-service-heading"));
+    m_heading->setWordWrap(true);
+    auto* back = new QPushButton(tr("Back to the order"), this);
+    back->setObjectName(QStringLiteral("words-in-service-back"));
+    back->setProperty("main", true);
+    back->setToolTip(tr("The changes are in the service already (Esc)"));
+    connect(back, &QPushButton::clicked, this, &WordsInService::left);
+    auto* escape = new QShortcut(Qt::Key_Escape, this, back, &QPushButton::click);
+    escape->setContext(Qt::WidgetWithChildrenShortcut);
+    auto* strip = new QHBoxLayout;
+    strip->setContentsMargins(spaced(4), spaced(2), spaced(4), spaced(2));
+    strip->addWidget(m_heading, 1);
+    strip->addWidget(back);
+    m_editor = new SongEditor(m_draft, tools.prompts, tools.speller, shippedThemes(), this);
+    m_editor->setForService();
+    auto* side = new QWidget(this);
+    side->setMinimumWidth(spaced(64));
+    m_preview = new SongPreview(m_session.book(), tools.thumbnails, side);
+    auto* sideColumn = new QVBoxLayout(side);
+    sideColumn->setContentsMargins(spaced(4), spaced(4), spaced(4), spaced(4));
+    sideColumn->addWidget(m_preview);
+    sideColumn->addStretch(1);
+    auto* both = new QHBoxLayout;
+    both->setSpacing(0);
+    both->addWidget(m_editor, 10);
+    both->addWidget(side, 5);
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(0);
+    column->addLayout(strip);
+    column->addLayout(both, 1);
+    connect(&m_draft, &SongDraft::loaded, this, [this] { m_preview->setSong(m_draft.song(), false); });
+    connect(&m_draft, &SongDraft::changed, this, [this] {
+        m_preview->setSong(m_draft.song(), true);
+        keep();
+    });
+    connect(m_editor, &SongEditor::placeChanged, m_preview, &SongPreview::showPlace);
+    connect(m_editor, &SongEditor::sheetWanted, this,
+            [this, &sender = tools.sender](SendWay way, const ChartOptions& options) {
+                if (const auto& song = m_draft.song())
+                    sender.sendSongs(way, {*song}, song->title, options);
+            });
+}
+
+void WordsInService::setItem(const ItemId& id) {
+    const Item* item = m_session.document().service().item(id);
+    const Song* song = item ? item->song() : nullptr;
+    if (!song)
+        return;
+    m_item = id;
+    ++m_visit;
+    m_heading->setText(tr("Changed for this service only. The song in the library stays as it is."));
+    m_draft.load(*song);
+    m_editor->setView(SongEditor::PartsView);
+}
+
+void WordsInService::keep() {
+    m_session.document().changeSong(m_item, *m_draft.song(),
+                                    tr("changing %1 here").arg(m_draft.song()->title), m_visit);
+}
+
+void WordsInService::undo() {
+    m_editor->undo();
+}
+
+void WordsInService::redo() {
+    m_editor->redo();
+}
+
+} // namespace mivanta

@@ -1,0 +1,40 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/order/Service.h"
+#include "desk/app/Tools.h"
+#include "desk/library/SongDraft.h"
+#include <QWidget>
+
+class QLabel;
+
+namespace mivanta {
+
+class SongEditor;
+class SongPreview;
+
+/// The editor on a song as it stands in this service. Every change is in the service at once, all of one
+/// visit as one step of its undo; the library's song stays as it is.
+class WordsInService : public QWidget {
+    Q_OBJECT
+public:
+    WordsInService(const Tools& tools, QWidget* parent = nullptr);
+    void setItem(const ItemId& id);
+    void undo();
+    void redo();
+
+Q_SIGNALS:
+    void left();
+
+private:
+    void keep();
+
+    Session& m_session;
+    SongDraft m_draft;
+    SongEditor* m_editor;
+    SongPreview* m_preview;
+    QLabel* m_heading;
+    ItemId m_item;
+    int m_visit = 0;
+};
+
+} // namespace mivanta

@@ -1,0 +1,198 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/app/ServiceDocument.h"
+#include "formats/ServiceFile.h"
+#include "support/Samples.h"
+#include "support/Text.h"
+#include <QJsonDocument>
+#include <QTemporaryDir>
+#include <QTest>
+#include <gtest/gtest.h>
+#include <rapidcheck/gtest.h>
+
+namespace mivanta {
+namespace {
+
+QStringList titlesOf(const ServiceDocument& document) {
+    QStringList titles;
+    for (const Item& item : document.service().items)
+        titles << item.title();
+    return titles;
+}
+
+QByteArray contentOf(const ServiceDocument& document) {
+    return QJsonDocument(serviceToJson(document.service())).toJson(QJsonDocument::Compact);
+}
+
+class Document : public ::testing::Test {
+protected:
+    template <typename Condition>
+    bool waitUntil(Condition condition) {
+        return QTest::qWaitFor(condition, 10'000);
+    }
+    bool save(const QString& path) {
+        bool done = false;
+        QString problem;
+        const auto saved = QObject::connect(&document, &ServiceDocument::saved, [&] { done = true; });
+        const auto failed = QObject::connect(&document, &ServiceDocument::failed,
+                                             [&](const Error& error) { problem = error.text(); });
+        document.save(path);
+        EXPECT_TRUE(waitUntil([&] { return done || !problem.isEmpty(); }));
+        QObject::disconnect(saved);
+        QObject::disconnect(failed);
+        return done;
+    }
+    QTemporaryDir folder;
+    ServiceDocument document{folder.path(), samples::theme()};
+};
+
+TEST_F(Document, EveryChangeIsOneNamedStep) {
+    const ItemId a = document.insertSong(0, samples::harbourSong(u"A"_s));
+    const ItemId heading = document.insertHeading(0, u"Gathering"_s);
+    document.insertSong(99, samples::harbourSong(u"B"_s)); // past the end is the end
+    EXPECT_EQ(titlesOf(document), (QStringList{u"Gathering"_s, u"A"_s, u"B"_s}));
+    document.move({a}, 3);
+    EXPECT_EQ(titlesOf(document), (QStringList{u"Gathering"_s, u"B"_s, u"A"_s}));
+    document.renameHeading(heading, u"Welcome"_s);
+    document.remove({a});
+    EXPECT_EQ(titlesOf(document), (QStringList{u"Welcome"_s, u"B"_s}));
+    EXPECT_EQ(document.undoStack().count(), 6);
+    for (int i = 0; i < 6; ++i) {
+        EXPECT_FALSE(document.undoStack().text(i).isEmpty());
+        document.undoStack().undo();
+    }
+    EXPECT_TRUE(document.service().items.empty());
+}
+
+TEST_F(Document, WhatChangesNothingIsNoStep) {
+    document.setTitle({});
+    document.setTheme(samples::theme());
+    document.changeSong(ItemId::create(), samples::harbourSong(), u"nobody"_s);
+    const ItemId heading = document.insertHeading(0, u"Gathering"_s);
+    document.changeSong(heading, samples::harbourSong(), u"a heading is no song"_s);
+    EXPECT_EQ(document.undoStack().count(), 1);
+}
+
+TEST_F(Document, ChangesOfOneVisitAreOneStepUntilSomethingElseIsDone) {
+    const ItemId a = document.insertSong(0, samples::harbourSong(u"A"_s));
+    for (const QString& title : {u"A1"_s, u"A12"_s, u"A123"_s})
+        document.changeSong(a, samples::harbourSong(title), u"typing"_s, 1);
+    EXPECT_EQ(document.undoStack().count(), 2);
+    document.changeSong(a, samples::harbourSong(u"Again"_s), u"typing"_s, 2); // another visit
+    EXPECT_EQ(document.undoStack().count(), 3);
+    document.undoStack().undo();
+    EXPECT_EQ(titlesOf(document), QStringList{u"A123"_s});
+    document.undoStack().undo();
+    EXPECT_EQ(titlesOf(document), QStringList{u"A"_s});
+}
+
+TEST_F(Document, WhatIsTypedWhileItIsBeingSavedIsStillUnsaved) {
+    const ItemId a = document.insertSong(0, samples::harbourSong(u"A"_s));
+    document.changeSong(a, samples::harbourSong(u"A1"_s), u"typing"_s, 1);
+    bool saved = false;
+    QObject::connect(&document, &ServiceDocument::saved, [&] { saved = true; });
+    document.save(folder.filePath(u"s.mivanta"_s));
+    document.changeSong(a, samples::harbourSong(u"A12"_s), u"typing"_s, 1); // joins the step before
+    ASSERT_TRUE(waitUntil([&] { return saved; }));
+    EXPECT_TRUE(document.isModified());
+    ASSERT_TRUE(save(folder.filePath(u"s.mivanta"_s)));
+    EXPECT_FALSE(document.isModified());
+    document.changeSong(a, samples::harbourSong(u"A123"_s), u"typing"_s, 1); // not into what is saved
+    EXPECT_TRUE(document.isModified());
+    document.undoStack().undo();
+    EXPECT_EQ(titlesOf(document), QStringList{u"A12"_s});
+    EXPECT_FALSE(document.isModified());
+}
+
+TEST_F(Document, AFileThatAnotherProgramChangedIsNotOverwritten) {
+    const QString path = folder.filePath(u"s.mivanta"_s);
+    document.insertHeading(0, u"Mine"_s);
+    ASSERT_TRUE(save(path));
+    QFile file(path);
+    ASSERT_TRUE(file.open(QIODevice::Append));
+    file.write("theirs");
+    file.close();
+    document.insertHeading(1, u"More of mine"_s);
+    EXPECT_FALSE(save(path));
+    EXPECT_TRUE(document.isModified());
+    EXPECT_TRUE(save(folder.filePath(u"elsewhere.mivanta"_s)));
+}
+
+TEST_F(Document, AFileThatCannotBeOpenedLeavesTheServiceAsItIs) {
+    document.insertHeading(0, u"Mine"_s);
+    QString problem;
+    QObject::connect(&document, &ServiceDocument::failed,
+                     [&](const Error& error) { problem = error.text(); });
+    document.open(folder.filePath(u"nowhere.mivanta"_s));
+    ASSERT_TRUE(waitUntil([&] { return !problem.isEmpty(); }));
+    EXPECT_EQ(titlesOf(document), QStringList{u"Mine"_s});
+    EXPECT_EQ(document.undoStack().count(), 1);
+}
+
+TEST_F(Document, UnsavedWorkIsThereAgainWithItsFile) {
+    const QString path = folder.filePath(u"s.mivanta"_s);
+    document.insertHeading(0, u"Saved"_s);
+    ASSERT_TRUE(save(path));
+    document.insertHeading(1, u"Unsaved"_s);
+    document.finishWriting();
+    ServiceDocument again(folder.path(), samples::theme());
+    bool unsaved = false;
+    bool there = false;
+    QObject::connect(&again, &ServiceDocument::recovered, [&](bool hasUnsaved) {
+        there = true;
+        unsaved = hasUnsaved;
+    });
+    again.recover();
+    ASSERT_TRUE(waitUntil([&] { return there; }));
+    EXPECT_TRUE(unsaved);
+    EXPECT_TRUE(again.isModified());
+    EXPECT_EQ(again.path(), path);
+    EXPECT_EQ(titlesOf(again), (QStringList{u"Saved"_s, u"Unsaved"_s}));
+}
+
+RC_GTEST_PROP(DocumentProperty, UndoTakesEveryChangeBackAndRedoDoesItAgain, ()) {
+    const QTemporaryDir folder;
+    ServiceDocument document(folder.path(), samples::theme());
+    const auto steps = *rc::gen::container<std::vector<std::tuple<int, int, int>>>(
+        rc::gen::tuple(rc::gen::inRange(0, 6), rc::gen::inRange(0, 8), rc::gen::inRange(0, 8)));
+    std::vector<QByteArray> states{contentOf(document)};
+    const auto idAt = [&](int index) {
+        const auto& items = document.service().items;
+        return items.empty() ? ItemId::create() : items[size_t(index) % items.size()].id;
+    };
+    for (const auto& [what, a, b] : steps) {
+        const int before = document.undoStack().count();
+        switch (what) {
+        case 0:
+            document.insertSong(a, samples::harbourSong(u"Song %1"_s.arg(b)));
+            break;
+        case 1:
+            document.insertHeading(a, u"Heading %1"_s.arg(b));
+            break;
+        case 2:
+            document.remove({idAt(a)});
+            break;
+        case 3:
+            document.move({idAt(a), idAt(b)}, b);
+            break;
+        case 4:
+            document.changeSong(idAt(a), samples::harbourSong(u"Other %1"_s.arg(b)), u"changing"_s);
+            break;
+        default:
+            document.setTitle(u"Title %1"_s.arg(a));
+        }
+        if (document.undoStack().count() > before)
+            states.push_back(contentOf(document));
+        else
+            RC_ASSERT(contentOf(document) == states.back());
+    }
+    for (size_t i = states.size(); i-- > 1;) {
+        document.undoStack().undo();
+        RC_ASSERT(contentOf(document) == states[i - 1]);
+    }
+    while (document.undoStack().canRedo())
+        document.undoStack().redo();
+    RC_ASSERT(contentOf(document) == states.back());
+}
+
+} // namespace
+} // namespace mivanta
