@@ -62,7 +62,7 @@ Backdrop backdropFromJson(const QJsonObject& json) {
 }
 
 QJsonObject wordsToJson(const WordsLook& words) {
-    return {{u"family"_s, words.family},
+    QJsonObject json{{u"family"_s, words.family},
             {u"weight"_s, words.weight},
             {u"size"_s, words.size},
             {u"smallestSize"_s, words.smallestSize},
@@ -78,6 +78,34 @@ QJsonObject wordsToJson(const WordsLook& words) {
             {u"shadowBlur"_s, words.shadowBlur},
             {u"shadowColour"_s, words.shadowColour.text()},
             {u"chordColour"_s, words.chordColour.text()}};
+    if (words.numberColour)
+        json.insert(u"numberColour"_s, words.numberColour->text());
+    return json;
+}
+
+QJsonArray rolesToJson(const std::vector<RoleLook>& roles) {
+    QJsonArray json;
+    for (const RoleLook& look : roles) {
+        QJsonObject role{{u"role"_s, look.role}, {u"bold"_s, look.bold}, {u"italic"_s, look.italic}};
+        if (look.colour)
+            role.insert(u"colour"_s, look.colour->text());
+        if (!look.symbol.isEmpty())
+            role.insert(u"symbol"_s, look.symbol);
+        json.append(role);
+    }
+    return json;
+}
+
+std::vector<RoleLook> rolesFromJson(const QJsonValue& value) {
+    if (!value.isArray())
+        return Look::usualRoleLooks();
+    std::vector<RoleLook> roles;
+    for (const QJsonValue& each : value.toArray()) {
+        const QJsonObject role = each.toObject();
+        roles.push_back({role[u"role"_s].toString(), role[u"bold"_s].toBool(), role[u"italic"_s].toBool(),
+                         Colour::fromText(role[u"colour"_s].toString()), role[u"symbol"_s].toString().left(8)});
+    }
+    return roles;
 }
 
 WordsLook wordsFromJson(const QJsonObject& json) {
@@ -98,6 +126,7 @@ WordsLook wordsFromJson(const QJsonObject& json) {
     words.shadowBlur = std::clamp(json[u"shadowBlur"_s].toDouble(), 0.0, 60.0);
     words.shadowColour = colour(json[u"shadowColour"_s], words.shadowColour);
     words.chordColour = colour(json[u"chordColour"_s], words.chordColour);
+    words.numberColour = Colour::fromText(json[u"numberColour"_s].toString());
     return words;
 }
 
@@ -130,6 +159,7 @@ QJsonObject themeToJson(const Theme& theme) {
             {u"backdrop"_s, backdropToJson(theme.look.backdrop)},
             {u"words"_s, wordsToJson(theme.look.words)},
             {u"credit"_s, creditToJson(theme.look.credit)},
+            {u"roles"_s, rolesToJson(theme.look.roles)},
             {u"transition"_s, QJsonObject{{u"kind"_s, nameOf(transition.kind)},
                                           {u"milliseconds"_s, transition.milliseconds}}}};
 }
@@ -143,6 +173,7 @@ Result<Theme> themeFromJson(const QJsonObject& json, const QString& where) {
     theme.look.backdrop = backdropFromJson(json[u"backdrop"_s].toObject());
     theme.look.words = wordsFromJson(json[u"words"_s].toObject());
     theme.look.credit = creditFromJson(json[u"credit"_s].toObject());
+    theme.look.roles = rolesFromJson(json[u"roles"_s]);
     const QJsonObject transition = json[u"transition"_s].toObject();
     theme.look.transition.kind = valueOf(transition[u"kind"_s].toString(), TransitionKind::Fade);
     theme.look.transition.milliseconds = std::clamp(transition[u"milliseconds"_s].toInt(400), 0, 10'000);

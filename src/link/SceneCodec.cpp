@@ -30,6 +30,24 @@ AsByte<Enum> asByte(Enum& value) {
     return {value};
 }
 
+template <typename T>
+QDataStream& operator<<(QDataStream& stream, const std::optional<T>& value) {
+    stream << value.has_value();
+    return value ? stream << *value : stream;
+}
+
+template <typename T>
+QDataStream& operator>>(QDataStream& stream, std::optional<T>& value) {
+    bool has = false;
+    stream >> has;
+    value.reset();
+    if (has) {
+        value.emplace();
+        stream >> *value;
+    }
+    return stream;
+}
+
 } // namespace
 
 QDataStream& operator<<(QDataStream& stream, const Colour& c) {
@@ -59,45 +77,57 @@ QDataStream& operator<<(QDataStream& stream, const Emphasis& e) {
 QDataStream& operator>>(QDataStream& stream, Emphasis& e) {
     return stream >> e.from >> e.to >> e.bold >> e.italic;
 }
+QDataStream& operator<<(QDataStream& stream, const NumberSpan& s) {
+    return stream << s.from << s.to << s.raised;
+}
+QDataStream& operator>>(QDataStream& stream, NumberSpan& s) {
+    return stream >> s.from >> s.to >> s.raised;
+}
+QDataStream& operator<<(QDataStream& stream, const RoleLook& r) {
+    return stream << r.role << r.bold << r.italic << r.colour << r.symbol;
+}
+QDataStream& operator>>(QDataStream& stream, RoleLook& r) {
+    return stream >> r.role >> r.bold >> r.italic >> r.colour >> r.symbol;
+}
 QDataStream& operator<<(QDataStream& stream, const SceneRow& r) {
-    return stream << r.text << r.chords << r.emphasis;
+    return stream << r.text << r.chords << r.emphasis << r.numbers << r.colour << r.beside;
 }
 QDataStream& operator>>(QDataStream& stream, SceneRow& r) {
-    return stream >> r.text >> r.chords >> r.emphasis;
+    return stream >> r.text >> r.chords >> r.emphasis >> r.numbers >> r.colour >> r.beside;
 }
 
 QDataStream& operator<<(QDataStream& stream, const Look& look) {
-    const auto& [backdrop, words, credit, transition] = look;
+    const auto& [backdrop, words, credit, transition, roles] = look;
     stream << asByte(backdrop.kind) << backdrop.colour << backdrop.stops << backdrop.angle;
     stream << words.family << words.weight << words.size << words.smallestSize << words.lineSpacing
            << words.linesAtMost << words.box << asByte(words.horizontal) << asByte(words.vertical)
            << words.colour << words.outlineWidth << words.outlineColour << words.shadowOffset
-           << words.shadowBlur << words.shadowColour << words.chordColour;
+           << words.shadowBlur << words.shadowColour << words.chordColour << words.numberColour;
     stream << asByte(credit.when) << credit.fields << credit.size << credit.box << asByte(credit.horizontal)
            << credit.colour;
-    return stream << asByte(transition.kind) << transition.milliseconds;
+    return stream << asByte(transition.kind) << transition.milliseconds << roles;
 }
 
 QDataStream& operator>>(QDataStream& stream, Look& look) {
-    auto& [backdrop, words, credit, transition] = look;
+    auto& [backdrop, words, credit, transition, roles] = look;
     stream >> asByte(backdrop.kind) >> backdrop.colour >> backdrop.stops >> backdrop.angle;
     stream >> words.family >> words.weight >> words.size >> words.smallestSize >> words.lineSpacing >>
         words.linesAtMost >> words.box >> asByte(words.horizontal) >> asByte(words.vertical) >>
         words.colour >> words.outlineWidth >> words.outlineColour >> words.shadowOffset >> words.shadowBlur >>
-        words.shadowColour >> words.chordColour;
+        words.shadowColour >> words.chordColour >> words.numberColour;
     stream >> asByte(credit.when) >> credit.fields >> credit.size >> credit.box >>
         asByte(credit.horizontal) >> credit.colour;
-    return stream >> asByte(transition.kind) >> transition.milliseconds;
+    return stream >> asByte(transition.kind) >> transition.milliseconds >> roles;
 }
 
 QDataStream& operator<<(QDataStream& stream, const Scene& scene) {
     return stream << scene.output << scene.size << scene.look << scene.fontSize << scene.rows
-                  << scene.roomForChords << scene.credit << scene.stageNote << asByte(scene.curtain);
+                  << scene.roomForChords << scene.credit << scene.besideWords << scene.stageNote << asByte(scene.curtain);
 }
 
 QDataStream& operator>>(QDataStream& stream, Scene& scene) {
     return stream >> scene.output >> scene.size >> scene.look >> scene.fontSize >> scene.rows >>
-           scene.roomForChords >> scene.credit >> scene.stageNote >> asByte(scene.curtain);
+           scene.roomForChords >> scene.credit >> scene.besideWords >> scene.stageNote >> asByte(scene.curtain);
 }
 
 QDataStream& operator<<(QDataStream& stream, const Output& output) {

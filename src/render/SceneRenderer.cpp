@@ -18,6 +18,9 @@ namespace {
 
 constexpr double kReferenceHeight = 1080;
 constexpr double kStageNoteSize = 44; // px at the reference height
+constexpr double kRaisedSize = 0.6;   // of a raised verse number, in sizes of the words
+constexpr double kBesideSize = 0.6;   // of the reference under the words
+constexpr double kFaintAlpha = 0.68;  // of verse numbers and roles, when the theme does not say
 
 QColor toColor(const Colour& c) {
     return QColor(c.red, c.green, c.blue, c.alpha);
@@ -71,18 +74,29 @@ QRectF boundsOf(const Letters& letters) {
 /// One row of text laid out on a line of its own, in the direction that its letters ask for.
 class RowLayout {
 public:
-    RowLayout(const QString& text, const QFont& font, const std::vector<Emphasis>& emphasis = {})
-        : m_layout(text, font) {
+    RowLayout(const QString& text, const QFont& font, const std::vector<Emphasis>& emphasis = {},
+              const std::vector<NumberSpan>& numbers = {})
+        : m_layout(text, font),
+          m_numbers(numbers) {
         QList<QTextLayout::FormatRange> formats;
+        const auto add = [&](int from, int to, const QFont& with) {
+            QTextCharFormat format;
+            format.setFont(with);
+            formats << QTextLayout::FormatRange{from, to - from, format};
+        };
         for (const Emphasis& e : emphasis) {
             QFont weighted = font;
             if (e.bold)
-                weighted.setWeight(font.weight() < QFont::Bold ? QFont::Bold : QFont::Black);
+                weighted.setWeight(QFont::Weight(bolderThan(font.weight())));
             weighted.setItalic(e.italic);
-            QTextCharFormat format;
-            format.setFont(weighted);
-            formats << QTextLayout::FormatRange{e.from, e.to - e.from, format};
+            add(e.from, e.to, weighted);
         }
+        QFont small = font;
+        small.setPixelSize(std::max(1, int(font.pixelSize() * kRaisedSize)));
+        for (const NumberSpan& span : numbers)
+            if (span.raised)
+                add(span.from, std::min(span.to + 1, int(text.size())), small); // with the space behind it
+        m_raise = QFontMetricsF(font).capHeight() - QFontMetricsF(small).capHeight();
         m_layout.setFormats(formats);
         m_layout.beginLayout();
         m_line = m_layout.createLine();
@@ -94,9 +108,24 @@ public:
         return m_line.isValid() ? m_line.cursorToX(character) : 0;
     }
     [[nodiscard]] bool isRightToLeft() const { return m_layout.text().isRightToLeft(); }
-    void addTo(Letters& letters, QPointF baseline) const {
+    void addTo(Letters& letters, QPointF baseline) const { addTo(letters, letters, baseline); }
+    /// Verse numbers among letters of their own.
+    void addTo(Letters& letters, Letters& numbers, QPointF baseline) const {
+        int from = 0;
+        for (const NumberSpan& span : m_numbers) {
+            addRange(letters, baseline, from, span.from);
+            addRange(numbers, baseline - QPointF(0, span.raised ? m_raise : 0), span.from, span.to);
+            from = span.to;
+        }
+        addRange(letters, baseline, from, int(m_layout.text().size()));
+    }
+
+private:
+    void addRange(Letters& letters, QPointF baseline, int from, int to) const {
+        if (from >= to)
+            return;
         const QPointF shift = baseline - QPointF(0, m_line.isValid() ? m_line.ascent() : 0);
-        for (const QGlyphRun& run : m_layout.glyphRuns()) {
+        for (const QGlyphRun& run : m_layout.glyphRuns(from, to - from)) {
             const QRawFont font = run.rawFont();
             const auto glyphs = run.glyphIndexes();
             const auto places = run.positions();
@@ -109,8 +138,9 @@ public:
         }
     }
 
-private:
     QTextLayout m_layout;
+    std::vector<NumberSpan> m_numbers;
+    double m_raise = 0; ///< px
     QTextLine m_line;
 };
 
@@ -134,9 +164,35 @@ HorizontalAlign readingAlign(HorizontalAlign align, bool rightToLeft) {
 }
 
 struct WordPaths {
-    Letters words;
+    std::vector<std::pair<QColor, Letters>> words; // by colour
     Letters chords;
+    Letters numbers; // verse numbers, roles' names, the reference under the words
+
+    Letters& inColour(const QColor& colour) {
+        for (auto& [known, letters] : words)
+            if (known == colour)
+                return letters;
+        return words.emplace_back(colour, Letters()).second;
+    }
+    [[nodiscard]] Letters all() const {
+        Letters letters = numbers;
+        for (const auto& [colour, some] : words)
+            letters.insert(letters.end(), some.begin(), some.end());
+        return letters;
+    }
 };
+
+QColor numberColour(const WordsLook& look) {
+    if (look.numberColour)
+        return toColor(*look.numberColour);
+    QColor faint = toColor(look.colour);
+    faint.setAlphaF(float(faint.alphaF() * kFaintAlpha));
+    return faint;
+}
+
+void addRow(WordPaths& paths, const RowLayout& layout, const SceneRow& row, const WordsLook& look, QPointF baseline) {
+    layout.addTo(paths.inColour(toColor(row.colour.value_or(look.colour))), paths.numbers, baseline);
+}
 
 /// The outlines of every letter, in scene px.
 WordPaths wordPaths(const Scene& scene) {
@@ -148,23 +204,36 @@ WordPaths wordPaths(const Scene& scene) {
     const QFontMetricsF metrics(font);
     const double chordRoom = scene.roomForChords ? kChordHeight * scene.fontSize : 0;
     const double rowHeight = look.lineSpacing * scene.fontSize + chordRoom;
-    const double total = rowHeight * double(scene.rows.size());
+    const double under = scene.besideWords.isEmpty() ? 0 : rowHeight;
+    const double total = rowHeight * double(scene.rows.size()) + under;
     double top = box.top();
     if (look.vertical == VerticalAlign::Middle)
         top = box.center().y() - total / 2;
     else if (look.vertical == VerticalAlign::Bottom)
         top = box.bottom() - total;
 
+    const bool columns = std::any_of(scene.rows.begin(), scene.rows.end(),
+                                     [](const SceneRow& row) { return !row.beside.empty(); });
+    const double columnWidth = box.width() * (1 - kColumnGap) / 2;
+    const QRectF first(box.left(), box.top(), columns ? columnWidth : box.width(), box.height());
+    const QRectF second(box.right() - columnWidth, box.top(), columnWidth, box.height());
+    const auto leftOf = [&](const QRectF& area, const RowLayout& layout) {
+        const HorizontalAlign align = columns ? HorizontalAlign::Left : look.horizontal; // columns read as columns
+        return leftEdge(area, layout.width(), readingAlign(align, layout.isRightToLeft()));
+    };
     WordPaths paths;
     for (const SceneRow& row : scene.rows) {
-        const RowLayout layout(row.text, font, row.emphasis);
-        const double left =
-            leftEdge(box, layout.width(), readingAlign(look.horizontal, layout.isRightToLeft()));
+        const RowLayout layout(row.text, font, row.emphasis, row.numbers);
+        const double left = leftOf(first, layout);
         // The letters stand in the middle of the row's height.
         const double letterRoom = rowHeight - chordRoom;
         const double baseline =
             top + chordRoom + (letterRoom - metrics.ascent() - metrics.descent()) / 2 + metrics.ascent();
-        layout.addTo(paths.words, {left, baseline});
+        addRow(paths, layout, row, look, {left, baseline});
+        for (const SceneRow& beside : row.beside) {
+            const RowLayout other(beside.text, font, beside.emphasis, beside.numbers);
+            addRow(paths, other, beside, look, {leftOf(second, other), baseline});
+        }
         double free = left; // a chord never stands over the one before it
         for (const ChordMark& chord : row.chords) {
             const RowLayout name(chord.name, chordFont);
@@ -173,6 +242,12 @@ WordPaths wordPaths(const Scene& scene) {
             free = x + name.width() + chordFont.pixelSize() * 0.35;
         }
         top += rowHeight;
+    }
+    if (under > 0) {
+        const QFont smaller = slideFont(look.family, 400, std::max(1, int(scene.fontSize * kBesideSize)));
+        const RowLayout layout(scene.besideWords, smaller);
+        layout.addTo(paths.numbers, {leftEdge(box, layout.width(), look.horizontal),
+                                     top + (rowHeight + QFontMetricsF(smaller).capHeight()) / 2});
     }
     return paths;
 }
@@ -222,7 +297,7 @@ void paintWords(QPainter& painter, const Scene& scene) {
     const double scale = scene.size.height() / kReferenceHeight;
     const WordPaths paths = wordPaths(scene);
     const double outline = look.outlineWidth * scale;
-    Letters shape = paths.words;
+    Letters shape = paths.all();
     if (outline > 0) {
         QPainterPathStroker stroker;
         stroker.setWidth(2 * outline);
@@ -233,7 +308,9 @@ void paintWords(QPainter& painter, const Scene& scene) {
     paintShadow(painter, shape, look, scale, scene.size);
     if (outline > 0)
         fillLetters(painter, shape, toColor(look.outlineColour));
-    fillLetters(painter, paths.words, toColor(look.colour));
+    for (const auto& [colour, letters] : paths.words)
+        fillLetters(painter, letters, colour);
+    fillLetters(painter, paths.numbers, numberColour(look));
     fillLetters(painter, paths.chords, toColor(look.chordColour));
 }
 

@@ -211,10 +211,10 @@ TEST(Steps, ASongsOwnThemeGoesBeforeTheServices) {
     own.id = u"own"_s;
     Song song = samples::harbourSong();
     const Theme ofService = samples::theme();
-    EXPECT_EQ(themeFor(song, ofService, {own}).id, u"test"_s);
+    EXPECT_EQ(themeFor(songItem(song), ofService, {own}).id, u"test"_s);
     song.usualTheme = u"own"_s;
-    EXPECT_EQ(themeFor(song, ofService, {own}).id, u"own"_s);
-    EXPECT_EQ(themeFor(song, ofService, {}).id, u"test"_s); // a theme that is gone
+    EXPECT_EQ(themeFor(songItem(song), ofService, {own}).id, u"own"_s);
+    EXPECT_EQ(themeFor(songItem(song), ofService, {}).id, u"test"_s); // a theme that is gone
 }
 
 TEST(Steps, TheCreditLineStandsWhereTheThemeSays) {

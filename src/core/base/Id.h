@@ -32,5 +32,7 @@ using SongId = Id<struct SongTag>;
 using PartId = Id<struct PartTag>;
 using ItemId = Id<struct ItemTag>;
 using ServiceId = Id<struct ServiceTag>;
+using TranslationId = Id<struct TranslationTag>;
+using TextId = Id<struct TextTag>;
 
 } // namespace mivanta

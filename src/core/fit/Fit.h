@@ -2,6 +2,7 @@
 #pragma once
 #include "core/fit/TextMeasure.h"
 #include <QSizeF>
+#include <optional>
 #include <vector>
 
 namespace mivanta {
@@ -10,6 +11,9 @@ struct FitLine {
     int line = 0; ///< the caller's number for this line, handed back in the rows
     QString words;
     bool breakBefore = false; ///< a person's slide break, always kept
+    std::vector<int> units{};   ///< for fitProse(): where verses begin inside the words, rising
+    const TextMeasure* measure = nullptr; ///< of this line's font, when it is another one
+    std::optional<QString> beside{};      ///< words in a second column
 };
 
 struct FitPart {
@@ -23,6 +27,7 @@ struct FitLimits {
     int smallestSize = 40;  ///< px; 1 to size
     int linesAtMost = 6;    ///< rows on one slide; at least 1
     double rowHeight = 1.2; ///< from row to row, in font sizes
+    double rowsKept = 0;    ///< rows of the height, and of linesAtMost, that something else needs
 };
 
 /// One row as it is shown: a range of a line's characters.
@@ -31,6 +36,8 @@ struct FitRow {
     int from = 0; ///< UTF-16, inclusive
     int to = 0;   ///< exclusive; includes the space at a wrap
     QString text; ///< as shown, without that space
+    QString beside{}; ///< what stands in the second column
+    int besideFrom = 0; ///< place of that in its line
     friend bool operator==(const FitRow&, const FitRow&) = default;
 };
 
@@ -70,6 +77,21 @@ struct FitResult {
 /// Lines without words are left out.
 [[nodiscard]] FitResult fit(const std::vector<FitPart>& parts, const FitLimits& limits,
                             const TextMeasure& measure);
+
+/// Words that are read or spoken -> slides. They keep the theme's size and take the slides that this needs;
+/// the size falls only where a single word is wider than the box.
+///
+/// - As with fit(), nothing is lost, and slide breaks set by a person are kept.
+/// - A verse (a unit, or a line without units) is parted only when it alone is more than a slide, and then
+///   where a reader pauses if that can be. Otherwise slides begin with a verse, and are balanced.
+/// - Verses of one line follow one another in its rows.
+/// - Lines with words beside them have two columns, each half the box less `kColumnGap`; a line takes the
+///   rows of the longer one, so that what follows is level.
+[[nodiscard]] FitResult fitProse(const std::vector<FitPart>& parts, const FitLimits& limits,
+                                 const TextMeasure& measure);
+
+/// Distance of two columns, as a share of the box's width.
+inline constexpr double kColumnGap = 0.05;
 
 /// The reason in plain words: "the theme's size", "smaller so that line 3 of Verse 2 fits the width", …
 [[nodiscard]] QString fitReasonText(const FitReason& reason, const QString& partLabel);

@@ -44,6 +44,30 @@ LineWrapper::LineWrapper(const QString& text, const TextMeasure& measure) : m_te
         m_widest = std::max(m_widest, piece.visible);
 }
 
+LineWrapper::LineWrapper(const QString& text, const TextMeasure& measure, std::vector<Piece> pieces)
+    : m_text(text),
+      m_measure(measure),
+      m_pieces(std::move(pieces)) {
+    for (const Piece& piece : m_pieces)
+        m_widest = std::max(m_widest, piece.visible);
+}
+
+LineWrapper LineWrapper::between(int from, int to) const {
+    std::vector<Piece> pieces;
+    for (const Piece& piece : m_pieces)
+        if (piece.from >= from && piece.from < to)
+            pieces.push_back(piece);
+    return {m_text, m_measure, std::move(pieces)};
+}
+
+std::vector<int> LineWrapper::breaksBetween(int from, int to) const {
+    std::vector<int> breaks;
+    for (const Piece& piece : m_pieces)
+        if (piece.from > from && piece.from < to)
+            breaks.push_back(piece.from);
+    return breaks;
+}
+
 LineWrapper::Piece LineWrapper::measured(int from, int to) const {
     int end = to;
     while (end > from && m_text[end - 1].isSpace())

@@ -25,6 +25,12 @@ public:
     [[nodiscard]] int rowCount(double widthEm) const;
     /// As few rows as rowCount() says, of nearly equal width, parted at natural places.
     [[nodiscard]] std::vector<Row> rows(double widthEm) const;
+    /// The stretch of the line between two places where it may break; rows keep the line's own places.
+    [[nodiscard]] LineWrapper between(int from, int to) const;
+    /// Where the line may break inside (from, to), rising.
+    [[nodiscard]] std::vector<int> breaksBetween(int from, int to) const;
+    /// The widest piece that cannot be parted but between letters, in em.
+    [[nodiscard]] double widestPiece() const { return m_widest; }
     /// True when a single letter is wider than the width.
     [[nodiscard]] bool overflows(double widthEm) const;
     [[nodiscard]] const QString& text() const { return m_text; }
@@ -45,6 +51,8 @@ private:
     [[nodiscard]] std::vector<Piece> piecesFor(double widthEm) const;
     [[nodiscard]] static int greedyRows(const std::vector<Piece>& pieces, double widthEm);
     [[nodiscard]] double breakCost(const Piece& last) const;
+
+    LineWrapper(const QString& text, const TextMeasure& measure, std::vector<Piece> pieces);
 
     QString m_text;
     const TextMeasure& m_measure;

@@ -1,10 +1,33 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "core/scripture/Passage.h"
 #include "core/song/Song.h"
+#include "core/text/TextFields.h"
 #include "core/theme/Theme.h"
 #include <vector>
 
 namespace mivanta {
+
+/// The number of a verse among its words.
+struct NumberSpan {
+    int from = 0; ///< index into the words (UTF-16)
+    int to = 0;   ///< behind the last character
+    bool raised = false;
+    friend bool operator==(const NumberSpan&, const NumberSpan&) = default;
+};
+
+/// A line of words as slides are made from it.
+struct ContentLine : Line {
+    ContentLine() = default;
+    ContentLine(Line line) : Line(std::move(line)) {}
+
+    std::vector<NumberSpan> numbers;
+    std::vector<int> units; ///< where verses begin inside the words, rising; a slide had better begin there
+    QString role;           ///< who says it; empty = nobody in particular
+    bool startsRole = false; ///< somebody else begins to speak here
+    bool namesRole = false;  ///< the role's name stands before the words where they begin
+    std::vector<ContentLine> beside; ///< empty, or one: the same verse in a second translation
+};
 
 /// One part's words as slides are made from them, whatever kind of item they come from.
 struct ContentPart {
@@ -12,7 +35,7 @@ struct ContentPart {
     QString shortLabel;
     bool bandOnly = false;
     QString comment;
-    std::vector<Line> lines;
+    std::vector<ContentLine> lines;
     bool isBlank = false; ///< an empty slide on every output
 };
 
@@ -24,13 +47,29 @@ struct ContentEntry {
     QString stageNote; ///< for stage monitors
 };
 
+/// A credit line that the item itself decides about, as a passage does.
+struct OwnCredit {
+    QString every;        ///< on every slide
+    QString last;         ///< on the last one, behind the other
+    QString besideEvery;  ///< under the words of every slide
+    QString besideLast;   ///< under the words of the last one
+};
+
 struct ItemContent {
     std::vector<ContentPart> parts;
     std::vector<ContentEntry> entries;
     CreditFields credit;
+    std::optional<OwnCredit> ownCredit; ///< in place of the theme's credit line
+    /// Spoken or read: words keep the theme's size and take the slides that they need. Sung words become
+    /// smaller before they take more slides.
+    bool isProse = false;
 };
 
 /// A song's parts and the order in which they are sung; entries naming a part that is gone are left out.
 [[nodiscard]] ItemContent contentOf(const Song& song);
+/// A passage in its layout: one part, or one a verse.
+[[nodiscard]] ItemContent contentOf(const Passage& passage);
+/// A text with its fields filled: a part for each page between slide breaks.
+[[nodiscard]] ItemContent contentOf(const SpokenText& text, const FieldValues& values);
 
 } // namespace mivanta

@@ -8,15 +8,73 @@ SongItem songItem(Song song) {
     return {std::make_shared<const Song>(std::move(song))};
 }
 
+PassageItem passageItem(Passage passage) {
+    return {std::make_shared<const Passage>(std::move(passage))};
+}
+
+TextItem textItem(SpokenText text, QMap<QString, QString> answers) {
+    return {std::make_shared<const SpokenText>(std::move(text)), std::move(answers)};
+}
+
+namespace {
+
+/// One function a kind of item.
+template <typename... Functions>
+struct Cases : Functions... {
+    using Functions::operator()...;
+};
+template <typename... Functions>
+Cases(Functions...) -> Cases<Functions...>;
+
+} // namespace
+
+QString titleOf(const ItemWords& words) {
+    return std::visit(Cases{[](const Heading& heading) { return heading.title; },
+                             [](const SongItem& item) { return item.song->title; },
+                             [](const PassageItem& item) { return item.passage->title(); },
+                             [](const TextItem& item) { return item.text->title; }},
+                      words);
+}
+
+ItemContent contentOf(const ItemWords& words, const Service& service) {
+    return std::visit(Cases{[](const Heading&) { return ItemContent(); },
+                             [](const SongItem& item) { return contentOf(*item.song); },
+                             [](const PassageItem& item) { return contentOf(*item.passage); },
+                             [&](const TextItem& item) {
+                                 return contentOf(*item.text, service.fieldValues(item.answers));
+                             }},
+                      words);
+}
+
+bool isSame(const ItemWords& a, const ItemWords& b) {
+    if (a.index() != b.index())
+        return false;
+    return std::visit(Cases{[&](const Heading& heading) { return heading.title == std::get<Heading>(b).title; },
+                             [&](const SongItem& item) { return item.song == std::get<SongItem>(b).song; },
+                             [&](const PassageItem& item) { return item.passage == std::get<PassageItem>(b).passage; },
+                             [&](const TextItem& item) {
+                                 const auto& other = std::get<TextItem>(b);
+                                 return item.text == other.text && item.answers == other.answers;
+                             }},
+                      a);
+}
+
 const Song* Item::song() const {
     const auto* item = std::get_if<SongItem>(&content);
     return item ? item->song.get() : nullptr;
 }
 
-QString Item::title() const {
-    if (const auto* heading = std::get_if<Heading>(&content))
-        return heading->title;
-    return song()->title;
+const Passage* Item::passage() const {
+    const auto* item = std::get_if<PassageItem>(&content);
+    return item ? item->passage.get() : nullptr;
+}
+
+const TextItem* Item::text() const {
+    return std::get_if<TextItem>(&content);
+}
+
+FieldValues Service::fieldValues(const QMap<QString, QString>& answers) const {
+    return {start.date(), place, answers};
 }
 
 int Service::indexOf(const ItemId& id) const {

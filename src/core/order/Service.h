@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "core/song/Song.h"
-#include "core/theme/Theme.h"
+#include "core/order/ItemContent.h"
 #include <QDateTime>
 #include <memory>
 #include <variant>
@@ -19,16 +18,38 @@ struct SongItem {
     std::shared_ptr<const Song> song; ///< never null
 };
 
+/// A passage of scripture with its verses.
+struct PassageItem {
+    std::shared_ptr<const Passage> passage; ///< never null
+};
+
+/// A spoken text, and what was answered when it was placed.
+struct TextItem {
+    std::shared_ptr<const SpokenText> text; ///< never null
+    QMap<QString, QString> answers;         ///< by what was asked
+};
+
+using ItemWords = std::variant<Heading, SongItem, PassageItem, TextItem>;
+
 [[nodiscard]] SongItem songItem(Song song);
+[[nodiscard]] PassageItem passageItem(Passage passage);
+[[nodiscard]] TextItem textItem(SpokenText text, QMap<QString, QString> answers = {});
+
+[[nodiscard]] QString titleOf(const ItemWords& words);
 
 struct Item {
     ItemId id;
-    std::variant<Heading, SongItem> content;
+    ItemWords content;
 
     [[nodiscard]] const Song* song() const;
+    [[nodiscard]] const Passage* passage() const;
+    [[nodiscard]] const TextItem* text() const;
     [[nodiscard]] bool isHeading() const { return std::holds_alternative<Heading>(content); }
-    [[nodiscard]] QString title() const;
+    [[nodiscard]] QString title() const { return titleOf(content); }
 };
+
+/// True when both hold the very same words, so that their slides are the same.
+[[nodiscard]] bool isSame(const ItemWords& a, const ItemWords& b);
 
 /// The service order: headings and items, top to bottom.
 struct Service {
@@ -42,6 +63,11 @@ struct Service {
     [[nodiscard]] const Item* item(const ItemId& id) const;
     /// Index in items, or -1.
     [[nodiscard]] int indexOf(const ItemId& id) const;
+    /// What the fields of a text are filled with here.
+    [[nodiscard]] FieldValues fieldValues(const QMap<QString, QString>& answers) const;
 };
+
+/// What slides are made of; a heading has nothing.
+[[nodiscard]] ItemContent contentOf(const ItemWords& words, const Service& service);
 
 } // namespace mivanta

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/run/RunState.h"
+#include "core/song/Emphasis.h"
 #include <algorithm>
 
 namespace mivanta {
@@ -140,31 +141,70 @@ Scene blackScene(const Output& output) {
 
 namespace {
 
-/// The row's first character in its line's words, behind the space at a wrap.
-int startOf(const FitRow& row, const Line& line) {
+/// The row's first character in the words shown, behind the space at a wrap.
+int startOf(const FitRow& row, const QString& shown) {
     int start = row.from;
-    while (start < row.to && line.words[start].isSpace())
+    while (start < row.to && shown[start].isSpace())
         ++start;
     return start;
 }
 
-/// One row of a line with its chords and emphasis, moved to the row's own characters.
-SceneRow sceneRow(const FitRow& row, const Line& line, bool withChords) {
-    SceneRow result{row.text, {}, {}};
-    if (line.words.trimmed().isEmpty())
-        return result; // the row's words are the chords themselves
-    const int start = startOf(row, line);
+/// The stretch [from, to) of a line's words in a row that begins at `start` and has `length` characters.
+std::optional<std::pair<int, int>> inRow(int from, int to, int start, int length) {
+    from = std::clamp(from - start, 0, length);
+    to = std::clamp(to - start, 0, length);
+    return from < to ? std::optional(std::pair(from, to)) : std::nullopt;
+}
+
+/// What a line says of stretches of its words, moved to the characters of a row.
+void addSpans(SceneRow& row, const ContentLine& line, int start) {
     const int length = int(row.text.size());
-    const bool lastRow = row.to >= line.words.size();
-    if (withChords)
-        for (const ChordMark& chord : line.chords)
-            if (chord.position >= row.from && (chord.position < row.to || lastRow))
-                result.chords.push_back({std::clamp(chord.position - start, 0, length), chord.name});
-    for (const Emphasis& e : line.emphasis) {
-        const int from = std::clamp(e.from - start, 0, length);
-        const int to = std::clamp(e.to - start, 0, length);
-        if (from < to)
-            result.emphasis.push_back({from, to, e.bold, e.italic});
+    for (const Emphasis& e : line.emphasis)
+        if (const auto at = inRow(e.from, e.to, start, length))
+            row.emphasis.push_back({at->first, at->second, e.bold, e.italic});
+    for (const NumberSpan& span : line.numbers)
+        if (const auto at = inRow(span.from, span.to, start, length))
+            row.numbers.push_back({at->first, at->second, span.raised});
+}
+
+/// Everything in the row is said as its role's look says; its own emphasis stays.
+void addRole(SceneRow& row, const RoleLook& role) {
+    row.colour = role.colour;
+    if (!role.bold && !role.italic)
+        return;
+    Line line{row.text, {}, false, {}, row.emphasis};
+    auto weights = weightsOf(line);
+    for (auto& weight : weights)
+        weight = static_cast<unsigned char>(weight | (role.bold ? int(Weight::Bold) : 0) |
+                                            (role.italic ? int(Weight::Italic) : 0));
+    setWeights(line, weights);
+    row.emphasis = line.emphasis;
+}
+
+/// One row of a line with its chords and emphasis, moved to the row's own characters.
+SceneRow sceneRow(const FitRow& row, const ContentLine& line, const OutputSlides& output) {
+    SceneRow result{row.text, {}, {}};
+    if (!line.words.trimmed().isEmpty()) { // else the row's words are the chords themselves
+        const QString mark = roleMark(line, output.look);
+        const int start = startOf(row, mark + line.words) - int(mark.size());
+        const int length = int(row.text.size());
+        const bool lastRow = row.to >= mark.size() + line.words.size();
+        if (output.output.showsChords)
+            for (const ChordMark& chord : line.chords)
+                if (chord.position >= row.from && (chord.position < row.to || lastRow))
+                    result.chords.push_back({std::clamp(chord.position - start, 0, length), chord.name});
+        addSpans(result, line, start);
+        if (const RoleLook* role = line.role.isEmpty() ? nullptr : output.look.role(line.role))
+            addRole(result, *role);
+        if (start < 0) // the role's name looks as verse numbers do
+            result.numbers.insert(result.numbers.begin(), {0, std::min(-start, length), false});
+    }
+    if (!row.beside.isEmpty() && !line.beside.empty()) {
+        SceneRow beside{row.beside, {}, {}};
+        addSpans(beside, line.beside.front(),
+                 startOf({0, row.besideFrom, row.besideFrom + int(row.beside.size()) + 1, {}, {}, 0},
+                         line.beside.front().words + u' '));
+        result.beside.push_back(std::move(beside));
     }
     return result;
 }
@@ -183,12 +223,13 @@ Scene sceneOf(const ItemSlides& slides, const OutputSlides& output, std::optiona
     const ContentEntry& entry = slides.content.entries[size_t(shown.start.entry)];
     const ContentPart& part = slides.content.parts[size_t(entry.part)];
     for (const FitRow& row : shown.rows) {
-        scene.rows.push_back(sceneRow(row, part.lines[size_t(row.line)], output.output.showsChords));
+        scene.rows.push_back(sceneRow(row, part.lines[size_t(row.line)], output));
         scene.roomForChords = scene.roomForChords || !scene.rows.back().chords.empty();
     }
     if (output.output.kind == OutputKind::Stage)
         scene.stageNote = entry.stageNote;
     scene.credit = shown.credit;
+    scene.besideWords = shown.besideWords;
     return scene;
 }
 

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "core/song/Song.h"
+#include "core/order/ItemContent.h"
 #include "core/theme/Theme.h"
 #include <QSize>
 #include <vector>
@@ -18,6 +18,9 @@ struct SceneRow {
     QString text;
     std::vector<ChordMark> chords;  ///< positions in `text`
     std::vector<Emphasis> emphasis; ///< places in `text`
+    std::vector<NumberSpan> numbers{};  ///< verse numbers, places in `text`
+    std::optional<Colour> colour{};     ///< of the role that says it; nothing = the words' own
+    std::vector<SceneRow> beside{};     ///< empty, or one: what stands in the second column
     friend bool operator==(const SceneRow&, const SceneRow&) = default;
 };
 
@@ -30,6 +33,7 @@ struct Scene {
     std::vector<SceneRow> rows;
     bool roomForChords = false; ///< rows are set apart so that chords stand above them
     QString credit;
+    QString besideWords; ///< the reference, under the words
     QString stageNote; ///< for the musicians, at the top
     Curtain curtain = Curtain::Open;
     friend bool operator==(const Scene&, const Scene&) = default;

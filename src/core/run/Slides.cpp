@@ -44,8 +44,26 @@ FitLimits limitsFor(const Output& output, const Look& look, bool withChords) {
     return limits;
 }
 
+void addOwnCredits(OutputSlides& slides, const OwnCredit& credit) {
+    for (Slide& slide : slides.slides) {
+        slide.credit = credit.every;
+        slide.besideWords = credit.besideEvery;
+    }
+    Slide& last = slides.slides.back();
+    if (!credit.last.isEmpty())
+        last.credit += (last.credit.isEmpty() ? QString() : QStringLiteral(" \u00b7 ")) + credit.last;
+    if (!credit.besideLast.isEmpty())
+        last.besideWords = credit.besideLast;
+}
+
 void addCredits(OutputSlides& slides, const ItemContent& content) {
-    if (slides.slides.empty() || slides.look.credit.when == CreditWhen::Never)
+    if (slides.slides.empty())
+        return;
+    if (content.ownCredit) {
+        addOwnCredits(slides, *content.ownCredit);
+        return;
+    }
+    if (slides.look.credit.when == CreditWhen::Never)
         return;
     const QString text = creditText(slides.look.credit.fields, content.credit);
     switch (slides.look.credit.when) {
@@ -64,6 +82,21 @@ void addCredits(OutputSlides& slides, const ItemContent& content) {
     }
 }
 
+/// The line as this output sets it: with its role, and with what stands beside it if there is room.
+FitLine fitLine(int number, const ContentLine& line, const Output& output, const Look& look,
+                MeasureSource& measures) {
+    const QString mark = roleMark(line, look);
+    FitLine result{number, mark + wordsShown(output, line), line.breakBefore};
+    for (const int unit : line.units)
+        result.units.push_back(unit + int(mark.size()));
+    const RoleLook* role = line.role.isEmpty() ? nullptr : look.role(line.role);
+    if (role && role->bold)
+        result.measure = &measures.measure(look.words.family, bolderThan(look.words.weight));
+    if (!line.beside.empty() && output.linesAtMost >= kLinesForColumns && look.words.linesAtMost >= kLinesForColumns)
+        result.beside = line.beside.front().words;
+    return result;
+}
+
 OutputSlides outputSlides(const ItemContent& content, const Output& output, const Look& look,
                           MeasureSource& measures) {
     std::vector<FitPart> parts(content.parts.size());
@@ -72,10 +105,13 @@ OutputSlides outputSlides(const ItemContent& content, const Output& output, cons
         if (!showsPart(output, part))
             continue;
         for (size_t l = 0; l < part.lines.size(); ++l)
-            parts[p].lines.push_back({int(l), wordsShown(output, part.lines[l]), part.lines[l].breakBefore});
+            parts[p].lines.push_back(fitLine(int(l), part.lines[l], output, look, measures));
     }
-    const FitLimits limits = limitsFor(output, look, output.showsChords && hasChords(content));
-    const FitResult fitted = fit(parts, limits, measures.measure(look.words.family, look.words.weight));
+    FitLimits limits = limitsFor(output, look, output.showsChords && hasChords(content));
+    if (content.ownCredit && !(content.ownCredit->besideEvery + content.ownCredit->besideLast).isEmpty())
+        limits.rowsKept = 1;
+    const TextMeasure& measure = measures.measure(look.words.family, look.words.weight);
+    const FitResult fitted = content.isProse ? fitProse(parts, limits, measure) : fit(parts, limits, measure);
 
     OutputSlides result{output, look, fitted.size, fitted.reason, {}, {}};
     const int part = fitted.reason.part;
@@ -83,14 +119,15 @@ OutputSlides outputSlides(const ItemContent& content, const Output& output, cons
         fitReasonText(fitted.reason, part >= 0 ? content.parts[size_t(part)].label : QString());
     for (size_t e = 0; e < content.entries.size(); ++e) {
         if (content.parts[size_t(content.entries[e].part)].isBlank) {
-            result.slides.push_back({{int(e), 0, 0}, 1, 1, {}, {}});
+            result.slides.push_back({{int(e), 0, 0}, 1, 1, {}, {}, {}});
             continue;
         }
         const auto& slides = fitted.parts[size_t(content.entries[e].part)];
         for (size_t s = 0; s < slides.size(); ++s) {
             const FitRow& first = slides[s].rows.front();
-            result.slides.push_back(
-                {{int(e), first.line, first.from}, int(s) + 1, int(slides.size()), slides[s].rows, {}});
+            const ContentLine& line = content.parts[size_t(content.entries[e].part)].lines[size_t(first.line)];
+            const int offset = std::max(0, first.from - int(roleMark(line, look).size()));
+            result.slides.push_back({{int(e), first.line, offset}, int(s) + 1, int(slides.size()), slides[s].rows, {}, {}});
         }
     }
     addCredits(result, content);
@@ -98,6 +135,19 @@ OutputSlides outputSlides(const ItemContent& content, const Output& output, cons
 }
 
 } // namespace
+
+QString roleMark(const ContentLine& line, const Look& look) {
+    if (!line.startsRole)
+        return {};
+    const QChar noBreak(0x00a0);
+    const RoleLook* role = look.role(line.role);
+    QString mark;
+    if (role && !role->symbol.isEmpty())
+        mark = role->symbol + noBreak;
+    if (line.namesRole)
+        mark += QString(line.role).replace(u' ', noBreak) + u':' + noBreak;
+    return mark;
+}
 
 std::optional<int> OutputSlides::slideAt(const Position& position) const {
     const auto after = std::upper_bound(slides.begin(), slides.end(), position,
@@ -133,10 +183,11 @@ std::vector<Step> stepsFor(const ItemContent& content, const std::vector<OutputS
     return steps;
 }
 
-const Theme& themeFor(const Song& song, const Theme& ofService, const std::vector<Theme>& themes) {
-    const auto own = std::find_if(themes.begin(), themes.end(), [&](const Theme& theme) {
-        return !song.usualTheme.isEmpty() && theme.id == song.usualTheme;
-    });
+const Theme& themeFor(const ItemWords& words, const Theme& ofService, const std::vector<Theme>& themes) {
+    const auto* item = std::get_if<SongItem>(&words);
+    const QString wanted = item ? item->song->usualTheme : QString();
+    const auto own = std::find_if(themes.begin(), themes.end(),
+                                  [&](const Theme& theme) { return !wanted.isEmpty() && theme.id == wanted; });
     return own == themes.end() ? ofService : *own;
 }
 

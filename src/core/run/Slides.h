@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/fit/Fit.h"
-#include "core/order/ItemContent.h"
+#include "core/order/Service.h"
 #include "core/run/Output.h"
 #include <compare>
 #include <memory>
@@ -24,7 +24,8 @@ struct Slide {
     int number = 1; ///< 1 to of, within its entry
     int of = 1;
     std::vector<FitRow> rows;
-    QString credit; ///< empty = no credit line on this slide
+    QString credit;      ///< empty = no credit line on this slide
+    QString besideWords; ///< the reference under the words; may be empty
 };
 
 /// An item as one output splits it.
@@ -70,9 +71,15 @@ public:
                                    const Theme& theme, const std::vector<Theme>& themes,
                                    MeasureSource& measures);
 
-/// The theme that a song asks for, or the service's.
-[[nodiscard]] const Theme& themeFor(const Song& song, const Theme& ofService,
+/// The theme that an item's song asks for, or the service's.
+[[nodiscard]] const Theme& themeFor(const ItemWords& words, const Theme& ofService,
                                     const std::vector<Theme>& themes);
+
+/// What stands before a line's words on slides of this look: its role's symbol and name, where it begins.
+[[nodiscard]] QString roleMark(const ContentLine& line, const Look& look);
+
+/// An output that has fewer lines shows only the first of two translations.
+inline constexpr int kLinesForColumns = 4;
 
 /// The steps of slides that are there: the sorted union of the slide starts of the outputs with steps of
 /// their own; of all outputs when none has any; the first position when there are no slides at all.

@@ -5,6 +5,17 @@
 
 namespace mivanta {
 
+std::vector<RoleLook> Look::usualRoleLooks() {
+    return {{QStringLiteral("All"), true, false, std::nullopt, {}}};
+}
+
+const RoleLook* Look::role(const QString& name) const {
+    for (const RoleLook& look : roles)
+        if (look.role.compare(name, Qt::CaseInsensitive) == 0)
+            return &look;
+    return nullptr;
+}
+
 QString creditText(const QString& fields, const CreditFields& values) {
     const QChar separator(0x00b7);
     const std::array<std::pair<QLatin1String, QString>, 5> known{

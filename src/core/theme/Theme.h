@@ -3,6 +3,7 @@
 #include "core/base/Colour.h"
 #include <QRectF>
 #include <QString>
+#include <optional>
 #include <vector>
 
 namespace mivanta {
@@ -45,6 +46,7 @@ struct WordsLook {
     double shadowBlur = 0;           ///< px, radius
     Colour shadowColour{0, 0, 0, 0}; ///< see-through = no shadow
     Colour chordColour{255, 178, 36, 255};
+    std::optional<Colour> numberColour; ///< of verse numbers and roles; nothing = the words', fainter
     friend bool operator==(const WordsLook&, const WordsLook&) = default;
 };
 
@@ -56,6 +58,21 @@ struct CreditLook {
     HorizontalAlign horizontal = HorizontalAlign::Centre;
     Colour colour{255, 255, 255, 190};
     friend bool operator==(const CreditLook&, const CreditLook&) = default;
+};
+
+/// The weight that stands out from another one.
+[[nodiscard]] constexpr int bolderThan(int weight) {
+    return weight < 700 ? 700 : 900;
+}
+
+/// How the words of one role look.
+struct RoleLook {
+    QString role; ///< as texts name it, in any case
+    bool bold = false;
+    bool italic = false;
+    std::optional<Colour> colour; ///< nothing = the words' own
+    QString symbol;               ///< stands before the words; may be empty
+    friend bool operator==(const RoleLook&, const RoleLook&) = default;
 };
 
 struct Transition {
@@ -70,7 +87,13 @@ struct Look {
     WordsLook words;
     CreditLook credit;
     Transition transition;
+    std::vector<RoleLook> roles = usualRoleLooks();
     friend bool operator==(const Look&, const Look&) = default;
+
+    /// The look of a role, or nothing when the theme has none for it.
+    [[nodiscard]] const RoleLook* role(const QString& name) const;
+    /// What all say together is bold.
+    [[nodiscard]] static std::vector<RoleLook> usualRoleLooks();
 };
 
 /// A saved, named look. The id is a short word that stays when the name changes.

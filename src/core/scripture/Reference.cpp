@@ -1,0 +1,112 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/scripture/Reference.h"
+#include <algorithm>
+
+namespace mivanta {
+
+namespace {
+
+const QChar kDash(0x2013);
+
+QString nameIn(const Outline& outline, BookCode code) {
+    const OutlineBook* book = outline.book(code);
+    const QString name = book && !book->name.isEmpty() ? book->name : englishName(code);
+    return name == QLatin1String("Psalms") ? QStringLiteral("Psalm") : name; // one of them
+}
+
+QString verseText(const VersePoint& point) {
+    QString text = QString::number(point.verse);
+    if (point.letter)
+        text += QLatin1Char(point.letter);
+    return text;
+}
+
+/// Writes ranges one after the other, each as short as what stands before it allows.
+class Writer {
+public:
+    explicit Writer(const Outline& outline) : m_outline(outline) {}
+
+    void add(const VerseRange& range) {
+        const bool newBook = !(range.book == m_book);
+        if (newBook) {
+            m_text += (m_text.isEmpty() ? QString() : QStringLiteral("; ")) + nameIn(m_outline, range.book);
+            m_chapter = 0;
+            m_byVerse = false;
+        }
+        m_book = range.book;
+        const OutlineBook* book = m_outline.book(range.book);
+        const bool oneChapter = book && book->hasOneChapter();
+        if (range.from.verse == 0 && range.to.verse == 0)
+            addChapters(range, newBook, oneChapter);
+        else
+            addVerses(range, newBook, oneChapter);
+    }
+    [[nodiscard]] const QString& text() const { return m_text; }
+
+private:
+    void addChapters(const VerseRange& range, bool newBook, bool oneChapter) {
+        if (oneChapter)
+            return; // the book's name says it
+        m_text += newBook ? QStringLiteral(" ") : m_byVerse ? QStringLiteral("; ") : QStringLiteral(", ");
+        m_text += QString::number(range.from.chapter);
+        if (range.to.chapter != range.from.chapter)
+            m_text += kDash + QString::number(range.to.chapter);
+        m_chapter = 0;
+        m_byVerse = false;
+    }
+    void addVerses(const VerseRange& range, bool newBook, bool oneChapter) {
+        const bool sameChapter = m_byVerse && m_chapter == range.from.chapter;
+        m_text += newBook ? QStringLiteral(" ") : sameChapter ? QStringLiteral(", ") : QStringLiteral("; ");
+        const VersePoint from{range.from.chapter, std::max(1, range.from.verse), range.from.letter};
+        if (!sameChapter && !oneChapter)
+            m_text += QString::number(from.chapter) + u':';
+        m_text += verseText(from);
+        if (!(range.to == from)) {
+            m_text += kDash;
+            if (range.to.chapter != from.chapter)
+                m_text += QString::number(range.to.chapter) + u':';
+            m_text += verseText(range.to);
+        }
+        m_chapter = range.to.chapter;
+        m_byVerse = true;
+    }
+
+    const Outline& m_outline;
+    QString m_text;
+    BookCode m_book;
+    int m_chapter = 0;
+    bool m_byVerse = false;
+};
+
+/// A range that begins or ends with whole chapters while its other end is a verse, with both ends as verses.
+VerseRange evened(VerseRange range, const Outline& outline) {
+    if (range.to.verse == 0 && range.from.verse > 0) {
+        const OutlineBook* book = outline.book(range.book);
+        const OutlineChapter* chapter = book ? book->chapter(range.to.chapter) : nullptr;
+        range.to.verse = chapter ? chapter->lastVerse : range.from.verse;
+    }
+    return range;
+}
+
+} // namespace
+
+const OutlineChapter* OutlineBook::chapter(int number) const {
+    const auto at = std::find_if(chapters.begin(), chapters.end(),
+                                 [&](const OutlineChapter& c) { return c.number == number; });
+    return at == chapters.end() ? nullptr : &*at;
+}
+
+const OutlineBook* Outline::book(BookCode code) const {
+    const auto at =
+        std::find_if(books.begin(), books.end(), [&](const OutlineBook& b) { return b.code == code; });
+    return at == books.end() ? nullptr : &*at;
+}
+
+QString referenceText(const Reference& reference, const Outline& outline) {
+    Writer writer(outline);
+    for (const VerseRange& range : reference.ranges)
+        writer.add(evened(range, outline));
+    return writer.text();
+}
+
+} // namespace mivanta
