@@ -13,14 +13,20 @@ QString usageText() {
 
   import PATH... [--twins keep|skip|replace|merge]    bring in song files and folders
   import PATH... --look                               only say what is in them and what is like it
+  import PATH --translation CODE                      bring in scripture: USFM, OSIS, a verse a line;
+                                                      a file, a folder or a ZIP is one translation
+  import PATH... --texts                              bring in spoken texts
   export (SONG | --all) --format FORMAT --to DIR   write songs to files
      FORMAT: chordpro, text, csv, pdf (charts with chords), lyrics (PDF); sheets take --columns 2
   find [QUERY] [FILTERS]                              search titles, words, authors, hymn numbers
      --topic T --book B --language L --key K --not-sung-since YYYY-MM-DD --never-sung
+  find WORDS --kind scripture [--how all|phrase|near] [--translation CODE]
+  find [WORDS] --kind text                            spoken texts
+  passage REFERENCE [--translation CODE]              the verses of "luk 5 1-11"
   show SONG                                           one song with its parts and singing order
   slides (SONG | --service FILE) [--output NAME]      steps and slides, as the outputs split them
   render (SONG | --service FILE) --output NAME --to DIR   slides as PNG pictures
-  service new ORDER.txt --to FILE                     a service from lines of headings and song titles
+  service new ORDER.txt --to FILE                     a service from lines of headings, titles and references
 
 SONG is an id or a title. --twins says what becomes of songs that are nearly in the library already;
 without it, only files that were brought in before are compared. Exit: 0 done, 1 something was refused or not found, 2 wrong usage.
@@ -39,10 +45,23 @@ Result<void> check(const Arguments& a) {
     if (a.command == u"import") {
         if (a.words.isEmpty())
             return wrongUsage(u"import needs a file or folder."_s);
+        if (!a.translation.isEmpty() && a.words.size() > 1)
+            return wrongUsage(u"import --translation needs one file, folder or ZIP."_s);
         if (!a.twins.isEmpty() &&
             (a.look || !QStringList{u"keep"_s, u"skip"_s, u"replace"_s, u"merge"_s}.contains(a.twins)))
             return wrongUsage(u"import takes --look, or --twins keep, skip, replace or merge."_s);
         return {};
+    }
+    if (a.command == u"passage")
+        return a.words.isEmpty() ? Result<void>(wrongUsage(u"passage needs a reference such as \"Luke 5:1-11\"."_s))
+                                 : Result<void>();
+    if (a.command == u"find" && !a.kind.isEmpty() && a.kind != u"song") {
+        if (a.kind != u"scripture" && a.kind != u"text")
+            return wrongUsage(u"--kind is song, scripture or text."_s);
+        if (!QStringList{QString(), u"all"_s, u"phrase"_s, u"near"_s}.contains(a.how))
+            return wrongUsage(u"--how is all, phrase or near."_s);
+        return a.kind == u"scripture" && a.words.isEmpty() ? Result<void>(wrongUsage(u"find needs words to look for."_s))
+                                                           : Result<void>();
     }
     if (a.command == u"find")
         return a.words.isEmpty() && a.filter.isEmpty()
@@ -86,6 +105,9 @@ Result<Arguments> readArguments(const QStringList& arguments) {
     parser.addOption({u"columns"_s, {}, u"1|2"_s});
     parser.addOption({u"twins"_s, {}, u"DECISION"_s});
     parser.addOption(QCommandLineOption(u"look"_s));
+    parser.addOption(QCommandLineOption(u"texts"_s));
+    for (const QString& name : {u"translation"_s, u"kind"_s, u"how"_s})
+        parser.addOption({name, {}, u"VALUE"_s});
     for (const QString& name : {u"topic"_s, u"book"_s, u"language"_s, u"key"_s, u"not-sung-since"_s})
         parser.addOption({name, {}, u"VALUE"_s});
     parser.addOption(QCommandLineOption(u"never-sung"_s));
@@ -105,6 +127,10 @@ Result<Arguments> readArguments(const QStringList& arguments) {
         return wrongUsage(u"--columns is 1 or 2."_s);
     result.twins = parser.value(u"twins"_s);
     result.look = parser.isSet(u"look"_s);
+    result.texts = parser.isSet(u"texts"_s);
+    result.translation = parser.value(u"translation"_s);
+    result.kind = parser.value(u"kind"_s).toLower();
+    result.how = parser.value(u"how"_s).toLower();
     result.all = parser.isSet(u"all"_s);
     result.json = parser.isSet(u"json"_s);
     result.filter = {parser.value(u"topic"_s),

@@ -9,7 +9,7 @@ namespace mivanta {
 /// The command line, read and checked.
 struct Arguments {
     QString library;     ///< folder
-    QString command;     ///< import, export, find, show, slides, render, service
+    QString command;     ///< import, export, find, show, passage, slides, render, service
     QStringList words;   ///< what the command works on
     QString serviceFile; ///< --service
     QString output;      ///< --output
@@ -18,6 +18,10 @@ struct Arguments {
     int columns = 1;     ///< --columns, of sheets
     QString twins;       ///< --twins: keep, skip, replace, merge; empty = not said
     bool look = false;   ///< --look
+    QString translation; ///< --translation: a short name
+    QString kind;        ///< --kind: song, scripture, text; empty = song
+    QString how;         ///< --how: all, phrase, near
+    bool texts = false;  ///< --texts
     SongFilter filter;   ///< --topic, --book, --language, --key, --not-sung-since, --never-sung
     bool all = false;    ///< --all
     bool json = false;

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cli/Commands.h"
 #include "cli/ImportCommand.h"
+#include "cli/ScriptureCommands.h"
 #include "cli/SlidesReport.h"
 #include "core/base/Fold.h"
 #include "core/order/OrderText.h"
@@ -41,11 +42,17 @@ public:
             m_library = std::move(*library);
         }
         if (command == u"import")
-            return runImport(*m_library, m_arguments, m_out);
+            return m_arguments.texts                    ? runImportTexts(*m_library, m_arguments, m_out)
+                   : !m_arguments.translation.isEmpty() ? runImportTranslation(*m_library, m_arguments, m_out)
+                                                        : Result<int>(runImport(*m_library, m_arguments, m_out));
+        if (command == u"passage")
+            return runPassage(*m_library, m_arguments, m_out);
         if (command == u"export")
             return exportAll();
         if (command == u"find")
-            return find();
+            return m_arguments.kind == u"scripture" ? runFindVerses(*m_library, m_arguments, m_out)
+                   : m_arguments.kind == u"text"    ? runFindTexts(*m_library, m_arguments, m_out)
+                                                    : find();
         if (command == u"show")
             return show();
         if (command == u"service")
@@ -185,6 +192,27 @@ private:
         return 0;
     }
 
+    /// What a line of an order means: a song's or a text's title, or else a reference.
+    Result<ItemWords> itemOf(const QString& line) {
+        auto text = textOfTitle(*m_library, line);
+        if (!text)
+            return tl::unexpected(text.error());
+        auto found = song(line);
+        const bool isTitle = found && foldedForSearch(found->title) == foldedForSearch(line);
+        if (*text && !isTitle)
+            return ItemWords(textItem(std::move(**text)));
+        if (!isTitle) {
+            auto passage = passageFromLine(*m_library, line);
+            if (!passage)
+                return tl::unexpected(passage.error());
+            if (*passage)
+                return ItemWords(passageItem(std::move(**passage)));
+        }
+        if (!found)
+            return tl::unexpected(found.error());
+        return ItemWords(songItem(std::move(*found)));
+    }
+
     Result<int> newService() {
         QFile file(m_arguments.words[1]);
         if (!file.open(QIODevice::ReadOnly))
@@ -194,7 +222,7 @@ private:
             return tl::unexpected(text.error());
         const std::vector<Theme> themes = shippedThemes();
         auto service = readOrderText(text->text, file.fileName(), themes,
-                                     [this](const QString& title) { return song(title); });
+                                     [this](const QString& line) { return itemOf(line); });
         if (!service)
             return tl::unexpected(service.error());
         const auto saved = saveService(*service, m_arguments.to, std::nullopt);
@@ -228,17 +256,18 @@ private:
                 return tl::unexpected(found.error());
             result.push_back(
                 {found->title, slidesFor(contentOf(*found), *outputs,
-                                         themeFor(*found, themes.front(), themes), themes, m_measures)});
+                                         themeFor(songItem(*found), themes.front(), themes), themes, m_measures)});
             return result;
         }
         const auto opened = openService(m_arguments.serviceFile);
         if (!opened)
             return tl::unexpected(opened.error());
-        for (const Item& item : opened->service.items)
-            if (const Song* ofItem = item.song())
-                result.push_back({ofItem->title, slidesFor(contentOf(*ofItem), *outputs,
-                                                           themeFor(*ofItem, opened->service.theme, themes),
-                                                           themes, m_measures)});
+        const Service& service = opened->service;
+        for (const Item& item : service.items)
+            if (!item.isHeading())
+                result.push_back({item.title(), slidesFor(contentOf(item.content, service), *outputs,
+                                                          themeFor(item.content, service.theme, themes), themes,
+                                                          m_measures)});
         return result;
     }
 

@@ -1,7 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/run/Output.h"
+#include "core/scripture/Passage.h"
 #include "core/song/Song.h"
+#include "core/text/SpokenText.h"
 #include "core/theme/Theme.h"
 #include <QLatin1String>
 #include <array>
@@ -68,6 +70,55 @@ struct JsonNames<PlaceKind> {
     static constexpr std::array names{
         std::pair{PlaceKind::Automatic, "automatic"}, std::pair{PlaceKind::Monitor, "monitor"},
         std::pair{PlaceKind::Window, "window"}, std::pair{PlaceKind::Closed, "closed"}};
+};
+
+template <>
+struct JsonNames<TextKind> {
+    static constexpr std::array names{
+        std::pair{TextKind::Liturgy, "liturgy"}, std::pair{TextKind::Prayer, "prayer"},
+        std::pair{TextKind::Response, "response"}, std::pair{TextKind::Creed, "creed"},
+        std::pair{TextKind::Notice, "notice"}, std::pair{TextKind::Other, "other"}};
+};
+template <>
+struct JsonNames<VerseStart> {
+    static constexpr std::array names{std::pair{VerseStart::Continues, "continues"},
+                                      std::pair{VerseStart::Paragraph, "paragraph"},
+                                      std::pair{VerseStart::Poetry, "poetry"}};
+};
+template <>
+struct JsonNames<CopyrightOn> {
+    static constexpr std::array names{std::pair{CopyrightOn::Every, "every"},
+                                      std::pair{CopyrightOn::Last, "last"},
+                                      std::pair{CopyrightOn::Never, "never"}};
+};
+template <>
+struct JsonNames<Numbering> {
+    static constexpr std::array names{std::pair{Numbering::English, "english"},
+                                      std::pair{Numbering::Hebrew, "hebrew"},
+                                      std::pair{Numbering::Greek, "greek"}};
+};
+template <>
+struct JsonNames<PassageFlow> {
+    static constexpr std::array names{std::pair{PassageFlow::Running, "running"},
+                                      std::pair{PassageFlow::VerseALine, "verse-a-line"},
+                                      std::pair{PassageFlow::VerseASlide, "verse-a-slide"}};
+};
+template <>
+struct JsonNames<VerseNumbers> {
+    static constexpr std::array names{std::pair{VerseNumbers::Raised, "raised"},
+                                      std::pair{VerseNumbers::Inline, "inline"},
+                                      std::pair{VerseNumbers::None, "none"}};
+};
+template <>
+struct JsonNames<ReferenceOn> {
+    static constexpr std::array names{std::pair{ReferenceOn::Every, "every"},
+                                      std::pair{ReferenceOn::Last, "last"},
+                                      std::pair{ReferenceOn::None, "none"}};
+};
+template <>
+struct JsonNames<ReferencePlace> {
+    static constexpr std::array names{std::pair{ReferencePlace::CreditLine, "credit-line"},
+                                      std::pair{ReferencePlace::BesideWords, "beside-words"}};
 };
 
 template <typename Enum>

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/ServiceFile.h"
+#include "formats/PassageJson.h"
 #include "formats/SongJson.h"
+#include "formats/TextJson.h"
 #include "formats/ThemeJson.h"
 #include "formats/Zip.h"
 #include <QJsonArray>
@@ -19,14 +21,27 @@ constexpr qint64 kLargestZip = 64 * 1024 * 1024;
 constexpr qint64 kLargestJson = 64 * 1024 * 1024;
 constexpr const char* kEntryName = "service.json";
 
+} // namespace
+
 QJsonObject itemToJson(const Item& item) {
     QJsonObject json{{u"id"_s, item.id.text()}};
     if (const auto* heading = std::get_if<Heading>(&item.content)) {
         json.insert(u"kind"_s, u"heading"_s);
         json.insert(u"title"_s, heading->title);
-    } else {
+    } else if (const Song* song = item.song()) {
         json.insert(u"kind"_s, u"song"_s);
-        json.insert(u"song"_s, songToJson(*item.song()));
+        json.insert(u"song"_s, songToJson(*song));
+    } else if (const Passage* passage = item.passage()) {
+        json.insert(u"kind"_s, u"passage"_s);
+        json.insert(u"passage"_s, passageToJson(*passage));
+    } else if (const TextItem* text = item.text()) {
+        json.insert(u"kind"_s, u"text"_s);
+        json.insert(u"text"_s, textToJson(*text->text));
+        QJsonObject answers;
+        for (auto it = text->answers.begin(); it != text->answers.end(); ++it)
+            answers.insert(it.key(), it.value());
+        if (!answers.isEmpty())
+            json.insert(u"answers"_s, answers);
     }
     return json;
 }
@@ -41,6 +56,24 @@ Result<Item> itemFromJson(const QJsonObject& json, const QString& where) {
         item.content = Heading{json[u"title"_s].toString()};
         return item;
     }
+    if (kind == u"passage") {
+        auto passage = passageFromJson(json[u"passage"_s].toObject(), where);
+        if (!passage)
+            return tl::unexpected(passage.error());
+        item.content = passageItem(std::move(*passage));
+        return item;
+    }
+    if (kind == u"text") {
+        auto text = textFromJson(json[u"text"_s].toObject(), where);
+        if (!text)
+            return tl::unexpected(text.error());
+        QMap<QString, QString> answers;
+        const QJsonObject given = json[u"answers"_s].toObject();
+        for (auto it = given.begin(); it != given.end(); ++it)
+            answers.insert(it.key(), it.value().toString());
+        item.content = textItem(std::move(*text), std::move(answers));
+        return item;
+    }
     if (kind != u"song")
         return failure(u"an item is of a kind that this version does not know: \"%1\""_s.arg(kind), where,
                        u"Open it with the newer Mivanta that wrote it."_s);
@@ -50,6 +83,8 @@ Result<Item> itemFromJson(const QJsonObject& json, const QString& where) {
     item.content = songItem(std::move(*song));
     return item;
 }
+
+namespace {
 
 tl::unexpected<Error> damaged(const QString& why, const QString& where) {
     return failure(u"this is no service file, or it is damaged: "_s + why, where,

@@ -9,7 +9,10 @@
 namespace mivanta {
 
 /// The version of service.json that this program writes; it reads this and older ones.
-inline constexpr int kServiceFormat = 1;
+inline constexpr int kServiceFormat = 2;
+
+[[nodiscard]] QJsonObject itemToJson(const Item& item);
+[[nodiscard]] Result<Item> itemFromJson(const QJsonObject& json, const QString& where);
 
 [[nodiscard]] QJsonObject serviceToJson(const Service& service);
 [[nodiscard]] Result<Service> serviceFromJson(const QJsonObject& json, const QString& where);

@@ -1,8 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/SongJson.h"
-#include "core/song/Emphasis.h"
 #include "formats/JsonNames.h"
-#include <QJsonArray>
+#include "formats/JsonValues.h"
 #include <algorithm>
 
 namespace mivanta {
@@ -10,21 +9,6 @@ namespace mivanta {
 namespace {
 
 using namespace Qt::StringLiterals;
-
-void put(QJsonObject& json, const QString& name, const QString& value) {
-    if (!value.isEmpty())
-        json.insert(name, value);
-}
-
-void put(QJsonObject& json, const QString& name, int value) {
-    if (value != 0)
-        json.insert(name, value);
-}
-
-void put(QJsonObject& json, const QString& name, const QJsonArray& value) {
-    if (!value.isEmpty())
-        json.insert(name, value);
-}
 
 QJsonObject lineToJson(const Line& line) {
     QJsonObject json{{u"words"_s, line.words}};
@@ -35,16 +19,7 @@ QJsonObject lineToJson(const Line& line) {
     if (line.breakBefore)
         json.insert(u"breakBefore"_s, true);
     put(json, u"comment"_s, line.comment);
-    QJsonArray emphasis;
-    for (const Emphasis& e : line.emphasis) {
-        QJsonObject stretch{{u"from"_s, e.from}, {u"to"_s, e.to}};
-        if (e.bold)
-            stretch.insert(u"bold"_s, true);
-        if (e.italic)
-            stretch.insert(u"italic"_s, true);
-        emphasis.append(stretch);
-    }
-    put(json, u"emphasis"_s, emphasis);
+    put(json, u"emphasis"_s, emphasisToJson(line.emphasis));
     return json;
 }
 
@@ -58,10 +33,7 @@ Line lineFromJson(const QJsonObject& json) {
         line.chords.push_back(
             {std::clamp(chord[u"at"_s].toInt(), 0, int(line.words.size())), chord[u"name"_s].toString()});
     }
-    for (const QJsonValue& value : json[u"emphasis"_s].toArray())
-        line.emphasis.push_back({value[u"from"_s].toInt(), value[u"to"_s].toInt(), value[u"bold"_s].toBool(),
-                                 value[u"italic"_s].toBool()});
-    setWeights(line, weightsOf(line)); // in order and within the words
+    line.emphasis = emphasisFromJson(json[u"emphasis"_s], line.words);
     return line;
 }
 
@@ -118,13 +90,6 @@ std::vector<SungPart> orderFromJson(const QJsonArray& json, const Song& song) {
                                value[u"stageNote"_s].toString()});
     }
     return entries;
-}
-
-QStringList strings(const QJsonValue& value) {
-    QStringList result;
-    for (const QJsonValue& element : value.toArray())
-        result << element.toString();
-    return result;
 }
 
 } // namespace

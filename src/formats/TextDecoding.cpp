@@ -56,7 +56,7 @@ Result<DecodedText> decodeUtf16(const QByteArray& bytes, bool little, const QStr
     result.text = decoder.decode(bytes.left(bytes.size() - bytes.size() % 2));
     if (result.text.contains(QChar(0)))
         return failure(QStringLiteral("this is not a text file"), where,
-                       QStringLiteral("Choose a ChordPro or plain text file."));
+                       QStringLiteral("Choose a text file."));
     return result;
 }
 
@@ -69,7 +69,7 @@ Result<DecodedText> decodeBytes(QByteArray bytes, const QString& where) {
         bytes = bytes.mid(3);
     if (const qsizetype at = binaryByte(bytes); at >= 0)
         return failure(QStringLiteral("this is not a text file (byte %1 is not a letter)").arg(at + 1), where,
-                       QStringLiteral("Choose a ChordPro or plain text file."));
+                       QStringLiteral("Choose a text file."));
     DecodedText result;
     QStringDecoder utf8(QStringConverter::Utf8, QStringConverter::Flag::Stateless);
     result.text = utf8.decode(bytes);
@@ -85,6 +85,7 @@ Result<DecodedText> decodeBytes(QByteArray bytes, const QString& where) {
             return DecodedText{text, true};
     }
     result.text = fromWindows1252(bytes);
+    result.isGuessed = true;
     return result;
 }
 
@@ -94,7 +95,7 @@ Result<DecodedText> readText(QIODevice& device, const QString& where, qint64 lar
     const auto tooLarge = [&] {
         return failure(
             QStringLiteral("the file is larger than %1").arg(QLocale::c().formattedDataSize(largest)), where,
-            QStringLiteral("A song is never that long; check that this is the right file."));
+            QStringLiteral("Check that this is the right file."));
     };
     if (!device.isSequential() && device.size() > largest)
         return tooLarge();

@@ -17,7 +17,9 @@ using namespace Qt::StringLiterals;
 Library::Library(QString folder, std::unique_ptr<Database> database)
     : m_folder(std::move(folder)),
       m_database(std::move(database)),
-      m_search(std::make_unique<SongSearch>(*m_database)) {}
+      m_search(std::make_unique<SongSearch>(*m_database)),
+      m_scripture(std::make_unique<Scripture>(*m_database)),
+      m_texts(std::make_unique<Texts>(*m_database)) {}
 
 Library::~Library() = default;
 

@@ -3,7 +3,9 @@
 #include "core/base/Result.h"
 #include "core/song/Song.h"
 #include "store/ImportPlan.h"
+#include "store/Scripture.h"
 #include "store/SongFilter.h"
+#include "store/Texts.h"
 #include <QDateTime>
 #include <functional>
 #include <memory>
@@ -123,6 +125,8 @@ public:
 
     /// Looks through the whole database; fails with what is wrong. Takes a while on a large library.
     [[nodiscard]] Result<void> checkIntegrity();
+    [[nodiscard]] Scripture& scripture() { return *m_scripture; }
+    [[nodiscard]] Texts& texts() { return *m_texts; }
     [[nodiscard]] Database& database() { return *m_database; }
     [[nodiscard]] const QString& folder() const { return m_folder; }
 
@@ -138,6 +142,8 @@ private:
     QString m_folder;
     std::unique_ptr<Database> m_database;
     std::unique_ptr<SongSearch> m_search;
+    std::unique_ptr<Scripture> m_scripture;
+    std::unique_ptr<Texts> m_texts;
     friend class SongImport;
 };
 

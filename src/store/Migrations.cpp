@@ -120,6 +120,69 @@ const Migration& factsAndUses() {
     return statements;
 }
 
+/// Translations with their verses, and spoken texts.
+const Migration& scriptureAndTexts() {
+    static const Migration statements{
+        u"CREATE TABLE translation ("
+        "  row INTEGER PRIMARY KEY,"
+        "  id TEXT NOT NULL UNIQUE,"
+        "  name TEXT NOT NULL,"
+        "  short_name TEXT NOT NULL UNIQUE COLLATE NOCASE,"
+        "  language TEXT, copyright TEXT, copyright_on TEXT NOT NULL, numbering TEXT NOT NULL,"
+        "  outline TEXT NOT NULL," // its books, chapters and verses as JSON
+        "  books INTEGER NOT NULL, verses INTEGER NOT NULL,"
+        "  first_row INTEGER, last_row INTEGER," // of its verses
+        "  is_usual INTEGER NOT NULL,"
+        "  deleted_at INTEGER)"_s, // ms since 1970, UTC; null = not in the bin
+        u"CREATE TABLE verse ("
+        "  row INTEGER PRIMARY KEY,"
+        "  translation INTEGER NOT NULL REFERENCES translation(row),"
+        "  book TEXT NOT NULL, rank INTEGER NOT NULL," // code, and its place among the books
+        "  chapter INTEGER NOT NULL, number INTEGER NOT NULL, last_number INTEGER NOT NULL,"
+        "  words TEXT NOT NULL,"
+        "  form TEXT)"_s, // its pieces as JSON; null = one plain piece
+        u"CREATE INDEX verse_place ON verse(translation, book, chapter, number)"_s,
+        u"CREATE VIRTUAL TABLE verse_fts USING fts5(words, content='verse', content_rowid='row',"
+        "  tokenize='unicode61 remove_diacritics 2', prefix='2 3')"_s,
+        u"CREATE TABLE spoken_text ("
+        "  row INTEGER PRIMARY KEY,"
+        "  id TEXT NOT NULL UNIQUE,"
+        "  revision INTEGER NOT NULL,"
+        "  changed_at INTEGER NOT NULL," // ms since 1970, UTC
+        "  title TEXT NOT NULL, title_key TEXT NOT NULL, kind TEXT NOT NULL,"
+        "  labels TEXT NOT NULL," // topics and seasons, for searching
+        "  words TEXT NOT NULL,"
+        "  content TEXT NOT NULL," // the text as JSON
+        "  content_hash BLOB NOT NULL,"
+        "  source TEXT, source_revision INTEGER,"
+        "  deleted_at INTEGER)"_s,
+        u"CREATE VIRTUAL TABLE spoken_text_fts USING fts5(title, labels, words, content='spoken_text',"
+        "  content_rowid='row', tokenize='unicode61 remove_diacritics 2', prefix='1 2 3')"_s,
+        u"INSERT INTO spoken_text_fts(spoken_text_fts, rank) VALUES('rank', 'bm25(20.0, 5.0, 1.0)')"_s,
+        u"CREATE TRIGGER spoken_text_added AFTER INSERT ON spoken_text BEGIN"
+        "  INSERT INTO spoken_text_fts(rowid, title, labels, words)"
+        "    VALUES (new.row, new.title, new.labels, new.words);"
+        " END"_s,
+        u"CREATE TRIGGER spoken_text_removed AFTER DELETE ON spoken_text BEGIN"
+        "  INSERT INTO spoken_text_fts(spoken_text_fts, rowid, title, labels, words)"
+        "    VALUES ('delete', old.row, old.title, old.labels, old.words);"
+        " END"_s,
+        u"CREATE TRIGGER spoken_text_changed AFTER UPDATE OF title, labels, words ON spoken_text BEGIN"
+        "  INSERT INTO spoken_text_fts(spoken_text_fts, rowid, title, labels, words)"
+        "    VALUES ('delete', old.row, old.title, old.labels, old.words);"
+        "  INSERT INTO spoken_text_fts(rowid, title, labels, words)"
+        "    VALUES (new.row, new.title, new.labels, new.words);"
+        " END"_s,
+        u"CREATE TABLE spoken_text_version ("
+        "  text TEXT NOT NULL REFERENCES spoken_text(id) ON DELETE CASCADE,"
+        "  revision INTEGER NOT NULL,"
+        "  changed_at INTEGER NOT NULL,"
+        "  content TEXT NOT NULL,"
+        "  PRIMARY KEY (text, revision)) WITHOUT ROWID"_s,
+    };
+    return statements;
+}
+
 Result<int> versionOf(Database& database) {
     auto rows = database.select(u"PRAGMA user_version"_s);
     if (!rows)
@@ -141,7 +204,8 @@ Result<void> backUp(Database& database, int version, const QString& folder) {
 } // namespace
 
 const std::vector<Migration>& libraryMigrations() {
-    static const std::vector<Migration> migrations{songs(), historyAndBin(), widerSearch(), factsAndUses()};
+    static const std::vector<Migration> migrations{songs(), historyAndBin(), widerSearch(), factsAndUses(),
+                                                   scriptureAndTexts()};
     return migrations;
 }
 

@@ -42,7 +42,7 @@ Result<bool> readDetail(const QString& line, Service& service, const std::vector
 } // namespace
 
 Result<Service> readOrderText(const QString& text, const QString& where, const std::vector<Theme>& themes,
-                              const std::function<Result<Song>(const QString& title)>& findSong) {
+                              const std::function<Result<ItemWords>(const QString& line)>& findItem) {
     Service service;
     service.id = ServiceId::create();
     if (!themes.empty())
@@ -62,13 +62,13 @@ Result<Service> readOrderText(const QString& text, const QString& where, const s
             return tl::unexpected(detail.error());
         if (*detail)
             continue;
-        auto song = findSong(line);
-        if (!song) {
-            Error error = song.error();
+        auto item = findItem(line);
+        if (!item) {
+            Error error = item.error();
             error.where = lineAt(where, number);
             return tl::unexpected(std::move(error));
         }
-        service.items.push_back({ItemId::create(), songItem(std::move(*song))});
+        service.items.push_back({ItemId::create(), std::move(*item)});
     }
     return service;
 }

@@ -41,7 +41,10 @@ public:
         for (const VersePiece& piece : verse.pieces) {
             if (piece.words.isEmpty())
                 continue;
-            const bool breaks = m_layout.keepsPoetry && piece.start != VerseStart::Continues;
+            const bool isPoetry = piece.start == VerseStart::Poetry;
+            const bool breaks = m_layout.keepsPoetry &&
+                                (isPoetry || (piece.start == VerseStart::Paragraph && m_inPoetry));
+            m_inPoetry = isPoetry || (m_inPoetry && piece.start == VerseStart::Continues);
             if (m_lines.empty() || breaks || (isFirst && ownLine))
                 m_lines.emplace_back();
             ContentLine& line = m_lines.back();
@@ -56,6 +59,7 @@ public:
 private:
     const PassageLayout& m_layout;
     std::vector<ContentLine> m_lines;
+    bool m_inPoetry = false; // prose behind it begins a line, too
 };
 
 /// A whole verse as one line, as it stands beside another.

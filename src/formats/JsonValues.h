@@ -1,0 +1,55 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/song/Emphasis.h"
+#include <QJsonArray>
+#include <QJsonObject>
+
+namespace mivanta {
+
+/// Writes a value unless it is empty, so that files stay small and readable.
+inline void put(QJsonObject& json, const QString& name, const QString& value) {
+    if (!value.isEmpty())
+        json.insert(name, value);
+}
+
+inline void put(QJsonObject& json, const QString& name, int value) {
+    if (value != 0)
+        json.insert(name, value);
+}
+
+inline void put(QJsonObject& json, const QString& name, const QJsonArray& value) {
+    if (!value.isEmpty())
+        json.insert(name, value);
+}
+
+[[nodiscard]] inline QStringList strings(const QJsonValue& value) {
+    QStringList result;
+    for (const QJsonValue& element : value.toArray())
+        result << element.toString();
+    return result;
+}
+
+[[nodiscard]] inline QJsonArray emphasisToJson(const std::vector<Emphasis>& emphasis) {
+    QJsonArray json;
+    for (const Emphasis& e : emphasis) {
+        QJsonObject stretch{{QStringLiteral("from"), e.from}, {QStringLiteral("to"), e.to}};
+        if (e.bold)
+            stretch.insert(QStringLiteral("bold"), true);
+        if (e.italic)
+            stretch.insert(QStringLiteral("italic"), true);
+        json.append(stretch);
+    }
+    return json;
+}
+
+/// In order and within the words, whatever the file says.
+[[nodiscard]] inline std::vector<Emphasis> emphasisFromJson(const QJsonValue& json, const QString& words) {
+    Line line{words, {}, false, {}, {}};
+    for (const QJsonValue& value : json.toArray())
+        line.emphasis.push_back({value[QStringLiteral("from")].toInt(), value[QStringLiteral("to")].toInt(),
+                                 value[QStringLiteral("bold")].toBool(), value[QStringLiteral("italic")].toBool()});
+    setWeights(line, weightsOf(line));
+    return line.emphasis;
+}
+
+} // namespace mivanta

@@ -1,0 +1,159 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "formats/ScriptureReader.h"
+#include "formats/Osis.h"
+#include "formats/Usfm.h"
+#include "formats/VerseLines.h"
+#include "formats/Zip.h"
+#include <QBuffer>
+#include <QDirIterator>
+#include <QFileInfo>
+#include <algorithm>
+
+namespace mivanta {
+
+using namespace Qt::StringLiterals;
+
+namespace {
+
+constexpr qint64 kLargestFile = 128 * 1024 * 1024;
+constexpr int kMostFiles = 2000;
+constexpr int kMostNamed = 5; // broken files in one message
+
+bool mayBeScripture(const QString& name) {
+    static const QStringList endings{u"usfm"_s, u"sfm"_s, u"usf"_s, u"xml"_s, u"osis"_s, u"txt"_s, u"text"_s};
+    const QString file = name.section(u'/', -1);
+    if (file.startsWith(u'.') || file.startsWith(u"__"_s) || file.startsWith(u"readme"_s, Qt::CaseInsensitive) ||
+        file.startsWith(u"license"_s, Qt::CaseInsensitive) || file.startsWith(u"licence"_s, Qt::CaseInsensitive))
+        return false;
+    return endings.contains(file.section(u'.', -1).toLower());
+}
+
+struct Source {
+    QString name;
+    std::function<Result<QByteArray>()> bytes;
+};
+
+Result<QByteArray> bytesOf(const QString& path) {
+    QFile file(path);
+    if (!file.open(QIODevice::ReadOnly))
+        return failure(u"the file cannot be read: %1"_s.arg(file.errorString()), path, u"Check that it is there and may be read."_s);
+    if (file.size() > kLargestFile)
+        return failure(u"the file is larger than any scripture"_s, path, u"Choose another file."_s);
+    return file.readAll();
+}
+
+Result<std::vector<Source>> sourcesIn(const QString& path) {
+    std::vector<Source> sources;
+    const QFileInfo info(path);
+    if (info.isDir()) {
+        QDirIterator files(path, QDir::Files, QDirIterator::Subdirectories);
+        while (files.hasNext() && sources.size() <= size_t(kMostFiles))
+            if (const QString file = files.next(); mayBeScripture(file))
+                sources.push_back({file, [file] { return bytesOf(file); }});
+    } else {
+        auto bytes = bytesOf(path);
+        if (!bytes)
+            return tl::unexpected(bytes.error());
+        if (bytes->startsWith("PK\x03\x04")) {
+            auto zip = ZipReader::open(*bytes);
+            if (!zip)
+                return tl::unexpected(Error{zip.error().what, path, u"Use another copy of the file."_s});
+            auto shared = std::make_shared<ZipReader>(std::move(*zip));
+            for (const QString& entry : shared->entries())
+                if (mayBeScripture(entry) && sources.size() <= size_t(kMostFiles))
+                    sources.push_back({path + u'/' + entry, [shared, entry] { return shared->read(entry, kLargestFile); }});
+        } else {
+            sources.push_back({path, [bytes = std::move(*bytes)]() -> Result<QByteArray> { return bytes; }});
+        }
+    }
+    if (sources.size() > size_t(kMostFiles))
+        return failure(u"there are more than %1 files here; this is not one translation"_s.arg(kMostFiles), path,
+                       u"Choose the folder of one translation."_s);
+    std::sort(sources.begin(), sources.end(), [](const Source& a, const Source& b) { return a.name < b.name; });
+    return sources;
+}
+
+/// Adds the books of a file; a book that is there already is refused.
+Result<void> add(ScriptureText& all, ScriptureText file, const QString& where) {
+    for (ScriptureBook& book : file.books) {
+        const bool isDouble = std::any_of(all.books.begin(), all.books.end(),
+                                          [&](const ScriptureBook& b) { return b.code == book.code; });
+        if (isDouble)
+            return failure(u"%1 is in two files"_s.arg(englishName(book.code)), where, u"Take one of them out."_s);
+        all.books.push_back(std::move(book));
+    }
+    all.warnings.insert(all.warnings.end(), file.warnings.begin(), file.warnings.end());
+    for (auto [to, from] : {std::pair(&all.details.name, &file.details.name),
+                            std::pair(&all.details.shortName, &file.details.shortName),
+                            std::pair(&all.details.language, &file.details.language),
+                            std::pair(&all.details.copyright, &file.details.copyright)})
+        if (to->isEmpty())
+            *to = *from;
+    return {};
+}
+
+Error together(const std::vector<Error>& errors, const QString& path) {
+    if (errors.size() == 1)
+        return errors.front();
+    QStringList named;
+    for (size_t i = 0; i < std::min(errors.size(), size_t(kMostNamed)); ++i)
+        named << errors[i].text();
+    QString what = u"%1 files cannot be read, so nothing was brought in: "_s.arg(errors.size()) + named.join(u" \u00b7 "_s);
+    if (errors.size() > size_t(kMostNamed))
+        what += u" \u00b7 \u2026"_s;
+    return {what, path, u"Mend these files or take them out, and bring the rest in again."_s};
+}
+
+} // namespace
+
+Result<ScriptureText> readScripture(QIODevice& device, const QString& where) {
+    QByteArray head = device.peek(4096);
+    if (head.startsWith("\xff\xfe") || head.startsWith("\xfe\xff")) // UTF-16: its letters without the zeros
+        head = head.mid(2).replace('\0', "");
+    else if (head.startsWith("\xef\xbb\xbf"))
+        head = head.mid(3);
+    head = head.trimmed();
+    if (head.startsWith('<'))
+        return readOsis(device, where);
+    if (head.startsWith('\\') || head.contains("\n\\c ") || head.contains("\n\\id "))
+        return readUsfm(device, where);
+    return readVerseLines(device, where);
+}
+
+Result<ScriptureText> readTranslation(const QString& path, const ScriptureProgress& progress) {
+    const auto sources = sourcesIn(path);
+    if (!sources)
+        return tl::unexpected(sources.error());
+    ScriptureText all;
+    std::vector<Error> errors;
+    for (size_t i = 0; i < sources->size(); ++i) {
+        const Source& source = (*sources)[i];
+        if (progress && !progress(int(i), int(sources->size())))
+            return failure(u"bringing in was stopped; nothing was changed"_s, path);
+        auto bytes = source.bytes();
+        if (!bytes) {
+            errors.push_back(bytes.error());
+            continue;
+        }
+        QBuffer buffer(&*bytes);
+        buffer.open(QIODevice::ReadOnly);
+        auto file = readScripture(buffer, source.name);
+        if (file)
+            if (auto added = add(all, std::move(*file), source.name); !added)
+                file = tl::unexpected(added.error());
+        if (!file)
+            errors.push_back(file.error());
+    }
+    if (!errors.empty())
+        return tl::unexpected(together(errors, path));
+    if (all.books.empty())
+        return failure(u"there is no scripture here"_s, path, u"Choose USFM or OSIS files, or text with a verse a line."_s);
+    std::stable_sort(all.books.begin(), all.books.end(),
+                     [](const ScriptureBook& a, const ScriptureBook& b) { return a.code < b.code; });
+    if (all.details.name.isEmpty())
+        all.details.name = QFileInfo(path).completeBaseName();
+    all.details.numbering = numberingOf(all.outline());
+    return all;
+}
+
+} // namespace mivanta

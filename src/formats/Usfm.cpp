@@ -1,0 +1,291 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "formats/Usfm.h"
+#include "formats/TextDecoding.h"
+#include <QRegularExpression>
+#include <QSet>
+
+namespace mivanta {
+
+using namespace Qt::StringLiterals;
+
+namespace {
+
+constexpr qint64 kLargestUsfm = 64 * 1024 * 1024;
+constexpr int kLargestNumber = 999;
+
+const QSet<QString>& paragraphs() {
+    static const QSet<QString> markers{u"p"_s,  u"m"_s,   u"po"_s,  u"pr"_s,  u"cls"_s, u"pmo"_s, u"pm"_s,
+                                       u"pmc"_s, u"pmr"_s, u"pi"_s,  u"mi"_s,  u"nb"_s,  u"pc"_s,  u"ph"_s,
+                                       u"li"_s, u"lh"_s,  u"lf"_s,  u"lim"_s, u"tr"_s,  u"phi"_s, u"ps"_s};
+    return markers;
+}
+const QSet<QString>& poetry() {
+    static const QSet<QString> markers{u"q"_s, u"qr"_s, u"qc"_s, u"qm"_s, u"d"_s};
+    return markers;
+}
+/// Paragraphs that are not scripture's own words.
+const QSet<QString>& headings() {
+    static const QSet<QString> markers{
+        u"s"_s,   u"sr"_s,  u"r"_s,   u"ms"_s,  u"mr"_s,  u"mt"_s,   u"mte"_s, u"sp"_s,   u"sd"_s,   u"cl"_s,  u"cd"_s,
+        u"qa"_s,  u"qd"_s,  u"rem"_s, u"sts"_s, u"ide"_s, u"usfm"_s, u"h"_s,   u"toc"_s,  u"toca"_s, u"cp"_s,  u"lit"_s,
+        u"is"_s,  u"ip"_s,  u"ipi"_s, u"im"_s,  u"imi"_s, u"ipq"_s,  u"imq"_s, u"ipr"_s,  u"iq"_s,   u"ib"_s,  u"ili"_s,
+        u"iot"_s, u"io"_s,  u"iex"_s, u"imt"_s, u"imte"_s, u"ie"_s,  u"periph"_s, u"restore"_s, u"b"_s, u"pb"_s, u"esb"_s, u"esbe"_s};
+    return markers;
+}
+/// What lies between such a marker and its end is not shown.
+const QSet<QString>& notes() {
+    static const QSet<QString> markers{u"f"_s, u"fe"_s, u"ef"_s, u"x"_s, u"ex"_s, u"fig"_s, u"rq"_s, u"va"_s, u"vp"_s, u"ca"_s, u"jmp"_s, u"sup"_s, u"fm"_s};
+    return markers;
+}
+
+class Reader {
+public:
+    Reader(const QString& text, const QString& where) : m_text(text), m_where(where), m_builder(where) {}
+
+    Result<ScriptureText> run() {
+        while (m_at < m_text.size() && !m_error) {
+            if (m_text[m_at] == u'\\')
+                marker();
+            else
+                words();
+        }
+        if (!m_error && !m_hasId)
+            fail(u"this is no USFM: it does not begin with \\id and a book's code"_s, u"Choose another file."_s);
+        if (m_error)
+            return tl::unexpected(*m_error);
+        return m_builder.finish();
+    }
+
+private:
+    void fail(const QString& what, const QString& remedy) {
+        m_error = Error{what, QStringLiteral("%1, line %2").arg(m_where).arg(m_line), remedy};
+    }
+
+    void words() {
+        const qsizetype from = m_at;
+        while (m_at < m_text.size() && m_text[m_at] != u'\\') {
+            if (m_text[m_at] == u'\n')
+                ++m_line;
+            ++m_at;
+        }
+        if (m_isHeading || !m_note.isEmpty())
+            return;
+        QStringView words = QStringView(m_text).mid(from, m_at - from);
+        if (m_attributes || words.contains(u'|')) { // \w word|lemma="…"\w*
+            const auto bar = words.indexOf(u'|');
+            if (m_attributes)
+                return;
+            m_attributes = !m_styles.isEmpty();
+            if (m_attributes)
+                words = words.left(bar);
+        }
+        QString plain = words.toString();
+        plain.replace(u"//"_s, u" "_s).replace(u'~', u' ');
+        const bool both = m_styles.contains(u"bdit"_s);
+        m_builder.addWords(plain, both || m_styles.contains(u"bd"_s),
+                           both || m_styles.contains(u"it"_s) || m_styles.contains(u"em"_s));
+    }
+
+    /// The rest of the line, as a paragraph's own text.
+    QString restOfLine() {
+        const auto end = m_text.indexOf(u'\n', m_at);
+        const QString rest = m_text.mid(m_at, (end < 0 ? m_text.size() : end) - m_at).simplified();
+        m_at = end < 0 ? m_text.size() : end;
+        return rest;
+    }
+
+    QString nextWord() {
+        while (m_at < m_text.size() && m_text[m_at].isSpace() && m_text[m_at] != u'\n')
+            ++m_at;
+        const qsizetype from = m_at;
+        while (m_at < m_text.size() && !m_text[m_at].isSpace() && m_text[m_at] != u'\\')
+            ++m_at;
+        const QString word = m_text.mid(from, m_at - from);
+        if (m_at < m_text.size() && m_text[m_at] != u'\n' && m_text[m_at].isSpace())
+            ++m_at;
+        return word;
+    }
+
+    void marker() {
+        ++m_at;
+        if (m_at < m_text.size() && m_text[m_at] == u'+')
+            ++m_at; // a style inside another one
+        const qsizetype from = m_at;
+        while (m_at < m_text.size() && (m_text[m_at].isLetterOrNumber() || m_text[m_at] == u'-'))
+            ++m_at;
+        QString name = m_text.mid(from, m_at - from);
+        const bool closes = m_at < m_text.size() && m_text[m_at] == u'*';
+        if (closes)
+            ++m_at;
+        else if (m_at < m_text.size() && m_text[m_at].isSpace() && m_text[m_at] != u'\n')
+            ++m_at;
+        if (name.contains(u'-')) { // a milestone: up to its own \*
+            skipMilestone();
+            return;
+        }
+        static const QRegularExpression level(u"\\d+$"_s);
+        if (name != u"1" && !name.isEmpty() && !name[0].isDigit())
+            name.remove(level);
+        if (closes)
+            close(name);
+        else
+            open(name);
+    }
+
+    void skipMilestone() {
+        const auto end = m_text.indexOf(u"\\*"_s, m_at);
+        const auto line = m_text.indexOf(u'\n', m_at);
+        if (end >= 0 && (line < 0 || end < line))
+            m_at = end + 2;
+    }
+
+    void close(const QString& name) {
+        if (name == m_note)
+            m_note.clear();
+        m_styles.removeAll(name);
+        m_attributes = m_attributes && !m_styles.isEmpty();
+    }
+
+    void endNote() {
+        if (m_note.isEmpty())
+            return;
+        m_builder.warn(m_noteLine, u"the note \\%1 is not closed; it ends where the next verse or paragraph begins"_s.arg(m_note));
+        m_note.clear();
+    }
+
+    void startParagraph(bool isHeading, VerseStart start) {
+        endNote();
+        m_styles.clear();
+        m_attributes = false;
+        m_isHeading = isHeading;
+        if (!isHeading)
+            m_builder.startPiece(start);
+    }
+
+    void open(const QString& name) {
+        if (name == u"id") {
+            startBook();
+        } else if (name == u"c") {
+            startChapter();
+        } else if (name == u"v") {
+            startVerse();
+        } else if (name == u"h" || name == u"toc" || name == u"toca" || name == u"mt") {
+            startParagraph(true, {});
+            bookName(name);
+        } else if (name == u"d") {
+            startParagraph(false, VerseStart::Poetry); // a psalm's title; kept where it is a numbered verse
+            m_builder.endVerse();
+        } else if (paragraphs().contains(name)) {
+            startParagraph(false, VerseStart::Paragraph);
+        } else if (poetry().contains(name)) {
+            startParagraph(false, VerseStart::Poetry);
+        } else if (headings().contains(name)) {
+            startParagraph(true, {});
+        } else if (notes().contains(name)) {
+            if (m_note.isEmpty()) {
+                m_note = name;
+                m_noteLine = m_line;
+            }
+        } else if (m_note.isEmpty()) {
+            m_styles << name; // of words; an unknown one changes nothing
+        }
+    }
+
+    void startBook() {
+        startParagraph(true, {});
+        const QString code = nextWord().left(3).toUpper();
+        const QString rest = restOfLine();
+        m_hasId = true;
+        static const QSet<QString> matter{u"FRT"_s, u"BAK"_s, u"OTH"_s, u"INT"_s, u"CNC"_s, u"GLO"_s, u"TDX"_s, u"NDX"_s};
+        const auto book = BookCode::fromText(code);
+        if (!book) {
+            fail(u"\\id is not followed by a book's code of three letters"_s, u"Write it as \\id LUK."_s);
+            return;
+        }
+        m_isMatter = matter.contains(code);
+        if (!m_isMatter)
+            m_builder.startBook(*book);
+    }
+
+    void bookName(const QString& marker) {
+        const QString name = restOfLine();
+        if (!m_builder.hasBook() || m_isMatter || name.isEmpty())
+            return;
+        ScriptureBook& book = m_builder.book();
+        if (marker == u"h" && book.name.isEmpty())
+            book.name = name;
+        else if (marker.startsWith(u"toc") && !book.otherNames.contains(name))
+            book.otherNames << name;
+    }
+
+    /// 0 when it is none.
+    static int numberOf(QStringView text) {
+        bool isNumber = false;
+        const int number = text.toInt(&isNumber);
+        return isNumber && number >= 0 && number <= kLargestNumber ? number : 0;
+    }
+
+    void startChapter() {
+        startParagraph(true, {});
+        const QString text = nextWord();
+        const int number = numberOf(text);
+        if (number == 0)
+            fail(u"\\c is followed by \u201c%1\u201d, which is no chapter"_s.arg(text), u"Mend the file, or take it out."_s);
+        else if (!m_builder.hasBook() && !m_isMatter)
+            fail(u"a chapter stands before any \\id"_s, u"Begin the file with \\id and the book's code."_s);
+        else if (!m_isMatter)
+            m_builder.startChapter(number);
+        m_isHeading = false;
+        m_builder.startPiece(VerseStart::Paragraph);
+    }
+
+    void startVerse() {
+        endNote();
+        m_styles.clear();
+        m_attributes = false;
+        m_isHeading = false;
+        const QString text = nextWord();
+        static const QRegularExpression form(u"^(\\d+)(\\p{L})?(?:[-\u2013,](\\d+)(\\p{L})?)?$"_s);
+        const auto match = form.match(text);
+        const int first = numberOf(match.capturedView(1));
+        const int last = match.capturedView(3).isEmpty() ? first : numberOf(match.capturedView(3));
+        if (m_isMatter)
+            return;
+        if (first == 0 || last < first)
+            fail(u"\\v is followed by \u201c%1\u201d, which is no verse"_s.arg(text), u"Mend the file, or take it out."_s);
+        else if (!m_builder.hasBook() || m_builder.chapter() == 0)
+            fail(u"verse %1 stands before any chapter"_s.arg(first), u"Put \\c and the chapter's number before it."_s);
+        else
+            m_builder.startVerse(first, last, m_line, !match.capturedView(2).isEmpty());
+    }
+
+    const QString& m_text;
+    QString m_where;
+    ScriptureBuilder m_builder;
+    qsizetype m_at = 0;
+    int m_line = 1;
+    bool m_hasId = false;
+    bool m_isMatter = false;  // front matter and the like: no scripture
+    bool m_isHeading = true;  // words of this paragraph are not scripture's own
+    bool m_attributes = false; // behind the bar of a word's attributes
+    QString m_note;           // the note that is open; empty = none
+    int m_noteLine = 0;
+    QStringList m_styles;
+    std::optional<Error> m_error;
+};
+
+} // namespace
+
+Result<ScriptureText> readUsfm(QIODevice& device, const QString& where) {
+    const auto text = readText(device, where, kLargestUsfm);
+    if (!text)
+        return tl::unexpected(text.error());
+    auto read = Reader(text->text, where).run();
+    if (read && text->cutOff)
+        read->warnings.push_back({where, 0, u"the file ends in the middle of a letter"_s});
+    if (read && text->isGuessed)
+        read->warnings.push_back({where, 0, u"the file is no UTF-8; it was read as Windows-1252, so look at its accents"_s});
+    return read;
+}
+
+} // namespace mivanta
