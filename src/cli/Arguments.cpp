@@ -53,15 +53,17 @@ Result<void> check(const Arguments& a) {
         return {};
     }
     if (a.command == u"passage")
-        return a.words.isEmpty() ? Result<void>(wrongUsage(u"passage needs a reference such as \"Luke 5:1-11\"."_s))
-                                 : Result<void>();
+        return a.words.isEmpty()
+                   ? Result<void>(wrongUsage(u"passage needs a reference such as \"Luke 5:1-11\"."_s))
+                   : Result<void>();
     if (a.command == u"find" && !a.kind.isEmpty() && a.kind != u"song") {
         if (a.kind != u"scripture" && a.kind != u"text")
             return wrongUsage(u"--kind is song, scripture or text."_s);
         if (!QStringList{QString(), u"all"_s, u"phrase"_s, u"near"_s}.contains(a.how))
             return wrongUsage(u"--how is all, phrase or near."_s);
-        return a.kind == u"scripture" && a.words.isEmpty() ? Result<void>(wrongUsage(u"find needs words to look for."_s))
-                                                           : Result<void>();
+        return a.kind == u"scripture" && a.words.isEmpty()
+                   ? Result<void>(wrongUsage(u"find needs words to look for."_s))
+                   : Result<void>();
     }
     if (a.command == u"find")
         return a.words.isEmpty() && a.filter.isEmpty()

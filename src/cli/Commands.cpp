@@ -42,9 +42,10 @@ public:
             m_library = std::move(*library);
         }
         if (command == u"import")
-            return m_arguments.texts                    ? runImportTexts(*m_library, m_arguments, m_out)
-                   : !m_arguments.translation.isEmpty() ? runImportTranslation(*m_library, m_arguments, m_out)
-                                                        : Result<int>(runImport(*m_library, m_arguments, m_out));
+            return m_arguments.texts ? runImportTexts(*m_library, m_arguments, m_out)
+                   : !m_arguments.translation.isEmpty()
+                       ? runImportTranslation(*m_library, m_arguments, m_out)
+                       : Result<int>(runImport(*m_library, m_arguments, m_out));
         if (command == u"passage")
             return runPassage(*m_library, m_arguments, m_out);
         if (command == u"export")
@@ -254,9 +255,9 @@ private:
             const auto found = song(m_arguments.words.first());
             if (!found)
                 return tl::unexpected(found.error());
-            result.push_back(
-                {found->title, slidesFor(contentOf(*found), *outputs,
-                                         themeFor(songItem(*found), themes.front(), themes), themes, m_measures)});
+            result.push_back({found->title, slidesFor(contentOf(*found), *outputs,
+                                                      themeFor(songItem(*found), themes.front(), themes),
+                                                      themes, m_measures)});
             return result;
         }
         const auto opened = openService(m_arguments.serviceFile);
@@ -266,8 +267,8 @@ private:
         for (const Item& item : service.items)
             if (!item.isHeading())
                 result.push_back({item.title(), slidesFor(contentOf(item.content, service), *outputs,
-                                                          themeFor(item.content, service.theme, themes), themes,
-                                                          m_measures)});
+                                                          themeFor(item.content, service.theme, themes),
+                                                          themes, m_measures)});
         return result;
     }
 

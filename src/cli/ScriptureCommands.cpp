@@ -54,9 +54,13 @@ bool readLayout(const QString& words, PassageLayout& layout) {
 Error problemOf(const Understanding& understood, const QString& typed) {
     switch (understood.state) {
     case ReferenceState::NotOne:
-        return {u"\u201c%1\u201d does not begin with the name of a book"_s.arg(typed), {}, u"Write it as Luke 5:1-11."_s};
+        return {u"\u201c%1\u201d does not begin with the name of a book"_s.arg(typed),
+                {},
+                u"Write it as Luke 5:1-11."_s};
     case ReferenceState::Unfinished:
-        return {u"\u201c%1\u201d is not finished: %2"_s.arg(typed, understood.help), {}, u"Write it as Luke 5:1-11."_s};
+        return {u"\u201c%1\u201d is not finished: %2"_s.arg(typed, understood.help),
+                {},
+                u"Write it as Luke 5:1-11."_s};
     default:
         return understood.problem;
     }
@@ -74,10 +78,11 @@ Result<int> runImportTranslation(Library& library, const Arguments& arguments, Q
         return tl::unexpected(stored.error());
     QJsonArray warnings;
     for (const ScriptureWarning& warning : text->warnings) {
-        warnings.append(QJsonObject{{u"file"_s, warning.file}, {u"line"_s, warning.line}, {u"text"_s, warning.text}});
+        warnings.append(
+            QJsonObject{{u"file"_s, warning.file}, {u"line"_s, warning.line}, {u"text"_s, warning.text}});
         if (!arguments.json)
-            out << warning.file << (warning.line > 0 ? u", line %1"_s.arg(warning.line) : QString()) << u": "_s
-                << warning.text << u'\n';
+            out << warning.file << (warning.line > 0 ? u", line %1"_s.arg(warning.line) : QString())
+                << u": "_s << warning.text << u'\n';
     }
     if (arguments.json)
         out << QJsonDocument(QJsonObject{{u"translation"_s, stored->shortName},
@@ -197,7 +202,8 @@ Result<int> runFindTexts(Library& library, const Arguments& arguments, QTextStre
                                 {u"textKind"_s, textKindName(hit.text.kind).toLower()},
                                 {u"matchingLine"_s, hit.matchingLine}});
         if (!arguments.json)
-            out << hit.text.title << (hit.matchingLine.isEmpty() ? QString() : u" · "_s + hit.matchingLine) << u'\n';
+            out << hit.text.title << (hit.matchingLine.isEmpty() ? QString() : u" · "_s + hit.matchingLine)
+                << u'\n';
     }
     if (arguments.json)
         out << QJsonDocument(list).toJson();

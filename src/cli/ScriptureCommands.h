@@ -8,7 +8,8 @@
 namespace mivanta {
 
 /// import --translation: the path is one translation, whole or not at all.
-[[nodiscard]] Result<int> runImportTranslation(Library& library, const Arguments& arguments, QTextStream& out);
+[[nodiscard]] Result<int> runImportTranslation(Library& library, const Arguments& arguments,
+                                               QTextStream& out);
 /// import --texts: spoken texts from plain text files.
 [[nodiscard]] Result<int> runImportTexts(Library& library, const Arguments& arguments, QTextStream& out);
 /// passage: what a reference is understood as, and its verses.

@@ -75,9 +75,9 @@ struct JsonNames<PlaceKind> {
 template <>
 struct JsonNames<TextKind> {
     static constexpr std::array names{
-        std::pair{TextKind::Liturgy, "liturgy"}, std::pair{TextKind::Prayer, "prayer"},
+        std::pair{TextKind::Liturgy, "liturgy"},   std::pair{TextKind::Prayer, "prayer"},
         std::pair{TextKind::Response, "response"}, std::pair{TextKind::Creed, "creed"},
-        std::pair{TextKind::Notice, "notice"}, std::pair{TextKind::Other, "other"}};
+        std::pair{TextKind::Notice, "notice"},     std::pair{TextKind::Other, "other"}};
 };
 template <>
 struct JsonNames<VerseStart> {

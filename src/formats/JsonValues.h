@@ -47,7 +47,8 @@ inline void put(QJsonObject& json, const QString& name, const QJsonArray& value)
     Line line{words, {}, false, {}, {}};
     for (const QJsonValue& value : json.toArray())
         line.emphasis.push_back({value[QStringLiteral("from")].toInt(), value[QStringLiteral("to")].toInt(),
-                                 value[QStringLiteral("bold")].toBool(), value[QStringLiteral("italic")].toBool()});
+                                 value[QStringLiteral("bold")].toBool(),
+                                 value[QStringLiteral("italic")].toBool()});
     setWeights(line, weightsOf(line));
     return line.emphasis;
 }

@@ -47,7 +47,8 @@ public:
             return tl::unexpected(*m_error);
         if (m_xml.hasError())
             return failure(u"this XML is damaged: %1"_s.arg(m_xml.errorString()),
-                           u"%1, line %2"_s.arg(m_where).arg(m_xml.lineNumber()), u"Use another copy of the file."_s);
+                           u"%1, line %2"_s.arg(m_where).arg(m_xml.lineNumber()),
+                           u"Use another copy of the file."_s);
         if (!m_isOsis)
             return failure(u"this is no OSIS file: it has no osisText"_s, m_where, u"Choose another file."_s);
         ScriptureText text = m_builder.finish();
@@ -59,7 +60,9 @@ private:
     void fail(const QString& what, const QString& remedy) {
         m_error = Error{what, u"%1, line %2"_s.arg(m_where).arg(m_xml.lineNumber()), remedy};
     }
-    [[nodiscard]] QString attribute(const QString& name) const { return m_xml.attributes().value(name).toString(); }
+    [[nodiscard]] QString attribute(const QString& name) const {
+        return m_xml.attributes().value(name).toString();
+    }
     [[nodiscard]] int line() const { return int(m_xml.lineNumber()); }
 
     static std::optional<Place> placeOf(const QString& osisId) {
@@ -74,17 +77,22 @@ private:
         const QString name = m_xml.name().toString();
         m_open << name;
         if (m_open.size() > kDeepest) {
-            fail(u"elements lie more than %1 deep inside one another"_s.arg(kDeepest), u"Use another copy of the file."_s);
+            fail(u"elements lie more than %1 deep inside one another"_s.arg(kDeepest),
+                 u"Use another copy of the file."_s);
             return;
         }
-        static const QSet<QString> hidden{u"title"_s, u"note"_s, u"figure"_s, u"rdg"_s, u"catchWord"_s, u"speaker"_s};
+        static const QSet<QString> hidden{u"title"_s, u"note"_s,      u"figure"_s,
+                                          u"rdg"_s,   u"catchWord"_s, u"speaker"_s};
         if (m_hidden > 0 || (hidden.contains(name) && !m_inHeader)) {
+            m_isBookName = m_hidden == 0 && name == u"title" && m_open.value(m_open.size() - 2) == u"div" &&
+                           attribute(u"type"_s) == u"main" && m_builder.hasBook() && m_builder.chapter() == 0;
             ++m_hidden;
             return;
         }
         if (name == u"osisText") {
             m_isOsis = true;
-            m_details.language = m_xml.attributes().value(u"http://www.w3.org/XML/1998/namespace"_s, u"lang"_s).toString();
+            m_details.language =
+                m_xml.attributes().value(u"http://www.w3.org/XML/1998/namespace"_s, u"lang"_s).toString();
             m_details.shortName = attribute(u"osisIDWork"_s).section(u'.', -1);
         } else if (name == u"header") {
             m_inHeader = true;
@@ -149,7 +157,8 @@ private:
         const auto first = placeOf(ids.value(0));
         const auto last = placeOf(ids.isEmpty() ? QString() : ids.last());
         if (!first || !last || first->verse <= 0 || last->verse < first->verse || first->chapter <= 0) {
-            fail(u"\u201c%1\u201d is no verse"_s.arg(attribute(u"osisID"_s)), u"Mend the osisID of this verse."_s);
+            fail(u"\u201c%1\u201d is no verse"_s.arg(attribute(u"osisID"_s)),
+                 u"Mend the osisID of this verse."_s);
             return;
         }
         enterBook(first->book);
@@ -177,8 +186,11 @@ private:
     }
 
     void words() {
-        if (m_hidden > 0)
+        if (m_hidden > 0) {
+            if (const QString text = m_xml.text().toString().simplified(); m_isBookName && !text.isEmpty())
+                m_builder.book().name = text;
             return;
+        }
         if (!m_inHeader) {
             m_builder.addWords(m_xml.text(), m_bold > 0, m_italic > 0);
             return;
@@ -204,6 +216,7 @@ private:
     int m_hidden = 0; // depth inside something that is not shown
     int m_bold = 0;
     int m_italic = 0;
+    bool m_isBookName = false; // the hidden title says what the book is called
     bool m_inHeader = false;
     bool m_isOsis = false;
     bool m_isMilestone = false;

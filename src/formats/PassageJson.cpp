@@ -35,7 +35,8 @@ BookCode bookFrom(const QJsonValue& value) {
 }
 
 QJsonObject verseToJson(const Verse& verse) {
-    QJsonObject json{{u"book"_s, verse.book.text()}, {u"chapter"_s, verse.chapter}, {u"verse"_s, verse.number}};
+    QJsonObject json{
+        {u"book"_s, verse.book.text()}, {u"chapter"_s, verse.chapter}, {u"verse"_s, verse.number}};
     if (verse.lastNumber > verse.number)
         json.insert(u"lastVerse"_s, verse.lastNumber);
     const QJsonArray pieces = piecesToJson(verse);
@@ -58,7 +59,9 @@ Verse verseFromJson(const QJsonObject& json) {
 
 QJsonObject wordsToJson(const PassageWords& words) {
     const Translation& t = words.translation;
-    QJsonObject translation{{u"id"_s, t.id.text()}, {u"name"_s, t.name}, {u"numbering"_s, nameOf(t.numbering)},
+    QJsonObject translation{{u"id"_s, t.id.text()},
+                            {u"name"_s, t.name},
+                            {u"numbering"_s, nameOf(t.numbering)},
                             {u"copyrightOn"_s, nameOf(t.copyrightOn)}};
     put(translation, u"shortName"_s, t.shortName);
     put(translation, u"language"_s, t.language);
@@ -66,7 +69,13 @@ QJsonObject wordsToJson(const PassageWords& words) {
     QJsonArray verses;
     for (const Verse& verse : words.verses)
         verses.append(verseToJson(verse));
-    return {{u"translation"_s, translation}, {u"reference"_s, words.reference}, {u"verses"_s, verses}};
+    QJsonArray starts;
+    for (const int start : words.rangeStarts)
+        starts.append(start);
+    return {{u"translation"_s, translation},
+            {u"reference"_s, words.reference},
+            {u"verses"_s, verses},
+            {u"rangeStarts"_s, starts}};
 }
 
 PassageWords wordsFromJson(const QJsonObject& json) {
@@ -82,13 +91,16 @@ PassageWords wordsFromJson(const QJsonObject& json) {
     words.reference = json[u"reference"_s].toString();
     for (const QJsonValue& verse : json[u"verses"_s].toArray())
         words.verses.push_back(verseFromJson(verse.toObject()));
+    for (const QJsonValue& start : json[u"rangeStarts"_s].toArray())
+        words.rangeStarts.push_back(start.toInt());
     return words;
 }
 
 } // namespace
 
 QJsonArray piecesToJson(const Verse& verse) {
-    if (verse.pieces.size() == 1 && verse.pieces[0].start == VerseStart::Continues && verse.pieces[0].emphasis.empty())
+    if (verse.pieces.size() == 1 && verse.pieces[0].start == VerseStart::Continues &&
+        verse.pieces[0].emphasis.empty())
         return {};
     QJsonArray json;
     for (const VersePiece& piece : verse.pieces) {
@@ -104,7 +116,8 @@ QJsonArray piecesToJson(const Verse& verse) {
 std::vector<VersePiece> piecesFromJson(const QJsonArray& json, const QString& words) {
     std::vector<VersePiece> pieces;
     for (const QJsonValue& value : json) {
-        VersePiece piece{valueOf(value[u"start"_s].toString(), VerseStart::Continues), value[u"words"_s].toString(), {}};
+        VersePiece piece{
+            valueOf(value[u"start"_s].toString(), VerseStart::Continues), value[u"words"_s].toString(), {}};
         piece.emphasis = emphasisFromJson(value[u"emphasis"_s], piece.words);
         pieces.push_back(std::move(piece));
     }
@@ -133,31 +146,44 @@ PassageLayout layoutFromJson(const QJsonObject& json) {
     return layout;
 }
 
-QJsonObject passageToJson(const Passage& passage) {
+QJsonArray rangesToJson(const Reference& reference) {
     QJsonArray ranges;
-    for (const VerseRange& range : passage.reference.ranges)
+    for (const VerseRange& range : reference.ranges)
         ranges.append(QJsonObject{{u"book"_s, range.book.text()},
                                   {u"from"_s, pointText(range.from)},
                                   {u"to"_s, pointText(range.to)}});
+    return ranges;
+}
+
+Reference rangesFromJson(const QJsonArray& json) {
+    Reference reference;
+    for (const QJsonValue& value : json) {
+        const VerseRange range{bookFrom(value[u"book"_s]), pointFrom(value[u"from"_s].toString()),
+                               pointFrom(value[u"to"_s].toString())};
+        if (!range.book.isNull())
+            reference.ranges.push_back(range);
+    }
+    return reference;
+}
+
+QJsonObject passageToJson(const Passage& passage) {
     QJsonArray words;
     for (const PassageWords& version : passage.words)
         words.append(wordsToJson(version));
-    return {{u"ranges"_s, ranges}, {u"words"_s, words}, {u"layout"_s, layoutToJson(passage.layout)}};
+    return {{u"ranges"_s, rangesToJson(passage.reference)},
+            {u"words"_s, words},
+            {u"layout"_s, layoutToJson(passage.layout)}};
 }
 
 Result<Passage> passageFromJson(const QJsonObject& json, const QString& where) {
     Passage passage;
-    for (const QJsonValue& value : json[u"ranges"_s].toArray()) {
-        const VerseRange range{bookFrom(value[u"book"_s]), pointFrom(value[u"from"_s].toString()),
-                               pointFrom(value[u"to"_s].toString())};
-        if (!range.book.isNull())
-            passage.reference.ranges.push_back(range);
-    }
+    passage.reference = rangesFromJson(json[u"ranges"_s].toArray());
     for (const QJsonValue& value : json[u"words"_s].toArray())
         passage.words.push_back(wordsFromJson(value.toObject()));
     passage.layout = layoutFromJson(json[u"layout"_s].toObject());
     if (passage.reference.isEmpty() || passage.words.empty() || passage.words.front().verses.empty())
-        return failure(u"a passage has no reference or no verses"_s, where, u"The file is damaged; use an older copy."_s);
+        return failure(u"a passage has no reference or no verses"_s, where,
+                       u"The file is damaged; use an older copy."_s);
     return passage;
 }
 
@@ -181,7 +207,8 @@ QJsonObject outlineToJson(const Outline& outline) {
 Outline outlineFromJson(const QJsonObject& json) {
     Outline outline;
     for (const QJsonValue& value : json[u"books"_s].toArray()) {
-        OutlineBook book{bookFrom(value[u"book"_s]), value[u"name"_s].toString(), strings(value[u"otherNames"_s]), {}};
+        OutlineBook book{
+            bookFrom(value[u"book"_s]), value[u"name"_s].toString(), strings(value[u"otherNames"_s]), {}};
         for (const QJsonValue& entry : value[u"chapters"_s].toArray()) {
             OutlineChapter chapter{entry[0].toInt(), entry[1].toInt(), {}};
             for (int i = 2; i < int(entry.toArray().size()); ++i)

@@ -11,6 +11,10 @@ namespace mivanta {
 /// Fails without a reference or without verses.
 [[nodiscard]] Result<Passage> passageFromJson(const QJsonObject& json, const QString& where);
 
+[[nodiscard]] QJsonArray rangesToJson(const Reference& reference);
+/// Ranges that name no book are left out.
+[[nodiscard]] Reference rangesFromJson(const QJsonArray& json);
+
 [[nodiscard]] QJsonObject layoutToJson(const PassageLayout& layout);
 [[nodiscard]] PassageLayout layoutFromJson(const QJsonObject& json);
 

@@ -22,8 +22,10 @@ constexpr int kMostNamed = 5; // broken files in one message
 bool mayBeScripture(const QString& name) {
     static const QStringList endings{u"usfm"_s, u"sfm"_s, u"usf"_s, u"xml"_s, u"osis"_s, u"txt"_s, u"text"_s};
     const QString file = name.section(u'/', -1);
-    if (file.startsWith(u'.') || file.startsWith(u"__"_s) || file.startsWith(u"readme"_s, Qt::CaseInsensitive) ||
-        file.startsWith(u"license"_s, Qt::CaseInsensitive) || file.startsWith(u"licence"_s, Qt::CaseInsensitive))
+    if (file.startsWith(u'.') || file.startsWith(u"__"_s) ||
+        file.startsWith(u"readme"_s, Qt::CaseInsensitive) ||
+        file.startsWith(u"license"_s, Qt::CaseInsensitive) ||
+        file.startsWith(u"licence"_s, Qt::CaseInsensitive))
         return false;
     return endings.contains(file.section(u'.', -1).toLower());
 }
@@ -36,7 +38,8 @@ struct Source {
 Result<QByteArray> bytesOf(const QString& path) {
     QFile file(path);
     if (!file.open(QIODevice::ReadOnly))
-        return failure(u"the file cannot be read: %1"_s.arg(file.errorString()), path, u"Check that it is there and may be read."_s);
+        return failure(u"the file cannot be read: %1"_s.arg(file.errorString()), path,
+                       u"Check that it is there and may be read."_s);
     if (file.size() > kLargestFile)
         return failure(u"the file is larger than any scripture"_s, path, u"Choose another file."_s);
     return file.readAll();
@@ -61,15 +64,17 @@ Result<std::vector<Source>> sourcesIn(const QString& path) {
             auto shared = std::make_shared<ZipReader>(std::move(*zip));
             for (const QString& entry : shared->entries())
                 if (mayBeScripture(entry) && sources.size() <= size_t(kMostFiles))
-                    sources.push_back({path + u'/' + entry, [shared, entry] { return shared->read(entry, kLargestFile); }});
+                    sources.push_back(
+                        {path + u'/' + entry, [shared, entry] { return shared->read(entry, kLargestFile); }});
         } else {
             sources.push_back({path, [bytes = std::move(*bytes)]() -> Result<QByteArray> { return bytes; }});
         }
     }
     if (sources.size() > size_t(kMostFiles))
-        return failure(u"there are more than %1 files here; this is not one translation"_s.arg(kMostFiles), path,
-                       u"Choose the folder of one translation."_s);
-    std::sort(sources.begin(), sources.end(), [](const Source& a, const Source& b) { return a.name < b.name; });
+        return failure(u"there are more than %1 files here; this is not one translation"_s.arg(kMostFiles),
+                       path, u"Choose the folder of one translation."_s);
+    std::sort(sources.begin(), sources.end(),
+              [](const Source& a, const Source& b) { return a.name < b.name; });
     return sources;
 }
 
@@ -79,7 +84,8 @@ Result<void> add(ScriptureText& all, ScriptureText file, const QString& where) {
         const bool isDouble = std::any_of(all.books.begin(), all.books.end(),
                                           [&](const ScriptureBook& b) { return b.code == book.code; });
         if (isDouble)
-            return failure(u"%1 is in two files"_s.arg(englishName(book.code)), where, u"Take one of them out."_s);
+            return failure(u"%1 is in two files"_s.arg(englishName(book.code)), where,
+                           u"Take one of them out."_s);
         all.books.push_back(std::move(book));
     }
     all.warnings.insert(all.warnings.end(), file.warnings.begin(), file.warnings.end());
@@ -98,7 +104,8 @@ Error together(const std::vector<Error>& errors, const QString& path) {
     QStringList named;
     for (size_t i = 0; i < std::min(errors.size(), size_t(kMostNamed)); ++i)
         named << errors[i].text();
-    QString what = u"%1 files cannot be read, so nothing was brought in: "_s.arg(errors.size()) + named.join(u" \u00b7 "_s);
+    QString what = u"%1 files cannot be read, so nothing was brought in: "_s.arg(errors.size()) +
+                   named.join(u" \u00b7 "_s);
     if (errors.size() > size_t(kMostNamed))
         what += u" \u00b7 \u2026"_s;
     return {what, path, u"Mend these files or take them out, and bring the rest in again."_s};
@@ -147,7 +154,8 @@ Result<ScriptureText> readTranslation(const QString& path, const ScriptureProgre
     if (!errors.empty())
         return tl::unexpected(together(errors, path));
     if (all.books.empty())
-        return failure(u"there is no scripture here"_s, path, u"Choose USFM or OSIS files, or text with a verse a line."_s);
+        return failure(u"there is no scripture here"_s, path,
+                       u"Choose USFM or OSIS files, or text with a verse a line."_s);
     std::stable_sort(all.books.begin(), all.books.end(),
                      [](const ScriptureBook& a, const ScriptureBook& b) { return a.code < b.code; });
     if (all.details.name.isEmpty())

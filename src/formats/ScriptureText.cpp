@@ -14,7 +14,8 @@ int ScriptureText::verseCount() const {
 Outline ScriptureText::outline() const {
     Outline outline{details.shortName.isEmpty() ? details.name : details.shortName, details.language, {}};
     for (const ScriptureBook& book : books) {
-        OutlineBook entry{book.code, book.name.isEmpty() ? englishName(book.code) : book.name, book.otherNames, {}};
+        OutlineBook entry{
+            book.code, book.name.isEmpty() ? englishName(book.code) : book.name, book.otherNames, {}};
         for (const Verse& verse : book.verses) {
             if (entry.chapters.empty() || entry.chapters.back().number != verse.chapter)
                 entry.chapters.push_back({verse.chapter, 0, {}});
@@ -96,8 +97,8 @@ void ScriptureBuilder::addWords(QStringView words, bool bold, bool italic) {
         piece.words += c;
         if (!bold && !italic)
             continue;
-        if (!piece.emphasis.empty() && piece.emphasis.back().bold == bold && piece.emphasis.back().italic == italic &&
-            piece.emphasis.back().to >= at - 1)
+        if (!piece.emphasis.empty() && piece.emphasis.back().bold == bold &&
+            piece.emphasis.back().italic == italic && piece.emphasis.back().to >= at - 1)
             piece.emphasis.back().to = at + 1;
         else
             piece.emphasis.push_back({at, at + 1, bold, italic});

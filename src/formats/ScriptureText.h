@@ -9,8 +9,8 @@ namespace mivanta {
 /// A book as a file has it.
 struct ScriptureBook {
     BookCode code;
-    QString name;           ///< as the translation calls it; empty = as in English
-    QStringList otherNames; ///< its long and short names there
+    QString name;              ///< as the translation calls it; empty = as in English
+    QStringList otherNames;    ///< its long and short names there
     std::vector<Verse> verses; ///< by chapter and number, no two with the same number
 };
 

@@ -9,8 +9,8 @@ namespace mivanta {
 inline constexpr qint64 kLargestSongFile = 4 * 1024 * 1024;
 
 struct DecodedText {
-    QString text;        ///< lines end in '\n' alone; no byte order mark
-    bool cutOff = false; ///< the file ends in the middle of a letter
+    QString text;           ///< lines end in '\n' alone; no byte order mark
+    bool cutOff = false;    ///< the file ends in the middle of a letter
     bool isGuessed = false; ///< it is no UTF-8, and was read as Windows-1252
 };
 

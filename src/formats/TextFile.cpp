@@ -66,7 +66,8 @@ Result<SpokenText> readTextFile(QIODevice& device, const QString& where) {
     if (text.title.isEmpty())
         text.title = QFileInfo(where).completeBaseName();
     if (text.lines.empty())
-        return failure(u"there are no words in this file"_s, where, u"Write the words below the title, after an empty line."_s);
+        return failure(u"there are no words in this file"_s, where,
+                       u"Write the words below the title, after an empty line."_s);
     return text;
 }
 

@@ -37,7 +37,8 @@ Result<SpokenText> textFromJson(const QJsonObject& json, const QString& where) {
     text.id = TextId::fromText(json[u"id"_s].toString());
     text.title = json[u"title"_s].toString();
     if (text.id.isNull() || text.title.isEmpty())
-        return failure(u"a text has no id or no title"_s, where, u"The file is damaged; use an older copy."_s);
+        return failure(u"a text has no id or no title"_s, where,
+                       u"The file is damaged; use an older copy."_s);
     text.revision = std::max(0, json[u"revision"_s].toInt());
     text.kind = valueOf(json[u"kind"_s].toString(), TextKind::Other);
     text.namesRoles = json[u"namesRoles"_s].toBool(true);
@@ -48,7 +49,8 @@ Result<SpokenText> textFromJson(const QJsonObject& json, const QString& where) {
     text.language = json[u"language"_s].toString();
     text.notes = json[u"notes"_s].toString();
     for (const QJsonValue& value : json[u"lines"_s].toArray()) {
-        SpokenLine line{value[u"role"_s].toString(), value[u"words"_s].toString(), {}, value[u"breakBefore"_s].toBool()};
+        SpokenLine line{
+            value[u"role"_s].toString(), value[u"words"_s].toString(), {}, value[u"breakBefore"_s].toBool()};
         line.emphasis = emphasisFromJson(value[u"emphasis"_s], line.words);
         text.lines.push_back(std::move(line));
     }

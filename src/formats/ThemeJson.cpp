@@ -63,21 +63,21 @@ Backdrop backdropFromJson(const QJsonObject& json) {
 
 QJsonObject wordsToJson(const WordsLook& words) {
     QJsonObject json{{u"family"_s, words.family},
-            {u"weight"_s, words.weight},
-            {u"size"_s, words.size},
-            {u"smallestSize"_s, words.smallestSize},
-            {u"lineSpacing"_s, words.lineSpacing},
-            {u"linesAtMost"_s, words.linesAtMost},
-            {u"box"_s, boxToJson(words.box)},
-            {u"horizontal"_s, nameOf(words.horizontal)},
-            {u"vertical"_s, nameOf(words.vertical)},
-            {u"colour"_s, words.colour.text()},
-            {u"outlineWidth"_s, words.outlineWidth},
-            {u"outlineColour"_s, words.outlineColour.text()},
-            {u"shadowOffset"_s, words.shadowOffset},
-            {u"shadowBlur"_s, words.shadowBlur},
-            {u"shadowColour"_s, words.shadowColour.text()},
-            {u"chordColour"_s, words.chordColour.text()}};
+                     {u"weight"_s, words.weight},
+                     {u"size"_s, words.size},
+                     {u"smallestSize"_s, words.smallestSize},
+                     {u"lineSpacing"_s, words.lineSpacing},
+                     {u"linesAtMost"_s, words.linesAtMost},
+                     {u"box"_s, boxToJson(words.box)},
+                     {u"horizontal"_s, nameOf(words.horizontal)},
+                     {u"vertical"_s, nameOf(words.vertical)},
+                     {u"colour"_s, words.colour.text()},
+                     {u"outlineWidth"_s, words.outlineWidth},
+                     {u"outlineColour"_s, words.outlineColour.text()},
+                     {u"shadowOffset"_s, words.shadowOffset},
+                     {u"shadowBlur"_s, words.shadowBlur},
+                     {u"shadowColour"_s, words.shadowColour.text()},
+                     {u"chordColour"_s, words.chordColour.text()}};
     if (words.numberColour)
         json.insert(u"numberColour"_s, words.numberColour->text());
     return json;
@@ -103,7 +103,8 @@ std::vector<RoleLook> rolesFromJson(const QJsonValue& value) {
     for (const QJsonValue& each : value.toArray()) {
         const QJsonObject role = each.toObject();
         roles.push_back({role[u"role"_s].toString(), role[u"bold"_s].toBool(), role[u"italic"_s].toBool(),
-                         Colour::fromText(role[u"colour"_s].toString()), role[u"symbol"_s].toString().left(8)});
+                         Colour::fromText(role[u"colour"_s].toString()),
+                         role[u"symbol"_s].toString().left(8)});
     }
     return roles;
 }

@@ -14,9 +14,9 @@ constexpr qint64 kLargestUsfm = 64 * 1024 * 1024;
 constexpr int kLargestNumber = 999;
 
 const QSet<QString>& paragraphs() {
-    static const QSet<QString> markers{u"p"_s,  u"m"_s,   u"po"_s,  u"pr"_s,  u"cls"_s, u"pmo"_s, u"pm"_s,
-                                       u"pmc"_s, u"pmr"_s, u"pi"_s,  u"mi"_s,  u"nb"_s,  u"pc"_s,  u"ph"_s,
-                                       u"li"_s, u"lh"_s,  u"lf"_s,  u"lim"_s, u"tr"_s,  u"phi"_s, u"ps"_s};
+    static const QSet<QString> markers{u"p"_s,   u"m"_s,   u"po"_s, u"pr"_s,  u"cls"_s, u"pmo"_s, u"pm"_s,
+                                       u"pmc"_s, u"pmr"_s, u"pi"_s, u"mi"_s,  u"nb"_s,  u"pc"_s,  u"ph"_s,
+                                       u"li"_s,  u"lh"_s,  u"lf"_s, u"lim"_s, u"tr"_s,  u"phi"_s, u"ps"_s};
     return markers;
 }
 const QSet<QString>& poetry() {
@@ -26,15 +26,17 @@ const QSet<QString>& poetry() {
 /// Paragraphs that are not scripture's own words.
 const QSet<QString>& headings() {
     static const QSet<QString> markers{
-        u"s"_s,   u"sr"_s,  u"r"_s,   u"ms"_s,  u"mr"_s,  u"mt"_s,   u"mte"_s, u"sp"_s,   u"sd"_s,   u"cl"_s,  u"cd"_s,
-        u"qa"_s,  u"qd"_s,  u"rem"_s, u"sts"_s, u"ide"_s, u"usfm"_s, u"h"_s,   u"toc"_s,  u"toca"_s, u"cp"_s,  u"lit"_s,
-        u"is"_s,  u"ip"_s,  u"ipi"_s, u"im"_s,  u"imi"_s, u"ipq"_s,  u"imq"_s, u"ipr"_s,  u"iq"_s,   u"ib"_s,  u"ili"_s,
-        u"iot"_s, u"io"_s,  u"iex"_s, u"imt"_s, u"imte"_s, u"ie"_s,  u"periph"_s, u"restore"_s, u"b"_s, u"pb"_s, u"esb"_s, u"esbe"_s};
+        u"s"_s,   u"sr"_s,   u"r"_s,   u"ms"_s,     u"mr"_s,      u"mt"_s,  u"mte"_s, u"sp"_s,   u"sd"_s,
+        u"cl"_s,  u"cd"_s,   u"qa"_s,  u"qd"_s,     u"rem"_s,     u"sts"_s, u"ide"_s, u"usfm"_s, u"h"_s,
+        u"toc"_s, u"toca"_s, u"cp"_s,  u"lit"_s,    u"is"_s,      u"ip"_s,  u"ipi"_s, u"im"_s,   u"imi"_s,
+        u"ipq"_s, u"imq"_s,  u"ipr"_s, u"iq"_s,     u"ib"_s,      u"ili"_s, u"iot"_s, u"io"_s,   u"iex"_s,
+        u"imt"_s, u"imte"_s, u"ie"_s,  u"periph"_s, u"restore"_s, u"b"_s,   u"pb"_s,  u"esb"_s,  u"esbe"_s};
     return markers;
 }
 /// What lies between such a marker and its end is not shown.
 const QSet<QString>& notes() {
-    static const QSet<QString> markers{u"f"_s, u"fe"_s, u"ef"_s, u"x"_s, u"ex"_s, u"fig"_s, u"rq"_s, u"va"_s, u"vp"_s, u"ca"_s, u"jmp"_s, u"sup"_s, u"fm"_s};
+    static const QSet<QString> markers{u"f"_s,  u"fe"_s, u"ef"_s, u"x"_s,   u"ex"_s,  u"fig"_s, u"rq"_s,
+                                       u"va"_s, u"vp"_s, u"ca"_s, u"jmp"_s, u"sup"_s, u"fm"_s};
     return markers;
 }
 
@@ -50,7 +52,8 @@ public:
                 words();
         }
         if (!m_error && !m_hasId)
-            fail(u"this is no USFM: it does not begin with \\id and a book's code"_s, u"Choose another file."_s);
+            fail(u"this is no USFM: it does not begin with \\id and a book's code"_s,
+                 u"Choose another file."_s);
         if (m_error)
             return tl::unexpected(*m_error);
         return m_builder.finish();
@@ -149,7 +152,9 @@ private:
     void endNote() {
         if (m_note.isEmpty())
             return;
-        m_builder.warn(m_noteLine, u"the note \\%1 is not closed; it ends where the next verse or paragraph begins"_s.arg(m_note));
+        m_builder.warn(
+            m_noteLine,
+            u"the note \\%1 is not closed; it ends where the next verse or paragraph begins"_s.arg(m_note));
         m_note.clear();
     }
 
@@ -196,7 +201,8 @@ private:
         const QString code = nextWord().left(3).toUpper();
         const QString rest = restOfLine();
         m_hasId = true;
-        static const QSet<QString> matter{u"FRT"_s, u"BAK"_s, u"OTH"_s, u"INT"_s, u"CNC"_s, u"GLO"_s, u"TDX"_s, u"NDX"_s};
+        static const QSet<QString> matter{u"FRT"_s, u"BAK"_s, u"OTH"_s, u"INT"_s,
+                                          u"CNC"_s, u"GLO"_s, u"TDX"_s, u"NDX"_s};
         const auto book = BookCode::fromText(code);
         if (!book) {
             fail(u"\\id is not followed by a book's code of three letters"_s, u"Write it as \\id LUK."_s);
@@ -230,7 +236,8 @@ private:
         const QString text = nextWord();
         const int number = numberOf(text);
         if (number == 0)
-            fail(u"\\c is followed by \u201c%1\u201d, which is no chapter"_s.arg(text), u"Mend the file, or take it out."_s);
+            fail(u"\\c is followed by \u201c%1\u201d, which is no chapter"_s.arg(text),
+                 u"Mend the file, or take it out."_s);
         else if (!m_builder.hasBook() && !m_isMatter)
             fail(u"a chapter stands before any \\id"_s, u"Begin the file with \\id and the book's code."_s);
         else if (!m_isMatter)
@@ -252,9 +259,11 @@ private:
         if (m_isMatter)
             return;
         if (first == 0 || last < first)
-            fail(u"\\v is followed by \u201c%1\u201d, which is no verse"_s.arg(text), u"Mend the file, or take it out."_s);
+            fail(u"\\v is followed by \u201c%1\u201d, which is no verse"_s.arg(text),
+                 u"Mend the file, or take it out."_s);
         else if (!m_builder.hasBook() || m_builder.chapter() == 0)
-            fail(u"verse %1 stands before any chapter"_s.arg(first), u"Put \\c and the chapter's number before it."_s);
+            fail(u"verse %1 stands before any chapter"_s.arg(first),
+                 u"Put \\c and the chapter's number before it."_s);
         else
             m_builder.startVerse(first, last, m_line, !match.capturedView(2).isEmpty());
     }
@@ -265,10 +274,10 @@ private:
     qsizetype m_at = 0;
     int m_line = 1;
     bool m_hasId = false;
-    bool m_isMatter = false;  // front matter and the like: no scripture
-    bool m_isHeading = true;  // words of this paragraph are not scripture's own
+    bool m_isMatter = false;   // front matter and the like: no scripture
+    bool m_isHeading = true;   // words of this paragraph are not scripture's own
     bool m_attributes = false; // behind the bar of a word's attributes
-    QString m_note;           // the note that is open; empty = none
+    QString m_note;            // the note that is open; empty = none
     int m_noteLine = 0;
     QStringList m_styles;
     std::optional<Error> m_error;
@@ -284,7 +293,8 @@ Result<ScriptureText> readUsfm(QIODevice& device, const QString& where) {
     if (read && text->cutOff)
         read->warnings.push_back({where, 0, u"the file ends in the middle of a letter"_s});
     if (read && text->isGuessed)
-        read->warnings.push_back({where, 0, u"the file is no UTF-8; it was read as Windows-1252, so look at its accents"_s});
+        read->warnings.push_back(
+            {where, 0, u"the file is no UTF-8; it was read as Windows-1252, so look at its accents"_s});
     return read;
 }
 

@@ -22,8 +22,10 @@ public:
             if (line.isEmpty() || line.startsWith(u'#'))
                 continue;
             if (!verse(line) && !detail(line))
-                return failure(u"\u201c%1\u201d is no verse"_s.arg(line.left(40)), u"%1, line %2"_s.arg(m_where).arg(m_line),
-                               m_problem.isEmpty() ? u"Write each verse as Luke 5:1 and its words."_s : m_problem);
+                return failure(u"\u201c%1\u201d is no verse"_s.arg(line.left(40)),
+                               u"%1, line %2"_s.arg(m_where).arg(m_line),
+                               m_problem.isEmpty() ? u"Write each verse as Luke 5:1 and its words."_s
+                                                   : m_problem);
         }
         ScriptureText read = m_builder.finish();
         read.details = m_details;
@@ -34,7 +36,8 @@ public:
 
 private:
     bool verse(const QString& line) {
-        static const QRegularExpression form(u"^(.{1,60}?)\\s*(\\d{1,3})[:.](\\d{1,3})(?:[-\u2013](\\d{1,3}))?[ \\t]+(.+)$"_s);
+        static const QRegularExpression form(
+            u"^(.{1,60}?)\\s*(\\d{1,3})[:.](\\d{1,3})(?:[-\u2013](\\d{1,3}))?[ \\t]+(.+)$"_s);
         const auto match = form.match(line);
         if (!match.hasMatch())
             return false;
@@ -43,7 +46,9 @@ private:
         const int first = match.captured(3).toInt();
         const int last = match.captured(4).isEmpty() ? first : match.captured(4).toInt();
         if (!book) {
-            m_problem = u"No book is called \u201c%1\u201d; use English names or codes, or a line \u201cBook: LUK %1\u201d before."_s.arg(match.captured(1));
+            m_problem =
+                u"No book is called \u201c%1\u201d; use English names or codes, or a line \u201cBook: LUK %1\u201d before."_s
+                    .arg(match.captured(1));
             return false;
         }
         if (chapter == 0 || first == 0 || last < first)
@@ -115,7 +120,8 @@ Result<ScriptureText> readVerseLines(QIODevice& device, const QString& where) {
         return tl::unexpected(text.error());
     auto read = Reader(where).run(text->text);
     if (read && text->isGuessed)
-        read->warnings.push_back({where, 0, u"the file is no UTF-8; it was read as Windows-1252, so look at its accents"_s});
+        read->warnings.push_back(
+            {where, 0, u"the file is no UTF-8; it was read as Windows-1252, so look at its accents"_s});
     return read;
 }
 

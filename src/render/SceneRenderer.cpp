@@ -190,7 +190,8 @@ QColor numberColour(const WordsLook& look) {
     return faint;
 }
 
-void addRow(WordPaths& paths, const RowLayout& layout, const SceneRow& row, const WordsLook& look, QPointF baseline) {
+void addRow(WordPaths& paths, const RowLayout& layout, const SceneRow& row, const WordsLook& look,
+            QPointF baseline) {
     layout.addTo(paths.inColour(toColor(row.colour.value_or(look.colour))), paths.numbers, baseline);
 }
 
@@ -218,7 +219,8 @@ WordPaths wordPaths(const Scene& scene) {
     const QRectF first(box.left(), box.top(), columns ? columnWidth : box.width(), box.height());
     const QRectF second(box.right() - columnWidth, box.top(), columnWidth, box.height());
     const auto leftOf = [&](const QRectF& area, const RowLayout& layout) {
-        const HorizontalAlign align = columns ? HorizontalAlign::Left : look.horizontal; // columns read as columns
+        const HorizontalAlign align =
+            columns ? HorizontalAlign::Left : look.horizontal; // columns read as columns
         return leftEdge(area, layout.width(), readingAlign(align, layout.isRightToLeft()));
     };
     WordPaths paths;

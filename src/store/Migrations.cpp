@@ -133,7 +133,8 @@ const Migration& scriptureAndTexts() {
         "  books INTEGER NOT NULL, verses INTEGER NOT NULL,"
         "  first_row INTEGER, last_row INTEGER," // of its verses
         "  is_usual INTEGER NOT NULL,"
-        "  deleted_at INTEGER)"_s, // ms since 1970, UTC; null = not in the bin
+        "  changed_at INTEGER NOT NULL," // ms since 1970, UTC
+        "  deleted_at INTEGER)"_s,       // ms since 1970, UTC; null = not in the bin
         u"CREATE TABLE verse ("
         "  row INTEGER PRIMARY KEY,"
         "  translation INTEGER NOT NULL REFERENCES translation(row),"

@@ -30,8 +30,11 @@ Translation translationOf(const Rows& rows, int at = 0) {
 }
 
 Verse verseOf(const Rows& rows) {
-    Verse verse{BookCode::fromText(rows.text(0)).value_or(BookCode()), int(rows.number(1)), int(rows.number(2)),
-                int(rows.number(3)), {}};
+    Verse verse{BookCode::fromText(rows.text(0)).value_or(BookCode()),
+                int(rows.number(1)),
+                int(rows.number(2)),
+                int(rows.number(3)),
+                {}};
     const QString form = rows.text(5);
     verse.pieces = piecesFromJson(
         form.isEmpty() ? QJsonArray() : QJsonDocument::fromJson(form.toUtf8()).array(), rows.text(4));
@@ -54,7 +57,8 @@ QString shortened(const QString& name) {
 } // namespace
 
 QString VerseHit::place() const {
-    const QString verses = lastNumber > number ? u"%1\u2013%2"_s.arg(number).arg(lastNumber) : QString::number(number);
+    const QString verses =
+        lastNumber > number ? u"%1\u2013%2"_s.arg(number).arg(lastNumber) : QString::number(number);
     const QString name = bookName == u"Psalms" ? u"Psalm"_s : bookName;
     return u"%1 %2:%3"_s.arg(name, QString::number(chapter), verses);
 }
@@ -67,13 +71,16 @@ Result<std::vector<TranslationSummary>> Scripture::translations() {
         return tl::unexpected(rows.error());
     std::vector<TranslationSummary> result;
     while (rows->next())
-        result.push_back({translationOf(*rows), int(rows->number(7)), int(rows->number(8)), rows->number(9) != 0});
+        result.push_back(
+            {translationOf(*rows), int(rows->number(7)), int(rows->number(8)), rows->number(9) != 0});
     return result;
 }
 
 Result<Translation> Scripture::one(const QString& condition, const QVariantList& values) {
-    auto rows = m_database.select(
-        u"SELECT "_s + columns() + u" FROM translation WHERE deleted_at IS NULL AND "_s + condition + u" LIMIT 1"_s, values);
+    auto rows =
+        m_database.select(u"SELECT "_s + columns() + u" FROM translation WHERE deleted_at IS NULL AND "_s +
+                              condition + u" LIMIT 1"_s,
+                          values);
     if (!rows)
         return tl::unexpected(rows.error());
     if (!rows->next())
@@ -85,7 +92,8 @@ Result<Translation> Scripture::translation(const QString& code) {
     if (code.isEmpty()) {
         auto usual = one(u"1 ORDER BY is_usual DESC, row"_s, {});
         return usual ? usual
-                     : failure(u"there is no scripture in the library yet"_s, {}, u"Bring a translation in first."_s);
+                     : failure(u"there is no scripture in the library yet"_s, {},
+                               u"Bring a translation in first."_s);
     }
     auto found = one(u"(short_name = ? COLLATE NOCASE OR name = ? COLLATE NOCASE)"_s, {code, code});
     if (found)
@@ -98,7 +106,8 @@ Result<Translation> Scripture::translation(const QString& code) {
                    names.isEmpty() ? u"Bring one in first."_s : u"There are: %1."_s.arg(names.join(u", "_s)));
 }
 
-Result<Translation> Scripture::store(const ScriptureText& text, const std::function<bool(int, int)>& progress) {
+Result<Translation> Scripture::store(const ScriptureText& text,
+                                     const std::function<bool(int, int)>& progress) {
     Translation stored = text.details;
     if (stored.shortName.isEmpty())
         stored.shortName = shortened(stored.name);
@@ -120,7 +129,8 @@ Result<Translation> Scripture::store(const ScriptureText& text, const std::funct
             }
         }
         if (!row) {
-            auto rows = m_database.select(u"SELECT coalesce(max(row), 0) + 1, coalesce(max(is_usual), 0) FROM translation"_s);
+            auto rows = m_database.select(
+                u"SELECT coalesce(max(row), 0) + 1, coalesce(max(is_usual), 0) FROM translation"_s);
             if (!rows)
                 return tl::unexpected(rows.error());
             static_cast<void>(rows->next());
@@ -130,12 +140,14 @@ Result<Translation> Scripture::store(const ScriptureText& text, const std::funct
             return removed;
         }
         if (auto done = m_database.change(
-                u"INSERT OR REPLACE INTO translation(row, id, name, short_name, language, copyright, copyright_on,"
-                " numbering, outline, books, verses, is_usual) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)"_s,
+                u"INSERT OR REPLACE INTO translation(row, id, name, short_name, language, copyright, "
+                u"copyright_on,"
+                " numbering, outline, books, verses, is_usual, changed_at)"
+                " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)"_s,
                 {*row, stored.id.text(), stored.name, stored.shortName, stored.language, stored.copyright,
                  nameOf(stored.copyrightOn), nameOf(stored.numbering),
-                 QString::fromUtf8(jsonText(outlineToJson(text.outline()))), int(text.books.size()), text.verseCount(),
-                 isUsual ? 1 : 0});
+                 QString::fromUtf8(jsonText(outlineToJson(text.outline()))), int(text.books.size()),
+                 text.verseCount(), isUsual ? 1 : 0, QDateTime::currentMSecsSinceEpoch()});
             !done)
             return done;
         return storeVerses(*row, text, progress);
@@ -173,11 +185,14 @@ Result<void> Scripture::storeVerses(qint64 row, const ScriptureText& text,
                 return failure(u"bringing in was stopped; nothing was changed"_s);
             const QJsonArray pieces = piecesToJson(verse);
             if (auto added = m_database.change(
-                    u"INSERT INTO verse(row, translation, book, rank, chapter, number, last_number, words, form)"
+                    u"INSERT INTO verse(row, translation, book, rank, chapter, number, last_number, words, "
+                    u"form)"
                     " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)"_s,
-                    {next, row, verse.book.text(), verse.book.rank(), verse.chapter, verse.number, verse.lastNumber,
-                     verse.words(),
-                     pieces.isEmpty() ? QVariant() : QString::fromUtf8(QJsonDocument(pieces).toJson(QJsonDocument::Compact))});
+                    {next, row, verse.book.text(), verse.book.rank(), verse.chapter, verse.number,
+                     verse.lastNumber, verse.words(),
+                     pieces.isEmpty()
+                         ? QVariant()
+                         : QString::fromUtf8(QJsonDocument(pieces).toJson(QJsonDocument::Compact))});
                 !added)
                 return added;
             ++next;
@@ -186,26 +201,28 @@ Result<void> Scripture::storeVerses(qint64 row, const ScriptureText& text,
                                       {first, next - 1, row});
         !done)
         return done;
-    return m_database.change(u"INSERT INTO verse_fts(rowid, words) SELECT row, words FROM verse WHERE row >= ? AND row < ?"_s,
-                             {first, next});
+    return m_database.change(
+        u"INSERT INTO verse_fts(rowid, words) SELECT row, words FROM verse WHERE row >= ? AND row < ?"_s,
+        {first, next});
 }
 
 Result<void> Scripture::setDetails(const Translation& t) {
     if (t.name.trimmed().isEmpty() || t.shortName.trimmed().isEmpty())
         return failure(u"a translation needs a name and a short name"_s, {}, u"Fill in both."_s);
     {
-        auto rows = m_database.select(u"SELECT name FROM translation WHERE short_name = ? COLLATE NOCASE AND id <> ?"_s,
-                                      {t.shortName, t.id.text()});
+        auto rows = m_database.select(
+            u"SELECT name FROM translation WHERE short_name = ? COLLATE NOCASE AND id <> ?"_s,
+            {t.shortName, t.id.text()});
         if (!rows)
             return tl::unexpected(rows.error());
         if (rows->next())
-            return failure(u"\u201c%1\u201d has the short name %2 already"_s.arg(rows->text(0), t.shortName), {},
-                           u"Choose another short name."_s);
+            return failure(u"\u201c%1\u201d has the short name %2 already"_s.arg(rows->text(0), t.shortName),
+                           {}, u"Choose another short name."_s);
     }
     return m_database.change(u"UPDATE translation SET name = ?, short_name = ?, language = ?, copyright = ?,"
-                             " copyright_on = ?, numbering = ? WHERE id = ?"_s,
-                             {t.name, t.shortName, t.language, t.copyright, nameOf(t.copyrightOn), nameOf(t.numbering),
-                              t.id.text()});
+                             " copyright_on = ?, numbering = ?, changed_at = ? WHERE id = ?"_s,
+                             {t.name, t.shortName, t.language, t.copyright, nameOf(t.copyrightOn),
+                              nameOf(t.numbering), QDateTime::currentMSecsSinceEpoch(), t.id.text()});
 }
 
 Result<void> Scripture::setUsual(const TranslationId& id) {
@@ -222,8 +239,9 @@ Result<void> Scripture::takeFromBin(const TranslationId& id) {
 }
 
 Result<std::vector<Translation>> Scripture::bin() {
-    auto rows = m_database.select(u"SELECT "_s + columns() +
-                                  u" FROM translation WHERE deleted_at IS NOT NULL ORDER BY deleted_at DESC"_s);
+    auto rows =
+        m_database.select(u"SELECT "_s + columns() +
+                          u" FROM translation WHERE deleted_at IS NOT NULL ORDER BY deleted_at DESC"_s);
     if (!rows)
         return tl::unexpected(rows.error());
     std::vector<Translation> result;
@@ -256,14 +274,28 @@ Result<int> Scripture::emptyBin() {
 }
 
 Result<Outline> Scripture::outline(const TranslationId& id) {
-    auto rows = m_database.select(u"SELECT outline, short_name, language FROM translation WHERE id = ?"_s, {id.text()});
+    qint64 changedAt = 0;
+    {
+        auto rows = m_database.select(u"SELECT changed_at FROM translation WHERE id = ?"_s, {id.text()});
+        if (!rows)
+            return tl::unexpected(rows.error());
+        if (!rows->next())
+            return failure(u"this translation is not in the library any more"_s, {},
+                           u"Choose another one."_s);
+        changedAt = rows->number(0);
+    }
+    auto& kept = m_outlines[id];
+    if (kept.first == changedAt)
+        return kept.second;
+    auto rows = m_database.select(u"SELECT outline, short_name, language FROM translation WHERE id = ?"_s,
+                                  {id.text()});
     if (!rows)
         return tl::unexpected(rows.error());
-    if (!rows->next())
-        return failure(u"this translation is not in the library any more"_s, {}, u"Choose another one."_s);
+    static_cast<void>(rows->next());
     Outline outline = outlineFromJson(QJsonDocument::fromJson(rows->text(0).toUtf8()).object());
     outline.translation = rows->text(1);
     outline.language = rows->text(2);
+    kept = {changedAt, outline};
     return outline;
 }
 
@@ -288,12 +320,14 @@ Result<PassageWords> Scripture::words(const TranslationId& id, const Reference& 
     const auto outline = this->outline(id);
     if (!outline)
         return tl::unexpected(outline.error());
-    PassageWords words{*translation, referenceText(reference, *outline), {}};
+    PassageWords words{*translation, referenceText(reference, *outline), {}, {}};
     for (const VerseRange& range : reference.ranges) {
         const auto verses = chapters(id, range.book, range.from.chapter, range.to.chapter);
         if (!verses)
             return tl::unexpected(verses.error());
         const auto wanted = versesIn(range, *verses);
+        if (!wanted.empty())
+            words.rangeStarts.push_back(int(words.verses.size()));
         words.verses.insert(words.verses.end(), wanted.begin(), wanted.end());
     }
     if (words.verses.empty())
@@ -337,17 +371,20 @@ QString verseExpression(const QString& query, WordSearch how) {
     return quoted.join(u" AND "_s);
 }
 
-Result<std::vector<VerseHit>> Scripture::find(const QString& query, WordSearch how, const TranslationId& in, int limit) {
+Result<std::vector<VerseHit>> Scripture::find(const QString& query, WordSearch how, const TranslationId& in,
+                                              int limit) {
     const QString expression = verseExpression(query, how);
     std::vector<VerseHit> hits;
     if (expression.isEmpty())
         return hits;
     QVariantList values{expression};
-    QString range = u" AND rowid NOT IN (SELECT v.row FROM verse v JOIN translation t ON t.row = v.translation"
-                    " WHERE t.deleted_at IS NOT NULL)"_s;
-    auto rows = m_database.select(in.isNull() ? u"SELECT 1 FROM translation WHERE deleted_at IS NOT NULL LIMIT 1"_s
-                                              : u"SELECT first_row, last_row FROM translation WHERE id = ?"_s,
-                                  in.isNull() ? QVariantList() : QVariantList{in.text()});
+    QString range =
+        u" AND rowid NOT IN (SELECT v.row FROM verse v JOIN translation t ON t.row = v.translation"
+        " WHERE t.deleted_at IS NOT NULL)"_s;
+    auto rows =
+        m_database.select(in.isNull() ? u"SELECT 1 FROM translation WHERE deleted_at IS NOT NULL LIMIT 1"_s
+                                      : u"SELECT first_row, last_row FROM translation WHERE id = ?"_s,
+                          in.isNull() ? QVariantList() : QVariantList{in.text()});
     if (!rows)
         return tl::unexpected(rows.error());
     const bool found = rows->next();
@@ -362,8 +399,10 @@ Result<std::vector<VerseHit>> Scripture::find(const QString& query, WordSearch h
     values << limit;
     auto verses = m_database.select(
         u"SELECT t.id, t.short_name, v.book, v.chapter, v.number, v.last_number, v.words, f.rowid FROM"
-        " (SELECT rowid, rank FROM verse_fts WHERE verse_fts MATCH ?"_s + range +
-            u" ORDER BY rank LIMIT ?) f JOIN verse v ON v.row = f.rowid JOIN translation t ON t.row = v.translation"
+        " (SELECT rowid, rank FROM verse_fts WHERE verse_fts MATCH ?"_s +
+            range +
+            u" ORDER BY rank LIMIT ?) f JOIN verse v ON v.row = f.rowid JOIN translation t ON t.row = "
+            u"v.translation"
             " ORDER BY f.rank"_s,
         values);
     if (!verses)
@@ -372,9 +411,15 @@ Result<std::vector<VerseHit>> Scripture::find(const QString& query, WordSearch h
     const QString phrase = u' ' + words.join(u' ');
     std::vector<VerseHit> others;
     while (verses->next()) {
-        VerseHit hit{TranslationId::fromText(verses->text(0)), verses->text(1),
-                     BookCode::fromText(verses->text(2)).value_or(BookCode()), {}, int(verses->number(3)),
-                     int(verses->number(4)), int(verses->number(5)), verses->text(6), words};
+        VerseHit hit{TranslationId::fromText(verses->text(0)),
+                     verses->text(1),
+                     BookCode::fromText(verses->text(2)).value_or(BookCode()),
+                     {},
+                     int(verses->number(3)),
+                     int(verses->number(4)),
+                     int(verses->number(5)),
+                     verses->text(6),
+                     words};
         const bool isPhrase = (u' ' + searchWords(hit.words).join(u' ')).contains(phrase);
         (isPhrase ? hits : others).push_back(std::move(hit));
     }

@@ -62,9 +62,11 @@ public:
     [[nodiscard]] Result<std::vector<Translation>> bin();
     [[nodiscard]] Result<int> emptyBin();
 
+    /// Kept once read, until the translation is changed from anywhere.
     [[nodiscard]] Result<Outline> outline(const TranslationId& id);
     /// The verses of a book from one chapter to another, inclusive.
-    [[nodiscard]] Result<std::vector<Verse>> chapters(const TranslationId& id, BookCode book, int from, int to);
+    [[nodiscard]] Result<std::vector<Verse>> chapters(const TranslationId& id, BookCode book, int from,
+                                                      int to);
     /// The words of a reference in the translation's own numbering. Fails when it has none of the verses.
     [[nodiscard]] Result<PassageWords> words(const TranslationId& id, const Reference& reference);
     /// A passage in one translation or two; the reference is in the numbering of the first.
@@ -82,6 +84,7 @@ private:
                                            const std::function<bool(int, int)>& progress);
 
     Database& m_database;
+    QHash<TranslationId, std::pair<qint64, Outline>> m_outlines; ///< with when the translation was changed
 };
 
 /// The FTS5 expression of a query; empty when it holds no word.

@@ -1,9 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/Settings.h"
 #include "formats/OutputsJson.h"
+#include "formats/PassageJson.h"
 #include "formats/ThemeJson.h"
 #include "store/ServiceStore.h"
 #include <QFile>
+#include <QJsonDocument>
 #include <QLoggingCategory>
 #include <QStandardPaths>
 
@@ -23,6 +25,17 @@ Result<std::vector<Output>> loadOutputs(const QString& libraryFolder) {
 
 Result<void> saveOutputs(const QString& libraryFolder, const std::vector<Output>& outputs) {
     return writeSafely(libraryFolder + u"/outputs.json"_s, outputsToJson(outputs));
+}
+
+PassageLayout loadUsualLayout(const QString& libraryFolder) {
+    QFile file(libraryFolder + u"/passages.json"_s);
+    if (!file.open(QIODevice::ReadOnly))
+        return {};
+    return layoutFromJson(QJsonDocument::fromJson(file.readAll()).object());
+}
+
+Result<void> saveUsualLayout(const QString& libraryFolder, const PassageLayout& layout) {
+    return writeSafely(libraryFolder + u"/passages.json"_s, QJsonDocument(layoutToJson(layout)).toJson());
 }
 
 std::vector<Theme> shippedThemes() {

@@ -2,12 +2,17 @@
 #pragma once
 #include "core/base/Result.h"
 #include "core/run/Output.h"
+#include "core/scripture/Passage.h"
 
 namespace mivanta {
 
 /// The outputs of a library folder (outputs.json); the usual ones when there is no such file.
 [[nodiscard]] Result<std::vector<Output>> loadOutputs(const QString& libraryFolder);
 [[nodiscard]] Result<void> saveOutputs(const QString& libraryFolder, const std::vector<Output>& outputs);
+
+/// How passages are usually laid out (passages.json); the built-in layout when there is no such file.
+[[nodiscard]] PassageLayout loadUsualLayout(const QString& libraryFolder);
+[[nodiscard]] Result<void> saveUsualLayout(const QString& libraryFolder, const PassageLayout& layout);
 
 /// The themes that ship with the program. The first one is the usual theme of a new service.
 [[nodiscard]] std::vector<Theme> shippedThemes();

@@ -36,7 +36,10 @@ QString linesOf(const SpokenText& text) {
 
 TextHit hitOf(const Rows& rows, const QStringList& words) {
     const QStringList lines = rows.text(3).split(u'\n');
-    TextHit hit{{TextId::fromText(rows.text(0)), rows.text(1), valueOf(rows.text(2), TextKind::Other), lines.value(0)}, {}, words};
+    TextHit hit{{TextId::fromText(rows.text(0)), rows.text(1), valueOf(rows.text(2), TextKind::Other),
+                 lines.value(0)},
+                {},
+                words};
     qsizetype most = 0;
     for (const QString& line : lines) {
         const QString spaced = u' ' + searchWords(line).join(u' ');
@@ -59,11 +62,13 @@ Result<std::vector<TextHit>> Texts::find(const QString& query, int limit) {
         expression << u'"' + word + u"\"*"_s;
     const QString columns = u"SELECT t.id, t.title, t.kind, t.words FROM "_s;
     auto rows = words.isEmpty()
-                    ? m_database.select(columns + u"spoken_text t WHERE t.deleted_at IS NULL ORDER BY t.title_key, t.row"_s)
-                    : m_database.select(columns + u"(SELECT rowid, rank FROM spoken_text_fts WHERE spoken_text_fts MATCH ?"
-                                                  " ORDER BY rank LIMIT ?) f JOIN spoken_text t ON t.row = f.rowid"
-                                                  " WHERE t.deleted_at IS NULL ORDER BY f.rank"_s,
-                                        {expression.join(u" AND "_s), limit});
+                    ? m_database.select(
+                          columns + u"spoken_text t WHERE t.deleted_at IS NULL ORDER BY t.title_key, t.row"_s)
+                    : m_database.select(
+                          columns + u"(SELECT rowid, rank FROM spoken_text_fts WHERE spoken_text_fts MATCH ?"
+                                    " ORDER BY rank LIMIT ?) f JOIN spoken_text t ON t.row = f.rowid"
+                                    " WHERE t.deleted_at IS NULL ORDER BY f.rank"_s,
+                          {expression.join(u" AND "_s), limit});
     if (!rows)
         return tl::unexpected(rows.error());
     std::vector<TextHit> hits;
@@ -86,25 +91,32 @@ Result<SpokenText> Texts::text(const TextId& id) {
 }
 
 Result<SpokenText> Texts::version(const TextId& id, int revision) {
-    return oneText(u"SELECT content FROM spoken_text_version WHERE text = ? AND revision = ?"_s, {id.text(), revision});
+    return oneText(u"SELECT content FROM spoken_text_version WHERE text = ? AND revision = ?"_s,
+                   {id.text(), revision});
 }
 
 Result<void> Texts::write(const SpokenText& text, bool exists) {
     const qint64 now = QDateTime::currentMSecsSinceEpoch();
-    const QVariantList values{text.revision, now, text.title, foldedForSearch(text.title).trimmed(), nameOf(text.kind),
-                              (text.topics + text.seasons).join(u'\n'), linesOf(text), contentOf(text), hashOf(text)};
+    const QVariantList values{text.revision,     now,
+                              text.title,        foldedForSearch(text.title).trimmed(),
+                              nameOf(text.kind), (text.topics + text.seasons).join(u'\n'),
+                              linesOf(text),     contentOf(text),
+                              hashOf(text)};
     if (!exists)
-        return m_database.change(u"INSERT INTO spoken_text(revision, changed_at, title, title_key, kind, labels, words,"
-                                 " content, content_hash, id) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)"_s,
-                                 values + QVariantList{text.id.text()});
-    if (auto kept = m_database.change(u"INSERT OR REPLACE INTO spoken_text_version(text, revision, changed_at, content)"
-                                      " SELECT id, revision, changed_at, content FROM spoken_text WHERE id = ?"_s,
-                                      {text.id.text()});
+        return m_database.change(
+            u"INSERT INTO spoken_text(revision, changed_at, title, title_key, kind, labels, words,"
+            " content, content_hash, id) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)"_s,
+            values + QVariantList{text.id.text()});
+    if (auto kept = m_database.change(
+            u"INSERT OR REPLACE INTO spoken_text_version(text, revision, changed_at, content)"
+            " SELECT id, revision, changed_at, content FROM spoken_text WHERE id = ?"_s,
+            {text.id.text()});
         !kept)
         return kept;
-    return m_database.change(u"UPDATE spoken_text SET revision = ?, changed_at = ?, title = ?, title_key = ?, kind = ?,"
-                             " labels = ?, words = ?, content = ?, content_hash = ? WHERE id = ?"_s,
-                             values + QVariantList{text.id.text()});
+    return m_database.change(
+        u"UPDATE spoken_text SET revision = ?, changed_at = ?, title = ?, title_key = ?, kind = ?,"
+        " labels = ?, words = ?, content = ?, content_hash = ? WHERE id = ?"_s,
+        values + QVariantList{text.id.text()});
 }
 
 Result<SpokenText> Texts::save(SpokenText text) {
@@ -114,7 +126,8 @@ Result<SpokenText> Texts::save(SpokenText text) {
         int stored = 0;
         bool exists = false;
         {
-            auto rows = m_database.select(u"SELECT revision FROM spoken_text WHERE id = ?"_s, {text.id.text()});
+            auto rows =
+                m_database.select(u"SELECT revision FROM spoken_text WHERE id = ?"_s, {text.id.text()});
             if (!rows)
                 return tl::unexpected(rows.error());
             exists = rows->next();
@@ -153,8 +166,9 @@ Result<void> Texts::takeFromBin(const TextId& id) {
 }
 
 Result<std::vector<TextSummary>> Texts::bin() {
-    auto rows = m_database.select(u"SELECT id, title, kind, words FROM spoken_text WHERE deleted_at IS NOT NULL"
-                                  " ORDER BY deleted_at DESC"_s);
+    auto rows =
+        m_database.select(u"SELECT id, title, kind, words FROM spoken_text WHERE deleted_at IS NOT NULL"
+                          " ORDER BY deleted_at DESC"_s);
     if (!rows)
         return tl::unexpected(rows.error());
     std::vector<TextSummary> texts;
@@ -208,9 +222,10 @@ TextImport Texts::importFile(const QString& path) {
     entry.title = read->title;
     const QString source = QFileInfo(path).absoluteFilePath();
     std::optional<Rows> rows;
-    auto same = m_database.select(u"SELECT id, revision, source_revision, content_hash, source FROM spoken_text WHERE"
-                                  " deleted_at IS NULL AND (content_hash = ? OR source = ?) ORDER BY content_hash = ? DESC"_s,
-                                  {hashOf(*read), source, hashOf(*read)});
+    auto same = m_database.select(
+        u"SELECT id, revision, source_revision, content_hash, source FROM spoken_text WHERE"
+        " deleted_at IS NULL AND (content_hash = ? OR source = ?) ORDER BY content_hash = ? DESC"_s,
+        {hashOf(*read), source, hashOf(*read)});
     if (!same)
         return refused(same.error());
     rows.emplace(std::move(*same));
@@ -236,8 +251,9 @@ TextImport Texts::importFile(const QString& path) {
         if (!saved)
             return tl::unexpected(saved.error());
         entry.text = saved->id;
-        return m_database.change(u"UPDATE spoken_text SET source = ?, source_revision = revision WHERE id = ?"_s,
-                                 {source, saved->id.text()});
+        return m_database.change(
+            u"UPDATE spoken_text SET source = ?, source_revision = revision WHERE id = ?"_s,
+            {source, saved->id.text()});
     };
     if (auto done = m_database.transaction(work); !done)
         return refused(done.error());

@@ -35,8 +35,68 @@ protected:
                 QString::fromUtf8(process.readAllStandardError())};
     }
     void importDemo() const { ASSERT_EQ(run({u"import"_s, kDemo + u"/songs"_s}).code, 0); }
+    void importDemoScripture() const {
+        ASSERT_EQ(run({u"import"_s, kDemo + u"/scripture/quayside"_s, u"--translation"_s, u"QST"_s}).code, 0);
+        ASSERT_EQ(
+            run({u"import"_s, kDemo + u"/scripture/hafenmuster.osis.xml"_s, u"--translation"_s, u"HMT"_s})
+                .code,
+            0);
+        ASSERT_EQ(run({u"import"_s, kDemo + u"/texts"_s, u"--texts"_s}).code, 0);
+    }
     QTemporaryDir folder;
 };
+
+TEST_F(Cli, PassagesAreUnderstoodAndRefused) {
+    importDemoScripture();
+    const QJsonDocument json = run({u"--json"_s, u"passage"_s, u"luk 5 4b-5; 1co 13.13"_s}).json();
+    EXPECT_EQ(json[u"reference"_s].toString(), u"Luke 5:4b\u20135; 1 Corinthians 13:13"_s);
+    EXPECT_EQ(json[u"verses"_s].toArray().size(), 3);
+    const QJsonObject last = json[u"verses"_s][2].toObject();
+    EXPECT_EQ(last[u"book"_s].toString(), u"1CO"_s);
+    EXPECT_EQ(last[u"chapter"_s].toInt(), 13);
+    EXPECT_EQ(last[u"verse"_s].toInt(), 13);
+    EXPECT_TRUE(last[u"text"_s].toString().startsWith(u"So three things stay"_s));
+    EXPECT_EQ(run({u"--json"_s, u"passage"_s, u"matt 17 20-22"_s}).json()[u"notes"_s].toArray().size(), 1);
+    EXPECT_TRUE(
+        run({u"passage"_s, u"Lukas 5,4"_s, u"--translation"_s, u"hmt"_s}).out.contains("Fahr hinaus"));
+    for (const auto& [typed, reason] :
+         {std::pair{u"Luke 99"_s, u"no chapter 99"_s}, std::pair{u"5:12-3"_s, u"name of a book"_s},
+          std::pair{u"luke"_s, u"not finished"_s}, std::pair{u"Judith 3"_s, u"not in QST"_s}}) {
+        const Ran refused = run({u"passage"_s, typed});
+        EXPECT_EQ(refused.code, 1) << typed.toStdString();
+        EXPECT_TRUE(refused.err.contains(reason)) << refused.err.toStdString();
+    }
+    EXPECT_EQ(run({u"passage"_s, u"Luke 5"_s, u"--translation"_s, u"none"_s}).code, 1);
+    EXPECT_EQ(run({u"passage"_s}).code, 2);
+}
+
+TEST_F(Cli, VersesAndTextsAreFoundByKind) {
+    importDemoScripture();
+    const QJsonArray verses =
+        run({u"--json"_s, u"find"_s, u"love is"_s, u"--kind"_s, u"scripture"_s}).json().array();
+    ASSERT_EQ(verses.size(), 2);
+    EXPECT_EQ(verses[0][u"reference"_s].toString(), u"1 Corinthians 13:4"_s);
+    EXPECT_EQ(run({u"find"_s, u"is love"_s, u"--kind"_s, u"scripture"_s, u"--how"_s, u"phrase"_s}).code, 1);
+    const QJsonArray texts =
+        run({u"--json"_s, u"find"_s, u"harbour"_s, u"--kind"_s, u"text"_s}).json().array();
+    ASSERT_EQ(texts.size(), 1);
+    EXPECT_EQ(texts[0][u"title"_s].toString(), u"Words of welcome at the harbour"_s);
+    EXPECT_EQ(run({u"find"_s, u"x"_s, u"--kind"_s, u"picture"_s}).code, 2);
+}
+
+TEST_F(Cli, ATranslationThatCannotBeReadChangesNothing) {
+    importDemoScripture();
+    QDir().mkpath(folder.filePath(u"broken"_s));
+    QFile::copy(kDemo + u"/scripture/quayside/04-luke.usfm"_s, folder.filePath(u"broken/04.usfm"_s));
+    QFile bad(folder.filePath(u"broken/05.usfm"_s));
+    ASSERT_TRUE(bad.open(QIODevice::WriteOnly));
+    bad.write("\\id JHN\n\\v 1 words\n");
+    bad.close();
+    const Ran refused = run({u"import"_s, folder.filePath(u"broken"_s), u"--translation"_s, u"QST"_s});
+    EXPECT_EQ(refused.code, 1);
+    EXPECT_TRUE(refused.err.contains(u"05.usfm, line 2"_s)) << refused.err.toStdString();
+    EXPECT_EQ(run({u"passage"_s, u"1co 13"_s}).code, 0); // the earlier one is whole
+}
 
 TEST_F(Cli, WhatIsExportedComesInAgainUnchanged) {
     importDemo();
@@ -144,9 +204,10 @@ TEST_F(Cli, SlidesSayTheSizeTheReasonAndTheSteps) {
 
 TEST_F(Cli, AServiceIsMadeAndItsSlidesAreDrawn) {
     importDemo();
+    importDemoScripture();
     const QString file = folder.filePath(u"sunday.mivanta"_s);
     ASSERT_EQ(run({u"service"_s, u"new"_s, kDemo + u"/sea-harvest.txt"_s, u"--to"_s, file}).code, 0);
-    EXPECT_EQ(openService(file)->service.items.size(), 15u);
+    EXPECT_EQ(openService(file)->service.items.size(), 20u);
     const Ran drawn = run({u"render"_s, u"--service"_s, file, u"--output"_s, u"stream"_s, u"--to"_s,
                            folder.filePath(u"png"_s)});
     EXPECT_EQ(drawn.code, 0) << drawn.err.toStdString();

@@ -307,9 +307,11 @@ TEST(Reference, SaysWhichVersesAreMissing) {
 TEST(Reference, NamesTheChaptersThatAreThere) {
     Outline outline = englishOutline();
     auto& luke = outline.books[41];
-    std::erase_if(luke.chapters, [](const OutlineChapter& c) { return c.number < 4 || c.number == 6 || c.number > 8; });
+    std::erase_if(luke.chapters,
+                  [](const OutlineChapter& c) { return c.number < 4 || c.number == 6 || c.number > 8; });
     const auto u = understandReference(QStringLiteral("Luke 6"), outline);
-    EXPECT_EQ(u.problem.what.toStdString(), "Luke has no chapter 6 in Sample: it has only the chapters 4–5 and 7–8");
+    EXPECT_EQ(u.problem.what.toStdString(),
+              "Luke has no chapter 6 in Sample: it has only the chapters 4–5 and 7–8");
 }
 
 RC_GTEST_PROP(Reference, WhatIsWrittenIsUnderstoodAsTheSame, ()) {
@@ -319,12 +321,14 @@ RC_GTEST_PROP(Reference, WhatIsWrittenIsUnderstoodAsTheSame, ()) {
     for (int i = 0; i < count; ++i) {
         const auto& book = outline.books[*rc::gen::inRange<size_t>(0, outline.books.size())];
         const auto& first = book.chapters[*rc::gen::inRange<size_t>(0, book.chapters.size())];
-        const auto& last = book.chapters[*rc::gen::inRange<size_t>(size_t(first.number) - 1, book.chapters.size())];
+        const auto& last =
+            book.chapters[*rc::gen::inRange<size_t>(size_t(first.number) - 1, book.chapters.size())];
         VerseRange range{book.code, {first.number, 0, 0}, {last.number, 0, 0}};
         if (book.hasOneChapter() || *rc::gen::arbitrary<bool>()) {
             range.from.verse = *rc::gen::inRange(1, first.lastVerse + 1);
-            range.to.verse = last.number == first.number ? *rc::gen::inRange(range.from.verse, last.lastVerse + 1)
-                                                         : *rc::gen::inRange(1, last.lastVerse + 1);
+            range.to.verse = last.number == first.number
+                                 ? *rc::gen::inRange(range.from.verse, last.lastVerse + 1)
+                                 : *rc::gen::inRange(1, last.lastVerse + 1);
             RC_PRE(first.missing.empty() && last.missing.empty());
         }
         reference.ranges.push_back(range);
@@ -337,7 +341,8 @@ RC_GTEST_PROP(Reference, WhatIsWrittenIsUnderstoodAsTheSame, ()) {
 
 RC_GTEST_PROP(Reference, NonsenseIsAnsweredAndNeverInvented, (const std::string& noise)) {
     const Outline outline = englishOutline();
-    for (const QString& text : {QString::fromStdString(noise), QStringLiteral("luk 5") + QString::fromStdString(noise)}) {
+    for (const QString& text :
+         {QString::fromStdString(noise), QStringLiteral("luk 5") + QString::fromStdString(noise)}) {
         const Understanding u = understandReference(text, outline);
         if (u.state == ReferenceState::Understood)
             for (const VerseRange& range : u.reference.ranges)

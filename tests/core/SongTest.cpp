@@ -182,8 +182,9 @@ TEST(CreditText, LeavesNoGapForEmptyFields) {
 }
 
 TEST(OrderText, SaysWhichLineCouldNotBeFound) {
-    const auto find = [](const QString& title) -> Result<Song> {
-        return title == u"Known" ? Result<Song>(samples::harbourSong(title)) : failure(u"no such song"_s);
+    const auto find = [](const QString& title) -> Result<ItemWords> {
+        return title == u"Known" ? Result<ItemWords>(songItem(samples::harbourSong(title)))
+                                 : failure(u"no such song"_s);
     };
     const auto service = readOrderText(u"Title: Sunday\nStart: 2026-10-04 10:30\n\n# Gathering\nKnown\n"_s,
                                        u"order"_s, {samples::theme()}, find);

@@ -42,8 +42,8 @@ protected:
     QString find(const QString& query) {
         QString first;
         bool answered = false;
-        session->library().find(window.get(), query, {}, [&](Result<std::vector<SongHit>> hits) {
-            first = hits && !hits->empty() ? hits->front().song.title : QString();
+        session->library().find(window.get(), {query, FindSongs, {}}, [&](const Result<FindResult>& found) {
+            first = found && !found->hits.empty() ? titleOf(found->hits.front()) : QString();
             answered = true;
         });
         EXPECT_TRUE(waitUntil([&] { return answered; }));
@@ -136,7 +136,7 @@ TEST_F(BringingIn, DroppedFilesAreReviewedToo) {
     press(Qt::Key_1, Qt::AltModifier);
     QMimeData data;
     data.setUrls({QUrl::fromLocalFile(folder.filePath(u"in/3.txt"_s))});
-    auto* desk = child<QWidget>(u"library-desk"_s);
+    auto* desk = child<QWidget>(u"song-library"_s);
     QDragEnterEvent enter(desk->rect().center(), Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
     QApplication::sendEvent(desk, &enter);
     ASSERT_TRUE(enter.isAccepted());

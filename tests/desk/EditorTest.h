@@ -19,7 +19,7 @@ protected:
     /// On this desk: others have widgets of the same names.
     template <typename T>
     T* child(const QString& name) {
-        T* found = window->findChild<QWidget*>(u"library-desk"_s)->findChild<T*>(name);
+        T* found = window->findChild<QWidget*>(u"song-library"_s)->findChild<T*>(name);
         EXPECT_TRUE(found) << name.toStdString();
         return found;
     }

@@ -22,15 +22,16 @@ protected:
         ASSERT_TRUE(waitUntil([&] { return client->isOpen(); }));
         for (const QString& title : {u"Anchor"_s, u"Beacon"_s, u"Cutter"_s, u"Dory"_s})
             client->save(client.get(), samples::harbourSong(title), [](const auto&) {});
-        panel = std::make_unique<FindPanel>(*client, u"Find"_s);
+        panel = std::make_unique<FindPanel>(*client, u"Find"_s, FindAll);
         panel->resize(320, 400);
         panel->show();
         panel->activateWindow();
         ASSERT_TRUE(waitUntil([&] { return titles().size() == 4 && panel->isActiveWindow(); }));
         panel->focusBox();
         QObject::connect(panel.get(), &FindPanel::chosen,
-                         [this](const std::vector<SongId>& ids) { chosen = ids; });
-        QObject::connect(panel.get(), &FindPanel::opened, [this](const SongId& id) { opened.push_back(id); });
+                         [this](const std::vector<FindPick>& picks) { chosen = picks; });
+        QObject::connect(panel.get(), &FindPanel::opened,
+                         [this](const FindPick& pick) { opened.push_back(pick); });
     }
     template <typename Condition>
     bool waitUntil(Condition condition) {
@@ -44,7 +45,7 @@ protected:
     }
     [[nodiscard]] QString current() const {
         const auto hit = panel->current();
-        return hit ? hit->song.title : QString();
+        return hit ? titleOf(*hit) : QString();
     }
     void press(Qt::Key key, Qt::KeyboardModifiers modifiers = Qt::NoModifier) {
         QTest::keyClick(panel->box(), key, modifiers);
@@ -52,8 +53,8 @@ protected:
     QTemporaryDir folder;
     std::unique_ptr<LibraryClient> client;
     std::unique_ptr<FindPanel> panel;
-    std::vector<SongId> chosen;
-    std::vector<SongId> opened;
+    std::vector<FindPick> chosen;
+    std::vector<FindPick> opened;
 };
 
 TEST_F(Panel, ArrowsMoveThroughTheResultsWithoutLeavingTheBox) {
@@ -70,7 +71,7 @@ TEST_F(Panel, ArrowsMoveThroughTheResultsWithoutLeavingTheBox) {
 
 TEST_F(Panel, EnterChoosesAndShiftEnterOpens) {
     press(Qt::Key_Down);
-    const SongId beacon = panel->current()->song.id;
+    const FindPick beacon = *pickOf(*panel->current());
     press(Qt::Key_Return);
     press(Qt::Key_Return, Qt::ShiftModifier);
     EXPECT_THAT(chosen, ::testing::ElementsAre(beacon));
@@ -83,8 +84,8 @@ TEST_F(Panel, SeveralAreChosenInTheOrderOfTheList) {
     QTest::keyClick(panel->list(), Qt::Key_Down, Qt::ShiftModifier);
     QTest::keyClick(panel->list(), Qt::Key_Return);
     ASSERT_EQ(chosen.size(), 2u);
-    EXPECT_EQ(panel->selected()[0].title, u"Beacon"_s);
-    EXPECT_EQ(chosen[1], panel->selected()[1].id);
+    EXPECT_EQ(panel->selectedSongs()[0].title, u"Beacon"_s);
+    EXPECT_EQ(chosen[1], panel->selected()[1]);
     panel->selectOnlyCurrent();
     EXPECT_EQ(panel->selected().size(), 1u);
 }
@@ -134,18 +135,18 @@ TEST_F(Panel, ADragCarriesIdsAndTitles) {
     auto* model = panel->list()->model();
     const std::unique_ptr<QMimeData> data(model->mimeData({model->index(1, 0), model->index(3, 0)}));
     EXPECT_EQ(data->text(), u"Beacon\nDory"_s);
-    const auto ids = SongListModel::songsIn(data.get());
-    ASSERT_EQ(ids.size(), 2u);
-    EXPECT_EQ(model->index(3, 0).data(SongListModel::IdRole).toString(), ids[1].text());
-    EXPECT_TRUE(SongListModel::songsIn(std::make_unique<QMimeData>().get()).empty());
+    const auto picks = FindListModel::picksIn(data.get());
+    ASSERT_EQ(picks.size(), 2u);
+    EXPECT_EQ(model->index(3, 0).data(FindListModel::IdRole).toString(), std::get<SongId>(picks[1]).text());
+    EXPECT_TRUE(FindListModel::picksIn(std::make_unique<QMimeData>().get()).empty());
 }
 
 /// Pixels of the marks' colour in a painted row.
 int markedPixels(const std::vector<SongHit>& hits) {
-    SongListModel model;
-    model.setHits(hits);
+    FindListModel model;
+    model.setHits({hits.begin(), hits.end()});
     QListView view;
-    SongDelegate delegate;
+    FindDelegate delegate;
     QImage image(300, 60, QImage::Format_RGB32);
     image.fill(Qt::white);
     QPainter painter(&image);

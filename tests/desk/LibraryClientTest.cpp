@@ -41,7 +41,7 @@ TEST_F(Client, OnlyTheLastOfSeveralSearchesIsAnswered) {
     saved(u"Harbour"_s);
     QStringList answered;
     for (const QString& query : {u"h"_s, u"ha"_s, u"har"_s})
-        client->find(&asker, query, {}, [&answered, query](const auto&) { answered << query; });
+        client->find(&asker, {query, FindAll, {}}, [&answered, query](const auto&) { answered << query; });
     ASSERT_TRUE(waitUntil([&] { return !answered.isEmpty(); }));
     QTest::qWait(50);
     EXPECT_EQ(answered, QStringList{u"har"_s});
@@ -52,8 +52,10 @@ TEST_F(Client, AnotherAskersSearchIsNoHindrance) {
     saved(u"Harbour"_s);
     QObject other;
     int answers = 0;
-    client->find(&asker, u"harbour"_s, {}, [&](const auto& hits) { answers += int(hits->size()); });
-    client->find(&other, u"harbour"_s, {}, [&](const auto& hits) { answers += int(hits->size()); });
+    client->find(&asker, {u"harbour"_s, FindAll, {}},
+                 [&](const auto& found) { answers += int(found->hits.size()); });
+    client->find(&other, {u"harbour"_s, FindAll, {}},
+                 [&](const auto& found) { answers += int(found->hits.size()); });
     EXPECT_TRUE(waitUntil([&] { return answers == 2; }));
 }
 
@@ -61,7 +63,7 @@ TEST_F(Client, NobodyIsAnsweredWhoIsGone) {
     open();
     auto gone = std::make_unique<QObject>();
     bool answered = false;
-    client->find(gone.get(), u"x"_s, {}, [&](const auto&) { answered = true; });
+    client->find(gone.get(), {u"x"_s, FindAll, {}}, [&](const auto&) { answered = true; });
     client->song(gone.get(), SongId::create(), [&](const auto&) { answered = true; });
     gone.reset();
     saved(u"Later"_s); // the work is done by then

@@ -13,13 +13,13 @@ namespace {
 class Desks : public WindowTest {
 protected:
     QListView* results() {
-        return window->findChild<QWidget*>(u"library-desk"_s)->findChild<QListView*>(u"find-results"_s);
+        return window->findChild<QWidget*>(u"song-library"_s)->findChild<QListView*>(u"find-results"_s);
     }
 };
 
 TEST_F(Desks, AnEmptyLibrarySaysWhatToDo) {
     press(Qt::Key_1, Qt::AltModifier);
-    auto* hint = window->findChild<QWidget*>(u"library-desk"_s)->findChild<QLabel*>(u"find-empty"_s);
+    auto* hint = window->findChild<QWidget*>(u"song-library"_s)->findChild<QLabel*>(u"find-empty"_s);
     EXPECT_TRUE(waitUntil([&] { return hint->isVisible(); }));
     EXPECT_TRUE(hint->text().contains(u"Bring in"_s));
 }
@@ -56,7 +56,7 @@ TEST_F(Desks, ASongIsFoundByAnyScrapOfIt) {
         {u"etoile"_s, u"\u00c9toile du port"_s},
         {u"MORNING OVER"_s, u"Morning over Quillhaven"_s}};
     for (const auto& [desk, key] :
-         {std::pair{u"library-desk"_s, Qt::Key_1}, std::pair{u"prepare-desk"_s, Qt::Key_2}}) {
+         {std::pair{u"song-library"_s, Qt::Key_1}, std::pair{u"prepare-desk"_s, Qt::Key_2}}) {
         press(key, Qt::AltModifier);
         auto* list = window->findChild<QWidget*>(desk)->findChild<QListView*>(u"find-results"_s);
         for (const auto& [scrap, title] : scraps) {

@@ -46,9 +46,9 @@ protected:
 };
 
 TEST_F(Document, EveryChangeIsOneNamedStep) {
-    const ItemId a = document.insertSong(0, samples::harbourSong(u"A"_s));
+    const ItemId a = document.insert(0, songItem(samples::harbourSong(u"A"_s)));
     const ItemId heading = document.insertHeading(0, u"Gathering"_s);
-    document.insertSong(99, samples::harbourSong(u"B"_s)); // past the end is the end
+    document.insert(99, songItem(samples::harbourSong(u"B"_s))); // past the end is the end
     EXPECT_EQ(titlesOf(document), (QStringList{u"Gathering"_s, u"A"_s, u"B"_s}));
     document.move({a}, 3);
     EXPECT_EQ(titlesOf(document), (QStringList{u"Gathering"_s, u"B"_s, u"A"_s}));
@@ -66,18 +66,18 @@ TEST_F(Document, EveryChangeIsOneNamedStep) {
 TEST_F(Document, WhatChangesNothingIsNoStep) {
     document.setTitle({});
     document.setTheme(samples::theme());
-    document.changeSong(ItemId::create(), samples::harbourSong(), u"nobody"_s);
+    document.change(ItemId::create(), songItem(samples::harbourSong()), u"nobody"_s);
     const ItemId heading = document.insertHeading(0, u"Gathering"_s);
-    document.changeSong(heading, samples::harbourSong(), u"a heading is no song"_s);
+    document.change(heading, songItem(samples::harbourSong()), u"a heading is no song"_s);
     EXPECT_EQ(document.undoStack().count(), 1);
 }
 
 TEST_F(Document, ChangesOfOneVisitAreOneStepUntilSomethingElseIsDone) {
-    const ItemId a = document.insertSong(0, samples::harbourSong(u"A"_s));
+    const ItemId a = document.insert(0, songItem(samples::harbourSong(u"A"_s)));
     for (const QString& title : {u"A1"_s, u"A12"_s, u"A123"_s})
-        document.changeSong(a, samples::harbourSong(title), u"typing"_s, 1);
+        document.change(a, songItem(samples::harbourSong(title)), u"typing"_s, 1);
     EXPECT_EQ(document.undoStack().count(), 2);
-    document.changeSong(a, samples::harbourSong(u"Again"_s), u"typing"_s, 2); // another visit
+    document.change(a, songItem(samples::harbourSong(u"Again"_s)), u"typing"_s, 2); // another visit
     EXPECT_EQ(document.undoStack().count(), 3);
     document.undoStack().undo();
     EXPECT_EQ(titlesOf(document), QStringList{u"A123"_s});
@@ -86,17 +86,17 @@ TEST_F(Document, ChangesOfOneVisitAreOneStepUntilSomethingElseIsDone) {
 }
 
 TEST_F(Document, WhatIsTypedWhileItIsBeingSavedIsStillUnsaved) {
-    const ItemId a = document.insertSong(0, samples::harbourSong(u"A"_s));
-    document.changeSong(a, samples::harbourSong(u"A1"_s), u"typing"_s, 1);
+    const ItemId a = document.insert(0, songItem(samples::harbourSong(u"A"_s)));
+    document.change(a, songItem(samples::harbourSong(u"A1"_s)), u"typing"_s, 1);
     bool saved = false;
     QObject::connect(&document, &ServiceDocument::saved, [&] { saved = true; });
     document.save(folder.filePath(u"s.mivanta"_s));
-    document.changeSong(a, samples::harbourSong(u"A12"_s), u"typing"_s, 1); // joins the step before
+    document.change(a, songItem(samples::harbourSong(u"A12"_s)), u"typing"_s, 1); // joins the step before
     ASSERT_TRUE(waitUntil([&] { return saved; }));
     EXPECT_TRUE(document.isModified());
     ASSERT_TRUE(save(folder.filePath(u"s.mivanta"_s)));
     EXPECT_FALSE(document.isModified());
-    document.changeSong(a, samples::harbourSong(u"A123"_s), u"typing"_s, 1); // not into what is saved
+    document.change(a, songItem(samples::harbourSong(u"A123"_s)), u"typing"_s, 1); // not into what is saved
     EXPECT_TRUE(document.isModified());
     document.undoStack().undo();
     EXPECT_EQ(titlesOf(document), QStringList{u"A12"_s});
@@ -163,7 +163,7 @@ RC_GTEST_PROP(DocumentProperty, UndoTakesEveryChangeBackAndRedoDoesItAgain, ()) 
         const int before = document.undoStack().count();
         switch (what) {
         case 0:
-            document.insertSong(a, samples::harbourSong(u"Song %1"_s.arg(b)));
+            document.insert(a, songItem(samples::harbourSong(u"Song %1"_s.arg(b))));
             break;
         case 1:
             document.insertHeading(a, u"Heading %1"_s.arg(b));
@@ -175,7 +175,7 @@ RC_GTEST_PROP(DocumentProperty, UndoTakesEveryChangeBackAndRedoDoesItAgain, ()) 
             document.move({idAt(a), idAt(b)}, b);
             break;
         case 4:
-            document.changeSong(idAt(a), samples::harbourSong(u"Other %1"_s.arg(b)), u"changing"_s);
+            document.change(idAt(a), songItem(samples::harbourSong(u"Other %1"_s.arg(b))), u"changing"_s);
             break;
         default:
             document.setTitle(u"Title %1"_s.arg(a));

@@ -19,7 +19,7 @@ protected:
         press(Qt::Key_1, Qt::AltModifier);
         ASSERT_TRUE(waitUntil([&] { return list()->model()->rowCount() == 14; }));
     }
-    QWidget* desk() { return child<QWidget>(u"library-desk"_s); }
+    QWidget* desk() { return child<QWidget>(u"song-library"_s); }
     QListView* list() { return desk()->findChild<QListView*>(u"find-results"_s); }
     QWidget* panel() { return child<QWidget>(u"several-songs"_s); }
     void click(const QString& button) { QTest::mouseClick(child<QPushButton>(button), Qt::LeftButton); }

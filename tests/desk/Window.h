@@ -32,6 +32,8 @@ public:
     Unsaved unsaved = Unsaved::Cancel;
     bool quit = false;
     int asked = 0;
+    QStringList questions;
+    std::optional<QString> answered = QString();
 
     [[nodiscard]] QString serviceToOpen() override { return open; }
     [[nodiscard]] QString whereToSave(const QString&) override { return saveTo; }
@@ -52,7 +54,18 @@ public:
         ++asked;
         return quit;
     }
+    [[nodiscard]] bool removeForGood(const QString&) override {
+        ++asked;
+        return quit;
+    }
     [[nodiscard]] QString text(const QString&, const QString&) override { return typed; }
+    [[nodiscard]] std::optional<QString> answer(const QString&, const QString& question) override {
+        questions << question;
+        return answered;
+    }
+    [[nodiscard]] QString scriptureFileToImport() override { return files.value(0); }
+    [[nodiscard]] QString scriptureFolderToImport() override { return folder; }
+    [[nodiscard]] QStringList textFilesToImport() override { return files; }
     [[nodiscard]] Unsaved unsavedWork(const QString&) override {
         ++asked;
         return unsaved;
@@ -112,6 +125,27 @@ protected:
         ASSERT_TRUE(waitUntil([&] { return review->isVisible(); }));
         press(Qt::Key_Return, Qt::ControlModifier);
         ASSERT_TRUE(waitUntil([&] { return done; }));
+    }
+
+    /// Scripture and texts of the demo, by the keys of the Library desk.
+    void importDemoScripture() {
+        const QString demo = QStringLiteral(MIVANTA_SOURCE_DIR "/data/demo");
+        int done = 0;
+        QObject::connect(&session->library(), &LibraryClient::changed, window.get(), [&] { ++done; });
+        press(Qt::Key_1, Qt::AltModifier);
+        press(Qt::Key_2, Qt::AltModifier | Qt::ShiftModifier);
+        answers->folder = demo + u"/scripture/quayside"_s;
+        press(Qt::Key_I, Qt::ControlModifier | Qt::ShiftModifier);
+        ASSERT_TRUE(waitUntil([&] { return done == 1; }));
+        answers->files = {demo + u"/scripture/hafenmuster.osis.xml"_s};
+        press(Qt::Key_I, Qt::ControlModifier);
+        ASSERT_TRUE(waitUntil([&] { return done == 2; }));
+        press(Qt::Key_3, Qt::AltModifier | Qt::ShiftModifier);
+        answers->files = {demo + u"/texts"_s};
+        press(Qt::Key_I, Qt::ControlModifier);
+        ASSERT_TRUE(waitUntil([&] { return done == 3; }));
+        press(Qt::Key_1, Qt::AltModifier | Qt::ShiftModifier);
+        press(Qt::Key_2, Qt::AltModifier);
     }
 
     /// A key to whatever has the focus, as from a keyboard.

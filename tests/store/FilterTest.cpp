@@ -120,8 +120,9 @@ TEST_F(Filters, FacetsCountEachValueOnce) {
 }
 
 TEST_F(Filters, AnOlderLibraryIsFilteredAfterItWasOpened) {
-    ASSERT_TRUE(library->database().change(u"DROP TABLE song_facts"_s));
-    ASSERT_TRUE(library->database().change(u"DROP TABLE song_use"_s));
+    for (const QString& table : {u"song_facts"_s, u"song_use"_s, u"verse_fts"_s, u"verse"_s, u"translation"_s,
+                                 u"spoken_text_fts"_s, u"spoken_text_version"_s, u"spoken_text"_s})
+        ASSERT_TRUE(library->database().change(u"DROP TABLE "_s + table));
     ASSERT_TRUE(library->database().change(u"PRAGMA user_version=3"_s));
     open();
     EXPECT_EQ(list(with([](SongFilter& f) { f.topic = u"sea"_s; })).size(), 2);

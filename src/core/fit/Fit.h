@@ -10,8 +10,8 @@ namespace mivanta {
 struct FitLine {
     int line = 0; ///< the caller's number for this line, handed back in the rows
     QString words;
-    bool breakBefore = false; ///< a person's slide break, always kept
-    std::vector<int> units{};   ///< for fitProse(): where verses begin inside the words, rising
+    bool breakBefore = false;             ///< a person's slide break, always kept
+    std::vector<int> units{};             ///< for fitProse(): where verses begin inside the words, rising
     const TextMeasure* measure = nullptr; ///< of this line's font, when it is another one
     std::optional<QString> beside{};      ///< words in a second column
 };
@@ -32,11 +32,11 @@ struct FitLimits {
 
 /// One row as it is shown: a range of a line's characters.
 struct FitRow {
-    int line = 0; ///< FitLine::line
-    int from = 0; ///< UTF-16, inclusive
-    int to = 0;   ///< exclusive; includes the space at a wrap
-    QString text; ///< as shown, without that space
-    QString beside{}; ///< what stands in the second column
+    int line = 0;       ///< FitLine::line
+    int from = 0;       ///< UTF-16, inclusive
+    int to = 0;         ///< exclusive; includes the space at a wrap
+    QString text;       ///< as shown, without that space
+    QString beside{};   ///< what stands in the second column
     int besideFrom = 0; ///< place of that in its line
     friend bool operator==(const FitRow&, const FitRow&) = default;
 };

@@ -263,8 +263,7 @@ private:
 int rowsAt(const FitLimits& limits, int size) {
     const double rowPx = limits.rowHeight * size;
     const int most = std::max(1, limits.linesAtMost - int(std::ceil(limits.rowsKept)));
-    const int high =
-        rowPx > 0 ? int(std::floor(limits.box.height() / rowPx - limits.rowsKept + 1e-9)) : most;
+    const int high = rowPx > 0 ? int(std::floor(limits.box.height() / rowPx - limits.rowsKept + 1e-9)) : most;
     return std::clamp(high, 1, most);
 }
 
@@ -286,7 +285,8 @@ FitResult fitProse(const std::vector<FitPart>& parts, const FitLimits& limits, c
                 const int fits = int(limits.box.width() * column / std::max(widest, 1e-6));
                 if (fits < result.size) {
                     result.size = std::max(fits, least);
-                    result.reason = {fits < least ? FitCause::TooNarrow : FitCause::Width, int(p), line.number};
+                    result.reason = {fits < least ? FitCause::TooNarrow : FitCause::Width, int(p),
+                                     line.number};
                 }
             }
     }
@@ -294,7 +294,8 @@ FitResult fitProse(const std::vector<FitPart>& parts, const FitLimits& limits, c
         result.reason = {FitCause::TooNarrow, parts.empty() ? -1 : 0, -1};
     for (size_t p = 0; p < parts.size(); ++p)
         for (Segment& segment : segments[p]) {
-            const Setter setter(std::move(segment), limits.box.width() / result.size, rowsAt(limits, result.size));
+            const Setter setter(std::move(segment), limits.box.width() / result.size,
+                                rowsAt(limits, result.size));
             auto slides = setter.slides();
             auto& into = result.parts[p];
             into.insert(into.end(), slides.begin(), slides.end());

@@ -20,7 +20,10 @@ ItemContent contentOf(const Song& song) {
     QHash<PartId, int> indexOf;
     for (const Part& part : song.parts) {
         indexOf.insert(part.id, int(content.parts.size()));
-        content.parts.push_back({part.label(), part.shortLabel(), part.bandOnly, part.comment,
+        content.parts.push_back({part.label(),
+                                 part.shortLabel(),
+                                 part.bandOnly,
+                                 part.comment,
                                  {part.lines.begin(), part.lines.end()}});
     }
     for (const SungPart& sung : song.sungParts()) {

@@ -22,8 +22,8 @@ struct ContentLine : Line {
     ContentLine(Line line) : Line(std::move(line)) {}
 
     std::vector<NumberSpan> numbers;
-    std::vector<int> units; ///< where verses begin inside the words, rising; a slide had better begin there
-    QString role;           ///< who says it; empty = nobody in particular
+    std::vector<int> units;  ///< where verses begin inside the words, rising; a slide had better begin there
+    QString role;            ///< who says it; empty = nobody in particular
     bool startsRole = false; ///< somebody else begins to speak here
     bool namesRole = false;  ///< the role's name stands before the words where they begin
     std::vector<ContentLine> beside; ///< empty, or one: the same verse in a second translation
@@ -49,10 +49,10 @@ struct ContentEntry {
 
 /// A credit line that the item itself decides about, as a passage does.
 struct OwnCredit {
-    QString every;        ///< on every slide
-    QString last;         ///< on the last one, behind the other
-    QString besideEvery;  ///< under the words of every slide
-    QString besideLast;   ///< under the words of the last one
+    QString every;       ///< on every slide
+    QString last;        ///< on the last one, behind the other
+    QString besideEvery; ///< under the words of every slide
+    QString besideLast;  ///< under the words of the last one
 };
 
 struct ItemContent {

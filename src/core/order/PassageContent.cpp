@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/order/ItemContent.h"
 #include <QHash>
+#include <algorithm>
 
 namespace mivanta {
 
@@ -42,8 +43,8 @@ public:
             if (piece.words.isEmpty())
                 continue;
             const bool isPoetry = piece.start == VerseStart::Poetry;
-            const bool breaks = m_layout.keepsPoetry &&
-                                (isPoetry || (piece.start == VerseStart::Paragraph && m_inPoetry));
+            const bool breaks =
+                m_layout.keepsPoetry && (isPoetry || (piece.start == VerseStart::Paragraph && m_inPoetry));
             m_inPoetry = isPoetry || (m_inPoetry && piece.start == VerseStart::Continues);
             if (m_lines.empty() || breaks || (isFirst && ownLine))
                 m_lines.emplace_back();
@@ -74,8 +75,9 @@ ContentLine oneLine(const Verse& verse, const QString& number, const PassageLayo
 /// "4", or "5:4" where the chapter begins or changes inside a passage of several.
 QString numberOf(const Verse& verse, const Verse* before, bool severalChapters) {
     const bool isNew = !before || before->chapter != verse.chapter || !(before->book == verse.book);
-    return severalChapters && isNew ? QStringLiteral("%1:%2").arg(QString::number(verse.chapter), verse.numberText())
-                                    : verse.numberText();
+    return severalChapters && isNew
+               ? QStringLiteral("%1:%2").arg(QString::number(verse.chapter), verse.numberText())
+               : verse.numberText();
 }
 
 bool hasSeveralChapters(const std::vector<Verse>& verses) {
@@ -159,14 +161,17 @@ ItemContent contentOf(const Passage& passage) {
         content.entries.push_back({int(content.parts.size()), 1, 1, {}});
         content.parts.push_back({label, label, false, {}, std::move(words)});
     };
-    for (const Verse& verse : first.verses) {
+    for (int index = 0; index < int(first.verses.size()); ++index) {
+        const Verse& verse = first.verses[size_t(index)];
+        const bool startsRange =
+            std::find(first.rangeStarts.begin(), first.rangeStarts.end(), index) != first.rangeStarts.end();
         const QString number = numberOf(verse, before, several);
         before = &verse;
         if (parallel) {
             pairs.push_back(oneLine(verse, number, layout));
             pairs.back().beside = {second.beside(verse, layout)};
         } else {
-            lines.add(verse, number, layout.flow != PassageFlow::Running);
+            lines.add(verse, number, startsRange || layout.flow != PassageFlow::Running);
         }
         if (slideEach)
             addPart(QStringLiteral("v%1").arg(number), parallel ? std::exchange(pairs, {}) : lines.take());

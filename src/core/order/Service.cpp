@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/order/Service.h"
+#include "core/base/Cases.h"
 #include <algorithm>
 
 namespace mivanta {
@@ -16,47 +17,35 @@ TextItem textItem(SpokenText text, QMap<QString, QString> answers) {
     return {std::make_shared<const SpokenText>(std::move(text)), std::move(answers)};
 }
 
-namespace {
-
-/// One function a kind of item.
-template <typename... Functions>
-struct Cases : Functions... {
-    using Functions::operator()...;
-};
-template <typename... Functions>
-Cases(Functions...) -> Cases<Functions...>;
-
-} // namespace
-
 QString titleOf(const ItemWords& words) {
     return std::visit(Cases{[](const Heading& heading) { return heading.title; },
-                             [](const SongItem& item) { return item.song->title; },
-                             [](const PassageItem& item) { return item.passage->title(); },
-                             [](const TextItem& item) { return item.text->title; }},
+                            [](const SongItem& item) { return item.song->title; },
+                            [](const PassageItem& item) { return item.passage->title(); },
+                            [](const TextItem& item) { return item.text->title; }},
                       words);
 }
 
 ItemContent contentOf(const ItemWords& words, const Service& service) {
-    return std::visit(Cases{[](const Heading&) { return ItemContent(); },
-                             [](const SongItem& item) { return contentOf(*item.song); },
-                             [](const PassageItem& item) { return contentOf(*item.passage); },
-                             [&](const TextItem& item) {
-                                 return contentOf(*item.text, service.fieldValues(item.answers));
-                             }},
-                      words);
+    return std::visit(
+        Cases{[](const Heading&) { return ItemContent(); },
+              [](const SongItem& item) { return contentOf(*item.song); },
+              [](const PassageItem& item) { return contentOf(*item.passage); },
+              [&](const TextItem& item) { return contentOf(*item.text, service.fieldValues(item.answers)); }},
+        words);
 }
 
 bool isSame(const ItemWords& a, const ItemWords& b) {
     if (a.index() != b.index())
         return false;
-    return std::visit(Cases{[&](const Heading& heading) { return heading.title == std::get<Heading>(b).title; },
-                             [&](const SongItem& item) { return item.song == std::get<SongItem>(b).song; },
-                             [&](const PassageItem& item) { return item.passage == std::get<PassageItem>(b).passage; },
-                             [&](const TextItem& item) {
-                                 const auto& other = std::get<TextItem>(b);
-                                 return item.text == other.text && item.answers == other.answers;
-                             }},
-                      a);
+    return std::visit(
+        Cases{[&](const Heading& heading) { return heading.title == std::get<Heading>(b).title; },
+              [&](const SongItem& item) { return item.song == std::get<SongItem>(b).song; },
+              [&](const PassageItem& item) { return item.passage == std::get<PassageItem>(b).passage; },
+              [&](const TextItem& item) {
+                  const auto& other = std::get<TextItem>(b);
+                  return item.text == other.text && item.answers == other.answers;
+              }},
+        a);
 }
 
 const Song* Item::song() const {

@@ -16,28 +16,39 @@ Cue RunPlan::cue(int item, int step) const {
     return {itemId(item), slides(item).steps[size_t(step)].position};
 }
 
+const ItemSlides* RunPlan::slidesOf(const ItemId& id) const {
+    const int item = indexOf(id);
+    return item >= 0 ? &slides(item) : unplanned(id);
+}
+
 std::optional<Cue> following(const Cue& cue, const RunPlan& plan) {
-    const int item = plan.indexOf(cue.item);
-    if (item < 0)
+    const ItemSlides* slides = plan.slidesOf(cue.item);
+    if (!slides)
         return std::nullopt;
-    const int step = plan.slides(item).stepAt(cue.position) + 1;
-    if (step < int(plan.slides(item).steps.size()))
-        return plan.cue(item, step);
-    return item + 1 < plan.itemCount() ? std::optional(plan.cue(item + 1, 0)) : std::nullopt;
+    const int step = slides->stepAt(cue.position) + 1;
+    if (step < int(slides->steps.size()))
+        return Cue{cue.item, slides->steps[size_t(step)].position};
+    const int item = plan.indexOf(cue.item);
+    return item >= 0 && item + 1 < plan.itemCount() ? std::optional(plan.cue(item + 1, 0)) : std::nullopt;
 }
 
 std::optional<Cue> preceding(const Cue& cue, const RunPlan& plan) {
-    const int item = plan.indexOf(cue.item);
-    if (item < 0)
+    const ItemSlides* slides = plan.slidesOf(cue.item);
+    if (!slides)
         return std::nullopt;
-    const int step = plan.slides(item).stepAt(cue.position) - 1;
+    const int step = slides->stepAt(cue.position) - 1;
     if (step >= 0)
-        return plan.cue(item, step);
+        return Cue{cue.item, slides->steps[size_t(step)].position};
+    const int item = plan.indexOf(cue.item);
     return item > 0 ? std::optional(plan.cue(item - 1, int(plan.slides(item - 1).steps.size()) - 1))
                     : std::nullopt;
 }
 
 namespace {
+
+bool isUnplanned(const std::optional<Cue>& cue, const RunPlan& plan) {
+    return cue && plan.indexOf(cue->item) < 0 && plan.unplanned(cue->item);
+}
 
 /// What stands where the item on screen stood before it was taken out.
 std::optional<Cue> atHint(const RunState& state, const RunPlan& plan) {
@@ -48,13 +59,21 @@ std::optional<Cue> atHint(const RunState& state, const RunPlan& plan) {
 std::optional<Cue> afterOnScreen(const RunState& state, const RunPlan& plan) {
     if (!state.onScreen)
         return plan.itemCount() > 0 ? std::optional(plan.cue(0, 0)) : std::nullopt;
+    if (isUnplanned(state.onScreen, plan)) {
+        const auto inside = following(*state.onScreen, plan);
+        return inside ? inside : state.planNext;
+    }
     return plan.indexOf(state.onScreen->item) < 0 ? atHint(state, plan) : following(*state.onScreen, plan);
 }
 
 RunState shown(RunState state, const Cue& cue, const RunPlan& plan) {
     state.onScreen = cue;
-    state.itemHint = plan.indexOf(cue.item);
-    state.next = following(cue, plan);
+    if (!isUnplanned(cue, plan)) {
+        state.itemHint = plan.indexOf(cue.item);
+        state.planOnScreen.reset();
+        state.planNext.reset();
+    }
+    state.next = afterOnScreen(state, plan);
     return state;
 }
 
@@ -67,15 +86,18 @@ RunState startedRun(const RunPlan& plan) {
 }
 
 RunState taken(const RunState& state, const RunPlan& plan) {
-    return state.next && plan.indexOf(state.next->item) >= 0 ? shown(state, *state.next, plan) : state;
+    return state.next && plan.slidesOf(state.next->item) ? shown(state, *state.next, plan) : state;
 }
 
 RunState takenBack(const RunState& state, const RunPlan& plan) {
     if (!state.onScreen)
         return state;
     std::optional<Cue> cue;
-    if (plan.indexOf(state.onScreen->item) >= 0) {
+    if (plan.slidesOf(state.onScreen->item)) {
         cue = preceding(*state.onScreen, plan);
+        if (!cue && isUnplanned(state.onScreen, plan) && state.planOnScreen &&
+            plan.slidesOf(state.planOnScreen->item))
+            cue = state.planOnScreen;
     } else if (const int item = std::min(state.itemHint, plan.itemCount()) - 1; item >= 0) {
         cue = plan.cue(item, int(plan.slides(item).steps.size()) - 1);
     }
@@ -85,7 +107,9 @@ RunState takenBack(const RunState& state, const RunPlan& plan) {
 RunState lookedAhead(const RunState& state, const RunPlan& plan, int steps) {
     RunState result = state;
     for (; steps > 0 && result.next; --steps) {
-        const auto cue = following(*result.next, plan);
+        auto cue = following(*result.next, plan);
+        if (!cue && isUnplanned(result.next, plan))
+            cue = state.planNext;
         if (!cue)
             break;
         result.next = cue;
@@ -113,9 +137,22 @@ RunState lookedAt(const RunState& state, const Cue& cue) {
     return result;
 }
 
+RunState lookedAtUnplanned(const RunState& state, const RunPlan& plan, const ItemId& item) {
+    const ItemSlides* slides = plan.unplanned(item);
+    if (!slides)
+        return state;
+    RunState result = state;
+    if (!isUnplanned(state.onScreen, plan)) {
+        result.planOnScreen = state.onScreen;
+        result.planNext = afterOnScreen(state, plan);
+    }
+    result.next = Cue{item, slides->steps.front().position};
+    return result;
+}
+
 RunState lookedBack(const RunState& state, const RunPlan& plan) {
     RunState result = state;
-    result.next = afterOnScreen(state, plan);
+    result.next = afterOnScreen(result, plan);
     return result;
 }
 
@@ -124,7 +161,9 @@ RunState reconciled(const RunState& state, const RunPlan& plan) {
     if (result.onScreen)
         if (const int at = plan.indexOf(result.onScreen->item); at >= 0)
             result.itemHint = at;
-    if (!result.next || plan.indexOf(result.next->item) < 0)
+    if (result.planNext && !plan.slidesOf(result.planNext->item))
+        result.planNext = atHint(result, plan);
+    if (!result.next || !plan.slidesOf(result.next->item))
         result.next = afterOnScreen(result, plan);
     return result;
 }
@@ -243,9 +282,8 @@ std::vector<Scene> scenesAt(const ItemSlides& slides, const Position& position, 
 }
 
 std::vector<Scene> scenesFor(const RunState& state, const RunPlan& plan, const std::vector<Output>& outputs) {
-    const int item = state.onScreen ? plan.indexOf(state.onScreen->item) : -1;
-    if (item >= 0)
-        return scenesAt(plan.slides(item), state.onScreen->position, state.curtain);
+    if (const ItemSlides* slides = state.onScreen ? plan.slidesOf(state.onScreen->item) : nullptr)
+        return scenesAt(*slides, state.onScreen->position, state.curtain);
     std::vector<Scene> scenes;
     for (const Output& output : outputs)
         scenes.push_back(blackScene(output));

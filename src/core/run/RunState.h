@@ -21,8 +21,13 @@ public:
     /// May compute the slides now; the reference stays good until the plan changes.
     [[nodiscard]] virtual const ItemSlides& slides(int index) const = 0;
 
-    /// Index of the item, or -1.
+    /// The slides of an unplanned item: one that can be run and is not in the order. Null = there is none.
+    [[nodiscard]] virtual const ItemSlides* unplanned(const ItemId&) const { return nullptr; }
+
+    /// Index of the item, or -1; also for an unplanned one.
     [[nodiscard]] int indexOf(const ItemId& id) const;
+    /// Slides of an item of either sort; null when it is gone.
+    [[nodiscard]] const ItemSlides* slidesOf(const ItemId& id) const;
     [[nodiscard]] Cue cue(int item, int step) const;
 };
 
@@ -32,6 +37,9 @@ struct RunState {
     std::optional<Cue> next; ///< nothing at the end of the service
     Curtain curtain = Curtain::Open;
     int itemHint = 0; ///< where the item on screen stood, for when it is taken out of the order
+    /// While an unplanned item is next or on screen: what of the plan was on screen, and what was next.
+    std::optional<Cue> planOnScreen{};
+    std::optional<Cue> planNext{};
     friend bool operator==(const RunState&, const RunState&) = default;
 };
 
@@ -48,6 +56,8 @@ struct RunState {
 /// Moves the next mark to the first step of an item (index in the plan). Unchanged when there is none.
 [[nodiscard]] RunState lookedAtItem(const RunState& state, const RunPlan& plan, int item);
 [[nodiscard]] RunState lookedAt(const RunState& state, const Cue& cue);
+/// An unplanned item is next. The plan is taken up again behind its last step, where it was left.
+[[nodiscard]] RunState lookedAtUnplanned(const RunState& state, const RunPlan& plan, const ItemId& item);
 /// The next mark back to what follows what is on screen.
 [[nodiscard]] RunState lookedBack(const RunState& state, const RunPlan& plan);
 
@@ -55,6 +65,8 @@ struct RunState {
 /// What is on screen stays on screen until a take.
 [[nodiscard]] RunState reconciled(const RunState& state, const RunPlan& plan);
 
+/// The step behind or before one, inside its item or in the next item of the plan; an unplanned item has
+/// nothing behind or before it.
 [[nodiscard]] std::optional<Cue> following(const Cue& cue, const RunPlan& plan);
 [[nodiscard]] std::optional<Cue> preceding(const Cue& cue, const RunPlan& plan);
 

@@ -16,11 +16,11 @@ enum class Curtain {
 
 struct SceneRow {
     QString text;
-    std::vector<ChordMark> chords;  ///< positions in `text`
-    std::vector<Emphasis> emphasis; ///< places in `text`
-    std::vector<NumberSpan> numbers{};  ///< verse numbers, places in `text`
-    std::optional<Colour> colour{};     ///< of the role that says it; nothing = the words' own
-    std::vector<SceneRow> beside{};     ///< empty, or one: what stands in the second column
+    std::vector<ChordMark> chords;     ///< positions in `text`
+    std::vector<Emphasis> emphasis;    ///< places in `text`
+    std::vector<NumberSpan> numbers{}; ///< verse numbers, places in `text`
+    std::optional<Colour> colour{};    ///< of the role that says it; nothing = the words' own
+    std::vector<SceneRow> beside{};    ///< empty, or one: what stands in the second column
     friend bool operator==(const SceneRow&, const SceneRow&) = default;
 };
 
@@ -34,7 +34,7 @@ struct Scene {
     bool roomForChords = false; ///< rows are set apart so that chords stand above them
     QString credit;
     QString besideWords; ///< the reference, under the words
-    QString stageNote; ///< for the musicians, at the top
+    QString stageNote;   ///< for the musicians, at the top
     Curtain curtain = Curtain::Open;
     friend bool operator==(const Scene&, const Scene&) = default;
 };

@@ -92,7 +92,8 @@ FitLine fitLine(int number, const ContentLine& line, const Output& output, const
     const RoleLook* role = line.role.isEmpty() ? nullptr : look.role(line.role);
     if (role && role->bold)
         result.measure = &measures.measure(look.words.family, bolderThan(look.words.weight));
-    if (!line.beside.empty() && output.linesAtMost >= kLinesForColumns && look.words.linesAtMost >= kLinesForColumns)
+    if (!line.beside.empty() && output.linesAtMost >= kLinesForColumns &&
+        look.words.linesAtMost >= kLinesForColumns)
         result.beside = line.beside.front().words;
     return result;
 }
@@ -125,9 +126,11 @@ OutputSlides outputSlides(const ItemContent& content, const Output& output, cons
         const auto& slides = fitted.parts[size_t(content.entries[e].part)];
         for (size_t s = 0; s < slides.size(); ++s) {
             const FitRow& first = slides[s].rows.front();
-            const ContentLine& line = content.parts[size_t(content.entries[e].part)].lines[size_t(first.line)];
+            const ContentLine& line =
+                content.parts[size_t(content.entries[e].part)].lines[size_t(first.line)];
             const int offset = std::max(0, first.from - int(roleMark(line, look).size()));
-            result.slides.push_back({{int(e), first.line, offset}, int(s) + 1, int(slides.size()), slides[s].rows, {}, {}});
+            result.slides.push_back(
+                {{int(e), first.line, offset}, int(s) + 1, int(slides.size()), slides[s].rows, {}, {}});
         }
     }
     addCredits(result, content);
@@ -186,8 +189,9 @@ std::vector<Step> stepsFor(const ItemContent& content, const std::vector<OutputS
 const Theme& themeFor(const ItemWords& words, const Theme& ofService, const std::vector<Theme>& themes) {
     const auto* item = std::get_if<SongItem>(&words);
     const QString wanted = item ? item->song->usualTheme : QString();
-    const auto own = std::find_if(themes.begin(), themes.end(),
-                                  [&](const Theme& theme) { return !wanted.isEmpty() && theme.id == wanted; });
+    const auto own = std::find_if(themes.begin(), themes.end(), [&](const Theme& theme) {
+        return !wanted.isEmpty() && theme.id == wanted;
+    });
     return own == themes.end() ? ofService : *own;
 }
 

@@ -109,13 +109,13 @@ constexpr const char* kBooks[] = {
 /// "II", "Second", "2nd" at the head of a name, followed by more.
 QString leadingNumber(const QString& word) {
     static const QHash<QString, QString> numbers{
-        {QStringLiteral("i"), QStringLiteral("1")},      {QStringLiteral("ii"), QStringLiteral("2")},
-        {QStringLiteral("iii"), QStringLiteral("3")},    {QStringLiteral("iv"), QStringLiteral("4")},
-        {QStringLiteral("first"), QStringLiteral("1")},  {QStringLiteral("second"), QStringLiteral("2")},
-        {QStringLiteral("third"), QStringLiteral("3")},  {QStringLiteral("fourth"), QStringLiteral("4")},
-        {QStringLiteral("1st"), QStringLiteral("1")},    {QStringLiteral("2nd"), QStringLiteral("2")},
-        {QStringLiteral("3rd"), QStringLiteral("3")},    {QStringLiteral("4th"), QStringLiteral("4")},
-        {QStringLiteral("one"), QStringLiteral("1")},    {QStringLiteral("two"), QStringLiteral("2")},
+        {QStringLiteral("i"), QStringLiteral("1")},     {QStringLiteral("ii"), QStringLiteral("2")},
+        {QStringLiteral("iii"), QStringLiteral("3")},   {QStringLiteral("iv"), QStringLiteral("4")},
+        {QStringLiteral("first"), QStringLiteral("1")}, {QStringLiteral("second"), QStringLiteral("2")},
+        {QStringLiteral("third"), QStringLiteral("3")}, {QStringLiteral("fourth"), QStringLiteral("4")},
+        {QStringLiteral("1st"), QStringLiteral("1")},   {QStringLiteral("2nd"), QStringLiteral("2")},
+        {QStringLiteral("3rd"), QStringLiteral("3")},   {QStringLiteral("4th"), QStringLiteral("4")},
+        {QStringLiteral("one"), QStringLiteral("1")},   {QStringLiteral("two"), QStringLiteral("2")},
         {QStringLiteral("three"), QStringLiteral("3")},
     };
     return numbers.value(word);

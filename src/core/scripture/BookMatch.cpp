@@ -11,8 +11,9 @@ QStringList ownKeys(const OutlineBook& book) {
         keys << bookKey(name);
         // As it is typed where the keyboard has no such letters: "roemer".
         QString plain = name;
-        for (const auto& [letter, typed] : {std::pair(u'\u00e4', "ae"), std::pair(u'\u00f6', "oe"), std::pair(u'\u00fc', "ue"),
-                                            std::pair(u'\u00df', "ss"), std::pair(u'\u00e6', "ae"), std::pair(u'\u00f8', "oe")})
+        for (const auto& [letter, typed] :
+             {std::pair(u'\u00e4', "ae"), std::pair(u'\u00f6', "oe"), std::pair(u'\u00fc', "ue"),
+              std::pair(u'\u00df', "ss"), std::pair(u'\u00e6', "ae"), std::pair(u'\u00f8', "oe")})
             plain.replace(QChar(letter), QLatin1String(typed), Qt::CaseInsensitive);
         if (plain != name)
             keys << bookKey(plain);

@@ -33,7 +33,8 @@ VersePiece cut(const VersePiece& piece, int from, int to) {
     VersePiece result{from == 0 ? piece.start : VerseStart::Continues, piece.words.mid(from, to - from), {}};
     for (const Emphasis& e : piece.emphasis)
         if (std::max(e.from, from) < std::min(e.to, to))
-            result.emphasis.push_back({std::max(e.from, from) - from, std::min(e.to, to) - from, e.bold, e.italic});
+            result.emphasis.push_back(
+                {std::max(e.from, from) - from, std::min(e.to, to) - from, e.bold, e.italic});
     while (result.words.endsWith(u' '))
         result.words.chop(1);
     for (Emphasis& e : result.emphasis)
@@ -101,7 +102,8 @@ QString Passage::title() const {
         if (!version.translation.shortName.isEmpty())
             names << version.translation.shortName;
     const QString reference = words.empty() ? QString() : words.front().reference;
-    return names.isEmpty() ? reference : QStringLiteral("%1 (%2)").arg(reference, names.join(QStringLiteral(", ")));
+    return names.isEmpty() ? reference
+                           : QStringLiteral("%1 (%2)").arg(reference, names.join(QStringLiteral(", ")));
 }
 
 std::vector<Verse> versesIn(const VerseRange& range, const std::vector<Verse>& verses) {

@@ -26,11 +26,11 @@ struct Verse {
     BookCode book;
     int chapter = 1;
     int number = 1;
-    int lastNumber = 1; ///< higher than `number` when several verses are told as one
+    int lastNumber = 1;             ///< higher than `number` when several verses are told as one
     std::vector<VersePiece> pieces; ///< at least one; not all empty
     friend bool operator==(const Verse&, const Verse&) = default;
 
-    [[nodiscard]] QString words() const;  ///< all of it, in one line
+    [[nodiscard]] QString words() const;      ///< all of it, in one line
     [[nodiscard]] QString numberText() const; ///< "4", "4–5"
 };
 
@@ -62,7 +62,7 @@ struct PassageLayout {
     PassageFlow flow = PassageFlow::Running;
     VerseNumbers numbers = VerseNumbers::Raised;
     ReferenceOn referenceOn = ReferenceOn::Every;
-    ReferencePlace referencePlace = ReferencePlace::CreditLine;
+    ReferencePlace referencePlace = ReferencePlace::BesideWords; ///< large enough to be read
     bool namesTranslation = true; ///< its short name stands behind the reference
     bool keepsPoetry = true;      ///< lines of poetry stay lines
     friend bool operator==(const PassageLayout&, const PassageLayout&) = default;
@@ -71,14 +71,15 @@ struct PassageLayout {
 /// The words of a reference in one translation.
 struct PassageWords {
     Translation translation;
-    QString reference; ///< as this translation writes it
-    std::vector<Verse> verses;
+    QString reference;            ///< as this translation writes it
+    std::vector<Verse> verses;    ///< of all ranges, one after the other
+    std::vector<int> rangeStarts; ///< indexes of the first verse of each range, rising
     friend bool operator==(const PassageWords&, const PassageWords&) = default;
 };
 
 /// A passage as it stands in a service: complete, so that the service opens anywhere.
 struct Passage {
-    Reference reference; ///< in the numbering of the first words
+    Reference reference;             ///< in the numbering of the first words
     std::vector<PassageWords> words; ///< one translation, or two side by side; never empty
     PassageLayout layout;
     friend bool operator==(const Passage&, const Passage&) = default;

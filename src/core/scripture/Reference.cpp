@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/scripture/Reference.h"
 #include <algorithm>
+#include <tuple>
 
 namespace mivanta {
 
@@ -100,6 +101,35 @@ const OutlineBook* Outline::book(BookCode code) const {
     const auto at =
         std::find_if(books.begin(), books.end(), [&](const OutlineBook& b) { return b.code == code; });
     return at == books.end() ? nullptr : &*at;
+}
+
+Reference joined(std::vector<VerseRange> ranges, const Outline& outline) {
+    std::stable_sort(ranges.begin(), ranges.end(), [](const VerseRange& a, const VerseRange& b) {
+        return std::tuple(a.book.rank(), a.from.chapter, a.from.verse) <
+               std::tuple(b.book.rank(), b.from.chapter, b.from.verse);
+    });
+    Reference result;
+    for (const VerseRange& raw : ranges) {
+        const VerseRange range = evened(raw, outline);
+        VerseRange* last = result.ranges.empty() ? nullptr : &result.ranges.back();
+        if (!last || !(last->book == range.book) || last->to.letter || range.from.letter ||
+            last->to.verse == 0 || range.from.verse == 0) {
+            result.ranges.push_back(range);
+            continue;
+        }
+        const OutlineBook* book = outline.book(range.book);
+        const OutlineChapter* chapter = book ? book->chapter(last->to.chapter) : nullptr;
+        const bool endsChapter = chapter && last->to.verse >= chapter->lastVerse;
+        const bool touches =
+            range.from.chapter < last->to.chapter ||
+            (range.from.chapter == last->to.chapter && range.from.verse <= last->to.verse + 1) ||
+            (endsChapter && range.from.chapter == last->to.chapter + 1 && range.from.verse == 1);
+        if (!touches)
+            result.ranges.push_back(range);
+        else if (std::pair(range.to.chapter, range.to.verse) > std::pair(last->to.chapter, last->to.verse))
+            last->to = range.to;
+    }
+    return result;
 }
 
 QString referenceText(const Reference& reference, const Outline& outline) {

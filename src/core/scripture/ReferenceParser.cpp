@@ -15,11 +15,11 @@ constexpr size_t kMostRanges = 200;
 
 /// Languages that write chapter, comma, verse.
 bool writesCommas(const QString& language) {
-    static const QStringList languages{
-        QStringLiteral("de"), QStringLiteral("fr"), QStringLiteral("es"), QStringLiteral("it"),
-        QStringLiteral("pt"), QStringLiteral("pl"), QStringLiteral("cs"), QStringLiteral("sk"),
-        QStringLiteral("hu"), QStringLiteral("hr"), QStringLiteral("sl"), QStringLiteral("nb"),
-        QStringLiteral("da"), QStringLiteral("fi"), QStringLiteral("sv")};
+    static const QStringList languages{QStringLiteral("de"), QStringLiteral("fr"), QStringLiteral("es"),
+                                       QStringLiteral("it"), QStringLiteral("pt"), QStringLiteral("pl"),
+                                       QStringLiteral("cs"), QStringLiteral("sk"), QStringLiteral("hu"),
+                                       QStringLiteral("hr"), QStringLiteral("sl"), QStringLiteral("nb"),
+                                       QStringLiteral("da"), QStringLiteral("fi"), QStringLiteral("sv")};
     return languages.contains(language.section(u'-', 0, 0).toLower());
 }
 
@@ -33,8 +33,8 @@ QString joined(QStringList words, const QString& last) {
 /// "24 chapters", or "the chapters 2, 5–7" when there are gaps.
 QString chaptersOf(const OutlineBook& book) {
     const auto& chapters = book.chapters;
-    const bool whole = !chapters.empty() && chapters.front().number == 1 &&
-                       chapters.back().number == int(chapters.size());
+    const bool whole =
+        !chapters.empty() && chapters.front().number == 1 && chapters.back().number == int(chapters.size());
     if (whole)
         return chapters.size() == 1 ? QStringLiteral("one chapter")
                                     : QStringLiteral("%1 chapters").arg(chapters.size());
@@ -94,7 +94,9 @@ private:
         m_result.problem = {what, {}, remedy};
         end(ReferenceState::Refused);
     }
-    [[nodiscard]] QString bookName() const { return m_book->name.isEmpty() ? englishName(m_book->code) : m_book->name; }
+    [[nodiscard]] QString bookName() const {
+        return m_book->name.isEmpty() ? englishName(m_book->code) : m_book->name;
+    }
 
     /// One range, or what stands between ranges.
     void segment() {
@@ -124,7 +126,8 @@ private:
                 m_open = true;
                 return;
             }
-            refuse(QStringLiteral("there is nothing before the \u201c%1\u201d").arg(QChar(peek()->kind == Kind::Dash ? u'-' : u':')),
+            refuse(QStringLiteral("there is nothing before the \u201c%1\u201d")
+                       .arg(QChar(peek()->kind == Kind::Dash ? u'-' : u':')),
                    QStringLiteral("Write it as Luke 5:1-11."));
             return;
         case Kind::Unknown:
@@ -152,9 +155,10 @@ private:
             for (const BookCode code : m_result.books)
                 names << m_outline.book(code)->name;
             m_result.help = QStringLiteral("%1?").arg(joined(names.mid(0, 8), QStringLiteral(" or ")));
-            m_result.problem = {QStringLiteral("\u201c%1\u201d may be %2").arg(name, joined(names, QStringLiteral(" or "))),
-                                {},
-                                QStringLiteral("Type more of the name.")};
+            m_result.problem = {
+                QStringLiteral("\u201c%1\u201d may be %2").arg(name, joined(names, QStringLiteral(" or "))),
+                {},
+                QStringLiteral("Type more of the name.")};
             end(ReferenceState::Ambiguous);
         } else if (const auto missing = missingBook(name, m_outline); missing && hasNumbers()) {
             refuse(QStringLiteral("%1 is not in %2").arg(englishName(*missing), m_outline.translation),
@@ -197,7 +201,8 @@ private:
         const Token first = *peek();
         ++m_at;
         if (first.number == 0) {
-            refuse(QStringLiteral("chapters and verses are counted from 1"), QStringLiteral("Write another number."));
+            refuse(QStringLiteral("chapters and verses are counted from 1"),
+                   QStringLiteral("Write another number."));
             return true;
         }
         const bool oneChapter = m_book->hasOneChapter();
@@ -219,7 +224,8 @@ private:
                     const Token second = *peek();
                     ++m_at;
                     if (second.number == 0) {
-                        refuse(QStringLiteral("verses are counted from 1"), QStringLiteral("Write another number."));
+                        refuse(QStringLiteral("verses are counted from 1"),
+                               QStringLiteral("Write another number."));
                         return true;
                     }
                     point = {{first.number, second.number, second.letter}, true, second.tail};
@@ -271,7 +277,8 @@ private:
                 m_open = true;
             else if (!readPoint(to)) {
                 if (!m_over)
-                    refuse(QStringLiteral("a number is missing after the dash"), QStringLiteral("Write it as Luke 5:1-11."));
+                    refuse(QStringLiteral("a number is missing after the dash"),
+                           QStringLiteral("Write it as Luke 5:1-11."));
                 return;
             }
             if (m_over)
@@ -363,7 +370,8 @@ private:
                 continue;
             }
             const int from = number == range.from.chapter ? std::max(1, range.from.verse) : 1;
-            const int to = number == range.to.chapter && range.to.verse > 0 ? range.to.verse : chapter->lastVerse;
+            const int to =
+                number == range.to.chapter && range.to.verse > 0 ? range.to.verse : chapter->lastVerse;
             there += to - from + 1;
             for (const int verse : chapter->missing)
                 if (verse >= from && verse <= to) {
@@ -373,7 +381,8 @@ private:
         }
         if (there <= 0) {
             refuse(QStringLiteral("%1 %2 not in %3")
-                       .arg(joined(missing, QStringLiteral(" and ")), missing.size() == 1 ? QStringLiteral("is") : QStringLiteral("are"),
+                       .arg(joined(missing, QStringLiteral(" and ")),
+                            missing.size() == 1 ? QStringLiteral("is") : QStringLiteral("are"),
                             m_outline.translation),
                    QStringLiteral("Choose other verses, or another translation."));
             return;
@@ -381,7 +390,8 @@ private:
         if (!missing.isEmpty())
             m_result.notes << QStringLiteral("%1 %2 not in %3")
                                   .arg(joined(missing, QStringLiteral(" and ")),
-                                       missing.size() == 1 ? QStringLiteral("is") : QStringLiteral("are"), m_outline.translation);
+                                       missing.size() == 1 ? QStringLiteral("is") : QStringLiteral("are"),
+                                       m_outline.translation);
     }
 
     void finish() {
@@ -394,16 +404,22 @@ private:
         if (m_bare && !inOneChapter)
             m_result.help = QStringLiteral("%1 has %2").arg(bookName(), chaptersOf(*m_book));
         else if (chapter || inOneChapter)
-            m_result.help = inOneChapter
-                                ? QStringLiteral("%1 has %2").arg(bookName(), versesOf(m_book->chapters[0]))
-                                : QStringLiteral("%1 %2 has %3").arg(bookName()).arg(m_chapter).arg(versesOf(*chapter));
+            m_result.help =
+                inOneChapter
+                    ? QStringLiteral("%1 has %2").arg(bookName(), versesOf(m_book->chapters[0]))
+                    : QStringLiteral("%1 %2 has %3").arg(bookName()).arg(m_chapter).arg(versesOf(*chapter));
         if (!m_result.reference.isEmpty())
             m_result.text = referenceText(m_result.reference, m_outline);
         const bool isUnfinished = m_open || m_result.reference.isEmpty();
         if (m_bare)
-            m_result.completed = (m_result.text.isEmpty() || inOneChapter ? bookName() : m_result.text + QStringLiteral("; ") + bookName()) + u' ';
+            m_result.completed = (m_result.text.isEmpty() || inOneChapter
+                                      ? bookName()
+                                      : m_result.text + QStringLiteral("; ") + bookName()) +
+                                 u' ';
         else if (!isUnfinished && !m_byVerse && !m_result.reference.ranges.empty() &&
-                 m_result.reference.ranges.back().from.chapter == m_result.reference.ranges.back().to.chapter && !inOneChapter)
+                 m_result.reference.ranges.back().from.chapter ==
+                     m_result.reference.ranges.back().to.chapter &&
+                 !inOneChapter)
             m_result.completed = m_result.text + u':';
         end(isUnfinished ? ReferenceState::Unfinished : ReferenceState::Understood);
     }

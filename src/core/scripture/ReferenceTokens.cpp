@@ -28,11 +28,10 @@ std::optional<int> spokenNumber(const QString& word) {
         QStringLiteral("twelve"),   QStringLiteral("thirteen"), QStringLiteral("fourteen"),
         QStringLiteral("fifteen"),  QStringLiteral("sixteen"),  QStringLiteral("seventeen"),
         QStringLiteral("eighteen"), QStringLiteral("nineteen")};
-    static const QStringList tens{QStringLiteral("twenty"),  QStringLiteral("thirty"),
-                                  QStringLiteral("forty"),   QStringLiteral("fifty"),
-                                  QStringLiteral("sixty"),   QStringLiteral("seventy"),
-                                  QStringLiteral("eighty"),  QStringLiteral("ninety"),
-                                  QStringLiteral("hundred")};
+    static const QStringList tens{
+        QStringLiteral("twenty"), QStringLiteral("thirty"), QStringLiteral("forty"),
+        QStringLiteral("fifty"),  QStringLiteral("sixty"),  QStringLiteral("seventy"),
+        QStringLiteral("eighty"), QStringLiteral("ninety"), QStringLiteral("hundred")};
     if (const auto at = small.indexOf(word); at > 0)
         return int(at);
     if (const auto at = tens.indexOf(word); at >= 0)
@@ -42,15 +41,15 @@ std::optional<int> spokenNumber(const QString& word) {
 
 std::optional<Kind> wordKind(const QString& word) {
     static const QHash<QString, Kind> kinds{
-        {QStringLiteral("chapter"), Kind::Chapter},  {QStringLiteral("chapters"), Kind::Chapter},
-        {QStringLiteral("ch"), Kind::Chapter},       {QStringLiteral("chap"), Kind::Chapter},
-        {QStringLiteral("verse"), Kind::Verse},      {QStringLiteral("verses"), Kind::Verse},
-        {QStringLiteral("v"), Kind::Verse},          {QStringLiteral("vv"), Kind::Verse},
-        {QStringLiteral("vs"), Kind::Verse},         {QStringLiteral("vss"), Kind::Verse},
-        {QStringLiteral("ver"), Kind::Verse},        {QStringLiteral("to"), Kind::Dash},
-        {QStringLiteral("through"), Kind::Dash},     {QStringLiteral("thru"), Kind::Dash},
-        {QStringLiteral("until"), Kind::Dash},       {QStringLiteral("till"), Kind::Dash},
-        {QStringLiteral("and"), Kind::Comma},        {QStringLiteral("then"), Kind::Comma},
+        {QStringLiteral("chapter"), Kind::Chapter}, {QStringLiteral("chapters"), Kind::Chapter},
+        {QStringLiteral("ch"), Kind::Chapter},      {QStringLiteral("chap"), Kind::Chapter},
+        {QStringLiteral("verse"), Kind::Verse},     {QStringLiteral("verses"), Kind::Verse},
+        {QStringLiteral("v"), Kind::Verse},         {QStringLiteral("vv"), Kind::Verse},
+        {QStringLiteral("vs"), Kind::Verse},        {QStringLiteral("vss"), Kind::Verse},
+        {QStringLiteral("ver"), Kind::Verse},       {QStringLiteral("to"), Kind::Dash},
+        {QStringLiteral("through"), Kind::Dash},    {QStringLiteral("thru"), Kind::Dash},
+        {QStringLiteral("until"), Kind::Dash},      {QStringLiteral("till"), Kind::Dash},
+        {QStringLiteral("and"), Kind::Comma},       {QStringLiteral("then"), Kind::Comma},
     };
     const auto at = kinds.constFind(word);
     return at == kinds.constEnd() ? std::nullopt : std::optional(*at);
@@ -140,12 +139,14 @@ private:
             const QChar c = peek();
             if (c.isLetter()) {
                 const QString next = letters(m_at);
-                const bool isFirst = text.isEmpty() || text.endsWith(u' ') ? text.trimmed().size() <= 1 : false;
+                const bool isFirst =
+                    text.isEmpty() || text.endsWith(u' ') ? text.trimmed().size() <= 1 : false;
                 if (!isFirst && (wordKind(next) || spokenNumber(next) || next == QLatin1String("from")))
                     break;
                 text += next;
                 m_at += next.size();
-            } else if (c.isSpace() || c == u'.' || c == u'\'' || c == QChar(0x2019) || c == u'(' || c == u')') {
+            } else if (c.isSpace() || c == u'.' || c == u'\'' || c == QChar(0x2019) || c == u'(' ||
+                       c == u')') {
                 text += c == u'.' ? u' ' : c;
                 ++m_at;
             } else {

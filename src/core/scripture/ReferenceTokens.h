@@ -8,12 +8,12 @@ namespace mivanta {
 /// A piece of a typed reference.
 struct ReferenceToken {
     enum class Kind {
-        Name,     ///< a book's name, with its number
-        Number,   ///< with its letter, or with how it goes on
-        Chapter,  ///< the word
-        Verse,    ///< the word, or "v"
-        Colon,    ///< also a point that parts chapter and verse
-        Point,    ///< a point that may do so, or part verses
+        Name,    ///< a book's name, with its number
+        Number,  ///< with its letter, or with how it goes on
+        Chapter, ///< the word
+        Verse,   ///< the word, or "v"
+        Colon,   ///< also a point that parts chapter and verse
+        Point,   ///< a point that may do so, or part verses
         Comma,
         Semicolon,
         Dash,

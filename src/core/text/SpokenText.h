@@ -8,7 +8,7 @@ namespace mivanta {
 
 /// One line of a spoken text and who says it.
 struct SpokenLine {
-    QString role; ///< "Leader", "All", or any other; empty = nobody in particular, such as a notice
+    QString role;  ///< "Leader", "All", or any other; empty = nobody in particular, such as a notice
     QString words; ///< may hold fields such as {date}; empty = a gap
     std::vector<Emphasis> emphasis;
     bool breakBefore = false; ///< a person set a slide break before this line

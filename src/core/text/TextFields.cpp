@@ -15,7 +15,8 @@ constexpr auto kAsk = "ask "_L1;
 
 /// The day as it is said, without the weekday's comma: "4 October 2026".
 QString dateText(const QDate& day, const QString& language) {
-    const QLocale locale = language.isEmpty() ? QLocale(QLocale::English, QLocale::UnitedKingdom) : QLocale(language);
+    const QLocale locale =
+        language.isEmpty() ? QLocale(QLocale::English, QLocale::UnitedKingdom) : QLocale(language);
     return locale.toString(day, locale.language() == QLocale::German ? u"d. MMMM yyyy"_s : u"d MMMM yyyy"_s);
 }
 

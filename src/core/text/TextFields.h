@@ -7,8 +7,8 @@ namespace mivanta {
 
 /// What the fields of a text are filled with.
 struct FieldValues {
-    QDate date;    ///< of the service; invalid = not said
-    QString place; ///< the church
+    QDate date;                     ///< of the service; invalid = not said
+    QString place;                  ///< the church
     QMap<QString, QString> answers; ///< to what was asked when the text was placed, by the question
 };
 

@@ -27,7 +27,8 @@ QString wordsAsTyped(const SpokenLine& line) {
 
 RoleMark roleMarkOf(const QString& line) {
     // Words of a role begin with a letter; "10:30" is a time, and "Sing: and dance" of four words none.
-    static const QRegularExpression head(u"^\\s*(?:(\\p{L}[\\p{L}\\p{M}'’./&-]*(?: [\\p{L}\\p{N}][\\p{L}\\p{M}\\p{N}'’./&-]*){0,2})\\s*)?:(?:\\s+|$)"_s);
+    static const QRegularExpression head(
+        u"^\\s*(?:(\\p{L}[\\p{L}\\p{M}'’./&-]*(?: [\\p{L}\\p{N}][\\p{L}\\p{M}\\p{N}'’./&-]*){0,2})\\s*)?:(?:\\s+|$)"_s);
     const auto match = head.match(line);
     if (!match.hasMatch())
         return {};
@@ -85,7 +86,8 @@ std::vector<SpokenLine> linesFrom(const QString& text) {
     }
     while (!lines.empty() && lines.back().words.isEmpty())
         lines.pop_back();
-    const auto first = std::find_if(lines.begin(), lines.end(), [](const SpokenLine& l) { return !l.words.isEmpty(); });
+    const auto first =
+        std::find_if(lines.begin(), lines.end(), [](const SpokenLine& l) { return !l.words.isEmpty(); });
     lines.erase(lines.begin(), first);
     return lines;
 }

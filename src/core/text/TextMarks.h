@@ -20,7 +20,7 @@ namespace mivanta {
 /// The role that a typed line begins with, and where its words begin; an empty role when it has none.
 struct RoleMark {
     QString role;
-    int words = 0;    ///< index of the first character of the words
+    int words = 0;     ///< index of the first character of the words
     bool ends = false; ///< a ":" alone: nobody in particular from here
 };
 [[nodiscard]] RoleMark roleMarkOf(const QString& line);

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/LibraryClient.h"
+#include "formats/ScriptureReader.h"
 #include <QTimer>
 
 namespace mivanta {
@@ -54,7 +55,7 @@ void LibraryClient::checkInBackground() {
         });
 }
 
-void LibraryClient::find(QObject* asker, const QString& query, const SongFilter& filter, const Found& found) {
+void LibraryClient::find(QObject* asker, const FindQuery& query, const Found& found) {
     auto& last = m_lastOf[asker];
     if (!last) {
         last = std::make_shared<std::atomic<quint64>>(0);
@@ -63,42 +64,21 @@ void LibraryClient::find(QObject* asker, const QString& query, const SongFilter&
     const quint64 mine = ++*last;
     m_reader.run(
         asker,
-        [this, last = last, mine, query, filter]() -> std::optional<Result<std::vector<SongHit>>> {
+        [this, last = last, mine, query]() -> std::optional<Result<FindResult>> {
             if (*last != mine || !m_library)
                 return std::nullopt; // overtaken by a later key press
-            if (!query.trimmed().isEmpty())
-                return m_library->find(query, 50, filter);
-            auto songs = m_library->songs(filter);
-            if (!songs)
-                return Result<std::vector<SongHit>>(tl::unexpected(songs.error()));
-            std::vector<SongHit> hits;
-            hits.reserve(songs->size());
-            for (SongSummary& song : *songs)
-                hits.push_back({std::move(song), {}});
-            return Result<std::vector<SongHit>>(std::move(hits));
+            return findEverything(*m_library, query);
         },
-        [last = last, mine, found](std::optional<Result<std::vector<SongHit>>> result) {
+        [last = last, mine, found](std::optional<Result<FindResult>> result) {
             if (result && *last == mine)
                 found(std::move(*result));
         });
 }
 
-template <typename T>
-void LibraryClient::ask(QObject* asker, std::function<Result<T>(Library&)> work,
-                        std::function<void(Result<T>)> done, bool changes) {
-    m_reader.run(
-        asker,
-        [this, work = std::move(work)]() -> Result<T> {
-            if (!m_library)
-                return failure(QStringLiteral("the library is not open"), m_folder);
-            return work(*m_library);
-        },
-        [this, done = std::move(done), changes](Result<T> result) {
-            const bool hasChanged = changes && result;
-            done(std::move(result));
-            if (hasChanged)
-                Q_EMIT changed();
-        });
+void LibraryClient::words(QObject* asker, const FindPick& pick,
+                          const std::function<void(Result<ItemWords>)>& loaded) {
+    ask<ItemWords>(
+        asker, [pick](Library& library) { return wordsOf(library, pick); }, loaded);
 }
 
 void LibraryClient::song(QObject* asker, const SongId& id, const std::function<void(Result<Song>)>& loaded) {
@@ -219,6 +199,41 @@ void LibraryClient::bringIn(std::vector<ImportCandidate> candidates) {
         },
         [this](const std::vector<ImportEntry>& entries, bool cancelled) {
             Q_EMIT importFinished(entries, cancelled);
+            Q_EMIT changed();
+        });
+}
+
+void LibraryClient::bringInScripture(const QString& path) {
+    if (m_importing)
+        return;
+    m_importing = true;
+    *m_cancel = false;
+    m_importer.run(
+        this,
+        [this, folder = m_folder, path, cancel = m_cancel]() -> Result<BroughtIn> {
+            const auto progress = [&](int done, int total) {
+                QMetaObject::invokeMethod(this,
+                                          [this, done, total] { Q_EMIT scriptureProgress(done, total); });
+                return !*cancel;
+            };
+            auto library = Library::open(folder);
+            if (!library)
+                return tl::unexpected(library.error());
+            const auto text = readTranslation(path, progress);
+            if (!text)
+                return tl::unexpected(text.error());
+            const auto stored = (*library)->scripture().store(*text, progress);
+            if (!stored)
+                return tl::unexpected(stored.error());
+            return BroughtIn{*stored, int(text->books.size()), text->verseCount(), text->warnings};
+        },
+        [this](const Result<BroughtIn>& done) {
+            m_importing = false;
+            if (!done) {
+                Q_EMIT scriptureRefused(done.error());
+                return;
+            }
+            Q_EMIT scriptureBroughtIn(*done);
             Q_EMIT changed();
         });
 }

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "desk/app/Finding.h"
 #include "desk/app/Worker.h"
 #include "store/Library.h"
 #include <atomic>
@@ -10,6 +11,14 @@ namespace mivanta {
 
 /// What was read, passed along without copies; whoever gets it may take the songs out.
 using ImportPlan = std::shared_ptr<std::vector<ImportCandidate>>;
+
+/// A translation that was brought in.
+struct BroughtIn {
+    Translation translation;
+    int books = 0;
+    int verses = 0;
+    std::vector<ScriptureWarning> warnings;
+};
 
 /// The desks' way to the library: every call returns at once and answers later, on the GUI thread. Searches
 /// and imports run on threads of their own, so that Find works while files come in.
@@ -24,10 +33,17 @@ public:
     [[nodiscard]] const QString& folder() const { return m_folder; }
     [[nodiscard]] const std::optional<Error>& error() const { return m_error; }
 
-    /// Every song that passes the filter (an empty query) or those found among them. Only the last of several
-    /// calls by one asker is answered.
-    using Found = std::function<void(Result<std::vector<SongHit>>)>;
-    void find(QObject* asker, const QString& query, const SongFilter& filter, const Found& found);
+    /// Runs work on the open library, on its thread, then done(result) here; `changes` tells the world of a
+    /// success.
+    template <typename T>
+    void ask(QObject* asker, std::function<Result<T>(Library&)> work,
+             std::type_identity_t<std::function<void(Result<T>)>> done, bool changes = false);
+
+    /// What the query means and finds. Only the last of several calls by one asker is answered.
+    using Found = std::function<void(Result<FindResult>)>;
+    void find(QObject* asker, const FindQuery& query, const Found& found);
+    /// The words of what was picked, for putting them into a service. A text has no answers yet.
+    void words(QObject* asker, const FindPick& pick, const std::function<void(Result<ItemWords>)>& loaded);
     void facets(QObject* asker, const std::function<void(Result<SongFacets>)>& found);
     /// A song is on a screen. Nobody waits for it; it is no reason to stop a service when it fails.
     void noteSung(const SongUse& use);
@@ -59,10 +75,17 @@ public:
     void cancelImport();
     [[nodiscard]] bool isImporting() const { return m_importing; }
 
+    /// Reads a translation from a file, folder or ZIP and stores it, whole or not at all;
+    /// scriptureBroughtIn() or scriptureRefused() follows. cancelImport() stops it.
+    void bringInScripture(const QString& path);
+
 Q_SIGNALS:
     void opened();
     void failed(const mivanta::Error& error);
-    void changed(); ///< songs were added or changed
+    void changed(); ///< something was added or changed
+    void scriptureProgress(int done, int total);
+    void scriptureBroughtIn(const mivanta::BroughtIn& what);
+    void scriptureRefused(const mivanta::Error& error); ///< nothing was changed
     void importProgress(int done, int total);
     void lookedAt(const mivanta::ImportPlan& plan, bool cancelled);
     void importFinished(const std::vector<mivanta::ImportEntry>& entries, bool cancelled);
@@ -73,11 +96,6 @@ private:
     template <typename T>
     void importStep(std::function<T(Library&, const Library::Progress&)> work,
                     std::function<void(T, bool cancelled)> done);
-    /// Runs work on the open library, on its thread; `changes` tells the world of a success.
-    template <typename T>
-    void ask(QObject* asker, std::function<Result<T>(Library&)> work, std::function<void(Result<T>)> done,
-             bool changes);
-
     QString m_folder;
     std::unique_ptr<Library> m_library; ///< used on m_reader's thread only
     Worker m_reader{QStringLiteral("library")};
@@ -88,5 +106,23 @@ private:
     bool m_isOpen = false;
     bool m_importing = false;
 };
+
+template <typename T>
+void LibraryClient::ask(QObject* asker, std::function<Result<T>(Library&)> work,
+                        std::type_identity_t<std::function<void(Result<T>)>> done, bool changes) {
+    m_reader.run(
+        asker,
+        [this, work = std::move(work)]() -> Result<T> {
+            if (!m_library)
+                return failure(QStringLiteral("the library is not open"), m_folder);
+            return work(*m_library);
+        },
+        [this, done = std::move(done), changes](Result<T> result) {
+            const bool hasChanged = changes && result;
+            done(std::move(result));
+            if (hasChanged)
+                Q_EMIT changed();
+        });
+}
 
 } // namespace mivanta

@@ -92,8 +92,8 @@ void MainWindow::makeActions() {
     connect(fresh, &QAction::triggered, this, &MainWindow::newService);
     connect(open, &QAction::triggered, this, &MainWindow::openService);
     connect(store, &QAction::triggered, this, [this] {
-        if (currentDesk() == LibraryAt && m_libraryDesk->hasUnsavedSong())
-            m_libraryDesk->saveSong();
+        if (currentDesk() == LibraryAt && m_libraryDesk->hasUnsaved())
+            m_libraryDesk->save();
         else
             save(false);
     });
@@ -128,10 +128,10 @@ void MainWindow::makeDesks() {
     m_libraryDesk = new LibraryDesk(tools, m_stack);
     m_prepareDesk = new PrepareDesk(tools, m_fileActions, m_stack);
     m_checkDesk = new CheckDesk(m_session, m_stack);
-    m_runDesk = new RunDesk(m_session, m_thumbnails, m_stack);
+    m_runDesk = new RunDesk(tools, m_stack);
     m_setupDesk = new SetupDesk(m_session, m_thumbnails, m_stack);
     const std::pair<QWidget*, std::pair<QString, QString>> desks[]{
-        {m_libraryDesk, {tr("Library"), tr("All your songs")}},
+        {m_libraryDesk, {tr("Library"), tr("All your songs, scripture and texts")}},
         {m_prepareDesk, {tr("Prepare"), tr("Put the service together")}},
         {m_checkDesk, {tr("Check"), tr("What is better known before Sunday")}},
         {m_runDesk, {tr("Run"), tr("Run the service")}},
@@ -148,17 +148,17 @@ void MainWindow::makeDesks() {
         ++index;
     }
     connect(m_header, &Header::deskChosen, this, [this](int at) { goTo(Desk(at)); });
-    connect(m_libraryDesk, &LibraryDesk::addToService, this, [this](const std::vector<SongId>& ids) {
-        m_prepareDesk->addSongs(ids);
+    connect(m_libraryDesk, &LibraryDesk::addToService, this, [this](const std::vector<FindPick>& picks) {
+        m_prepareDesk->add(picks);
         goTo(PrepareAt);
     });
     connect(m_libraryDesk, &LibraryDesk::reviewIsThere, this, [this] {
         if (currentDesk() != RunAt) // a running service is not left by itself
             goTo(LibraryAt);
     });
-    connect(m_prepareDesk, &PrepareDesk::openInLibrary, this, [this](const SongId& id) {
+    connect(m_prepareDesk, &PrepareDesk::openInLibrary, this, [this](const FindPick& pick) {
         goTo(LibraryAt);
-        m_libraryDesk->showSong(id);
+        m_libraryDesk->show(pick);
     });
     connect(m_checkDesk, &CheckDesk::counted, this,
             [this](int worrying) { m_header->setDeskCount(CheckAt, worrying); });

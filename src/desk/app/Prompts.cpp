@@ -47,6 +47,28 @@ QString DialogPrompts::text(const QString& question, const QString& before) {
     return ok ? answer.trimmed() : QString();
 }
 
+std::optional<QString> DialogPrompts::answer(const QString& title, const QString& question) {
+    bool ok = false;
+    const QString answer =
+        QInputDialog::getText(m_window, title, question + QStringLiteral(":"), QLineEdit::Normal, {}, &ok);
+    return ok ? std::optional(answer.trimmed()) : std::nullopt;
+}
+
+QString DialogPrompts::scriptureFileToImport() {
+    return QFileDialog::getOpenFileName(
+        m_window, tr("Bring in a translation"), {},
+        tr("Scripture (*.usfm *.sfm *.xml *.osis *.txt *.zip);;All files (*)"));
+}
+
+QString DialogPrompts::scriptureFolderToImport() {
+    return QFileDialog::getExistingDirectory(m_window, tr("Bring in a translation from a folder"));
+}
+
+QStringList DialogPrompts::textFilesToImport() {
+    return QFileDialog::getOpenFileNames(m_window, tr("Bring in texts"), {},
+                                         tr("Texts (*.txt *.text);;All files (*)"));
+}
+
 QString DialogPrompts::whereToExport(const QString& suggestedName) {
     return QFileDialog::getSaveFileName(m_window, tr("Write a file"), suggestedName);
 }
@@ -81,14 +103,17 @@ Prompts::Unsaved DialogPrompts::unsavedWork(const QString& service) {
 }
 
 Prompts::Unsaved DialogPrompts::unsavedSong(const QString& title) {
-    return askUnsaved(m_window,
-                      tr("The song \u201c%1\u201d has changes that are not in the library yet.").arg(title),
+    return askUnsaved(m_window, tr("\u201c%1\u201d has changes that are not in the library yet.").arg(title),
                       tr("Leave it as it was"));
 }
 
 bool DialogPrompts::emptyBin(int songs) {
+    return removeForGood(tr("%1 songs").arg(songs));
+}
+
+bool DialogPrompts::removeForGood(const QString& what) {
     QMessageBox box(QMessageBox::Warning, QStringLiteral("Mivanta"),
-                    tr("%1 songs in the bin will be gone for good, with their earlier versions.").arg(songs),
+                    tr("%1 in the bin will be gone for good, with all earlier versions.").arg(what),
                     QMessageBox::NoButton, m_window);
     const auto* go = box.addButton(tr("Empty the bin"), QMessageBox::DestructiveRole);
     box.setDefaultButton(box.addButton(tr("Keep them"), QMessageBox::RejectRole));

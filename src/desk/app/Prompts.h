@@ -2,6 +2,7 @@
 #pragma once
 #include <QString>
 #include <QStringList>
+#include <optional>
 
 class QPrinter;
 class QWidget;
@@ -23,12 +24,20 @@ public:
     /// Sets the printer up; false when given up.
     [[nodiscard]] virtual bool choosePrinter(QPrinter& printer) = 0;
     [[nodiscard]] virtual QString text(const QString& question, const QString& before) = 0;
+    /// What a text that is being placed wants to know; nothing when given up.
+    [[nodiscard]] virtual std::optional<QString> answer(const QString& title, const QString& question) = 0;
+    [[nodiscard]] virtual QString scriptureFileToImport() = 0;
+    [[nodiscard]] virtual QString scriptureFolderToImport() = 0;
+    [[nodiscard]] virtual QStringList textFilesToImport() = 0;
 
     enum class Unsaved { Save, GiveUp, Cancel };
     [[nodiscard]] virtual Unsaved unsavedWork(const QString& service) = 0;
+    /// A song or a text of the library.
     [[nodiscard]] virtual Unsaved unsavedSong(const QString& title) = 0;
     /// Songs are to be removed for good.
     [[nodiscard]] virtual bool emptyBin(int songs) = 0;
+    /// `what` is to be removed for good, such as "2 texts".
+    [[nodiscard]] virtual bool removeForGood(const QString& what) = 0;
     /// While something is on screen: really end?
     [[nodiscard]] virtual bool quitWhileOnScreen() = 0;
 };
@@ -45,9 +54,14 @@ public:
     [[nodiscard]] QString folderToSendTo() override;
     [[nodiscard]] bool choosePrinter(QPrinter& printer) override;
     [[nodiscard]] QString text(const QString& question, const QString& before) override;
+    [[nodiscard]] std::optional<QString> answer(const QString& title, const QString& question) override;
+    [[nodiscard]] QString scriptureFileToImport() override;
+    [[nodiscard]] QString scriptureFolderToImport() override;
+    [[nodiscard]] QStringList textFilesToImport() override;
     [[nodiscard]] Unsaved unsavedWork(const QString& service) override;
     [[nodiscard]] Unsaved unsavedSong(const QString& title) override;
     [[nodiscard]] bool emptyBin(int songs) override;
+    [[nodiscard]] bool removeForGood(const QString& what) override;
     [[nodiscard]] bool quitWhileOnScreen() override;
 
 private:

@@ -1,5 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/RunController.h"
+#include "formats/ServiceFile.h"
+#include <QJsonArray>
 #include <QJsonDocument>
 #include <QJsonObject>
 
@@ -25,7 +27,7 @@ std::optional<Cue> cueFromJson(const QJsonValue& json) {
 
 } // namespace
 
-RunController::RunController(const SlideBook& book, PlayerClient& player, QObject* parent)
+RunController::RunController(SlideBook& book, PlayerClient& player, QObject* parent)
     : QObject(parent),
       m_book(book),
       m_player(player) {
@@ -91,6 +93,12 @@ void RunController::lookBack() {
     change(lookedBack(m_state, m_book));
 }
 
+void RunController::lookAtUnplanned(ItemWords words) {
+    const Item item{ItemId::create(), std::move(words)};
+    m_book.addUnplanned(item);
+    change(lookedAtUnplanned(m_state, m_book, item.id));
+}
+
 void RunController::setCurtain(Curtain curtain) {
     m_state.curtain = curtain;
     if (!m_live.empty())
@@ -125,10 +133,10 @@ void RunController::prefetch() {
         return;
     std::vector<Scene> scenes;
     const auto add = [&](const std::optional<Cue>& cue) {
-        const int item = cue ? m_book.indexOf(cue->item) : -1;
-        if (item < 0)
+        const ItemSlides* slides = cue ? m_book.slidesOf(cue->item) : nullptr;
+        if (!slides)
             return;
-        const auto at = scenesAt(m_book.slides(item), cue->position, m_state.curtain);
+        const auto at = scenesAt(*slides, cue->position, m_state.curtain);
         scenes.insert(scenes.end(), at.begin(), at.end());
     };
     add(m_state.next);
@@ -151,6 +159,15 @@ QByteArray RunController::keptState() const {
         json.insert(u"onScreen"_s, cueToJson(*m_state.onScreen));
     if (m_state.next)
         json.insert(u"next"_s, cueToJson(*m_state.next));
+    if (m_state.planOnScreen)
+        json.insert(u"planOnScreen"_s, cueToJson(*m_state.planOnScreen));
+    if (m_state.planNext)
+        json.insert(u"planNext"_s, cueToJson(*m_state.planNext));
+    QJsonArray unplanned; // what other desks would not know
+    for (const auto& cue : {m_state.onScreen, m_state.next})
+        if (const Item* item = cue ? m_book.unplannedItem(cue->item) : nullptr)
+            unplanned.append(itemToJson(*item));
+    json.insert(u"unplanned"_s, unplanned);
     return QJsonDocument(json).toJson(QJsonDocument::Compact);
 }
 
@@ -163,6 +180,11 @@ void RunController::takeUp(const QByteArray& kept) {
     const QJsonObject json = QJsonDocument::fromJson(kept).object();
     m_desk = json[u"desk"_s].toString();
     RunState state;
+    for (const QJsonValue& value : json[u"unplanned"_s].toArray())
+        if (const auto item = itemFromJson(value.toObject(), {}); item && !m_book.unplannedItem(item->id))
+            m_book.addUnplanned(*item);
+    state.planOnScreen = cueFromJson(json[u"planOnScreen"_s]);
+    state.planNext = cueFromJson(json[u"planNext"_s]);
     state.onScreen = cueFromJson(json[u"onScreen"_s]);
     state.next = cueFromJson(json[u"next"_s]);
     state.curtain = Curtain(json[u"curtain"_s].toInt());

@@ -10,7 +10,7 @@ namespace mivanta {
 class RunController : public QObject {
     Q_OBJECT
 public:
-    RunController(const SlideBook& book, PlayerClient& player, QObject* parent = nullptr);
+    RunController(SlideBook& book, PlayerClient& player, QObject* parent = nullptr);
 
     [[nodiscard]] const RunState& state() const { return m_state; }
     [[nodiscard]] const SlideBook& plan() const { return m_book; }
@@ -24,6 +24,8 @@ public:
     void lookAtItem(int index);
     void lookAt(const Cue& cue);
     void lookBack();
+    /// Something that is not in the order is next; the order goes on behind it where it was left.
+    void lookAtUnplanned(ItemWords words);
     void setCurtain(Curtain curtain);
 
     /// The state as it is kept for a restart, and taken up again. The picture is left as it is.
@@ -45,7 +47,7 @@ private:
     void prefetch();
     void planChanged();
 
-    const SlideBook& m_book;
+    SlideBook& m_book;
     PlayerClient& m_player;
     RunState m_state;
     std::vector<Scene> m_live;

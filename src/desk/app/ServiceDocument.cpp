@@ -66,22 +66,17 @@ void ServiceDocument::apply(Service next, const QString& what, int visit) {
     m_undo.push(new Change(*this, std::move(next), what, visit));
 }
 
-ItemId ServiceDocument::insertSong(int at, Song song) {
+ItemId ServiceDocument::insert(int at, ItemWords words) {
     Service next = m_service;
     const ItemId id = ItemId::create();
-    const QString title = song.title;
-    next.items.insert(next.items.begin() + std::clamp(at, 0, int(next.items.size())),
-                      {id, songItem(std::move(song))});
+    const QString title = titleOf(words);
+    next.items.insert(next.items.begin() + std::clamp(at, 0, int(next.items.size())), {id, std::move(words)});
     apply(std::move(next), tr("adding %1").arg(title));
     return id;
 }
 
 ItemId ServiceDocument::insertHeading(int at, const QString& title) {
-    Service next = m_service;
-    const ItemId id = ItemId::create();
-    next.items.insert(next.items.begin() + std::clamp(at, 0, int(next.items.size())), {id, Heading{title}});
-    apply(std::move(next), tr("adding the heading %1").arg(title));
-    return id;
+    return insert(at, Heading{title});
 }
 
 void ServiceDocument::remove(const std::vector<ItemId>& ids) {
@@ -118,12 +113,13 @@ void ServiceDocument::renameHeading(const ItemId& id, const QString& title) {
     apply(std::move(next), tr("renaming a heading"));
 }
 
-void ServiceDocument::changeSong(const ItemId& id, Song song, const QString& what, int visit) {
+void ServiceDocument::change(const ItemId& id, ItemWords words, const QString& what, int visit) {
     Service next = m_service;
     const int at = next.indexOf(id);
-    if (at < 0 || !next.items[size_t(at)].song())
-        return;
-    next.items[size_t(at)].content = songItem(std::move(song));
+    if (at < 0 || next.items[size_t(at)].content.index() != words.index() ||
+        isSame(next.items[size_t(at)].content, words))
+        return; // it is gone, of another kind, or as it was
+    next.items[size_t(at)].content = std::move(words);
     apply(std::move(next), what, visit);
 }
 

@@ -22,14 +22,15 @@ public:
     [[nodiscard]] QUndoStack& undoStack() { return m_undo; }
 
     // Changes, each one undo step. `at` is an index in items; past the end means at the end.
-    ItemId insertSong(int at, Song song);
+    ItemId insert(int at, ItemWords words);
     ItemId insertHeading(int at, const QString& title);
     void remove(const std::vector<ItemId>& ids);
     /// Moves the items, in their order, to stand before what is at `to` now.
     void move(const std::vector<ItemId>& ids, int to);
-    /// The song of an item becomes this one, in this service only. Changes of one `visit` (not 0) that follow
+    /// The words of an item become these, in this service only. Changes of one `visit` (not 0) that follow
     /// one another are one step.
-    void changeSong(const ItemId& id, Song song, const QString& what, int visit = 0);
+    void change(const ItemId& id, ItemWords words, const QString& what, int visit = 0);
+    [[nodiscard]] int startVisit() { return ++m_visits; }
     void renameHeading(const ItemId& id, const QString& title);
     void setTitle(const QString& title);
     void setTheme(const Theme& theme);
@@ -64,7 +65,8 @@ private:
     Theme m_usualTheme;
     QString m_path;
     std::optional<FileStamp> m_stamp;
-    int m_changes = 0;        ///< since the program was started, undone and redone ones too
+    int m_changes = 0; ///< since the program was started, undone and redone ones too
+    int m_visits = 0;
     bool m_recovered = false; ///< holds unsaved work from before, which undo does not know
     QUndoStack m_undo;
     QTimer m_journalSoon;

@@ -71,6 +71,8 @@ void Session::noteSung() {
         return;
     const Service& service = m_document.service();
     const Item* item = service.item(state.onScreen->item);
+    if (!item)
+        item = m_book.unplannedItem(state.onScreen->item);
     const Song* song = item ? item->song() : nullptr;
     if (!song)
         return;

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/SlideBook.h"
 #include "core/run/Cards.h"
+#include <algorithm>
 
 namespace mivanta {
 
@@ -24,21 +25,28 @@ void SlideBook::setOutputs(const std::vector<Output>& outputs) {
 
 void SlideBook::serviceChanged() {
     const Service& service = m_document.service();
-    if (!(service.theme == m_madeWith)) {
+    const bool isOther = !(service.id == m_madeWith.id);
+    // What every item may depend on: its look, and what fields are filled with.
+    if (isOther || !(service.theme == m_madeWith.theme) || service.start != m_madeWith.start ||
+        service.place != m_madeWith.place)
         m_made.clear();
-        m_madeWith = service.theme;
-    }
+    if (isOther)
+        m_unplanned.clear();
+    m_madeWith = {service.id, service.title, service.place, service.start, service.theme, {}};
     m_items.clear();
     QHash<ItemId, Made> kept;
-    for (const Item& item : service.items) {
-        const auto* song = std::get_if<SongItem>(&item.content);
-        if (!song)
-            continue;
-        m_items.push_back(item.id);
+    const auto keep = [&](const Item& item) {
         if (const auto made = m_made.constFind(item.id);
-            made != m_made.constEnd() && made->song == song->song)
+            made != m_made.constEnd() && isSame(made->words, item.content))
             kept.insert(item.id, *made);
-    }
+    };
+    for (const Item& item : service.items)
+        if (!item.isHeading()) {
+            m_items.push_back(item.id);
+            keep(item);
+        }
+    for (const Item& item : m_unplanned)
+        keep(item);
     m_made = std::move(kept);
     m_idle.start();
     Q_EMIT changed();
@@ -48,21 +56,37 @@ const ItemSlides& SlideBook::slides(int index) const {
     return *slidesOf(m_items[size_t(index)]);
 }
 
+const Item* SlideBook::unplannedItem(const ItemId& id) const {
+    const auto at =
+        std::find_if(m_unplanned.begin(), m_unplanned.end(), [&](const Item& i) { return i.id == id; });
+    return at == m_unplanned.end() ? nullptr : &*at;
+}
+
+void SlideBook::addUnplanned(const Item& item) {
+    m_unplanned.push_back(item);
+}
+
+const ItemSlides* SlideBook::unplanned(const ItemId& id) const {
+    return unplannedItem(id) ? slidesOf(id) : nullptr;
+}
+
 const ItemSlides* SlideBook::slidesOf(const ItemId& id) const {
     if (const auto made = m_made.constFind(id); made != m_made.constEnd())
         return made->slides.get();
     const Item* item = m_document.service().item(id);
-    const auto* song = item ? std::get_if<SongItem>(&item->content) : nullptr;
-    if (!song)
+    if (!item)
+        item = unplannedItem(id);
+    if (!item || item->isHeading())
         return nullptr;
-    auto slides = std::make_shared<const ItemSlides>(slidesOf(*song->song));
-    m_made.insert(id, {song->song, slides});
+    auto slides = std::make_shared<const ItemSlides>(slidesOf(item->content));
+    m_made.insert(id, {item->content, slides});
     return slides.get();
 }
 
-ItemSlides SlideBook::slidesOf(const Song& song) const {
-    return slidesFor(contentOf(song), m_outputs, themeFor(song, m_document.service().theme, m_themes),
-                     m_themes, m_measures);
+ItemSlides SlideBook::slidesOf(const ItemWords& words) const {
+    const Service& service = m_document.service();
+    return slidesFor(contentOf(words, service), m_outputs, themeFor(words, service.theme, m_themes), m_themes,
+                     m_measures);
 }
 
 void SlideBook::makeOne() {
@@ -76,14 +100,16 @@ void SlideBook::makeOne() {
 }
 
 bool SlideBook::isComplete() const {
-    return qsizetype(m_made.size()) == qsizetype(m_items.size());
+    return std::all_of(m_items.begin(), m_items.end(),
+                       [this](const ItemId& id) { return m_made.contains(id); });
 }
 
 int SlideBook::slideCount() const {
     int count = 0;
-    for (const Made& made : std::as_const(m_made))
-        if (const int main = mainOutput(*made.slides); main >= 0)
-            count += int(made.slides->outputs[size_t(main)].slides.size());
+    for (const ItemId& id : m_items)
+        if (const auto made = m_made.constFind(id); made != m_made.constEnd())
+            if (const int main = mainOutput(*made->slides); main >= 0)
+                count += int(made->slides->outputs[size_t(main)].slides.size());
     return count;
 }
 

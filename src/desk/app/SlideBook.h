@@ -21,9 +21,15 @@ public:
     [[nodiscard]] int itemCount() const override { return int(m_items.size()); }
     [[nodiscard]] ItemId itemId(int index) const override { return m_items[size_t(index)]; }
     [[nodiscard]] const ItemSlides& slides(int index) const override;
+    [[nodiscard]] const ItemSlides* unplanned(const ItemId& id) const override;
+    /// Of an item of the service; null for a heading and for what is not there.
     [[nodiscard]] const ItemSlides* slidesOf(const ItemId& id) const;
-    /// Slides of a song that is in no service yet, in the service's theme.
-    [[nodiscard]] ItemSlides slidesOf(const Song& song) const;
+    /// Slides of what is in no service yet, as they would be in this one.
+    [[nodiscard]] ItemSlides slidesOf(const ItemWords& words) const;
+
+    /// Something to be run without being in the order; it stays until another service is opened.
+    void addUnplanned(const Item& item);
+    [[nodiscard]] const Item* unplannedItem(const ItemId& id) const;
 
     /// True once every item has its slides; then slideCount() is that of the main output in all.
     [[nodiscard]] bool isComplete() const;
@@ -35,7 +41,7 @@ Q_SIGNALS:
 
 private:
     struct Made {
-        std::shared_ptr<const Song> song;
+        ItemWords words;
         std::shared_ptr<const ItemSlides> slides;
     };
     void serviceChanged();
@@ -45,7 +51,8 @@ private:
     std::vector<Theme> m_themes;
     std::vector<Output> m_outputs;
     std::vector<ItemId> m_items;
-    Theme m_madeWith;
+    std::vector<Item> m_unplanned;
+    Service m_madeWith; ///< without its items
     mutable QHash<ItemId, Made> m_made;
     mutable FontMeasures m_measures;
     QTimer m_idle;

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/ImportModel.h"
-#include "desk/parts/SongList.h"
+#include "desk/parts/FindList.h"
 #include <QCoreApplication>
 #include <algorithm>
 #include <numeric>
@@ -175,11 +175,11 @@ QVariant ImportModel::data(const QModelIndex& index, int role) const {
     switch (role) {
     case Qt::DisplayRole:
         return at->finding == ImportFinding::Unreadable ? file : at->song.title;
-    case SongListModel::NumberRole:
+    case FindListModel::NumberRole:
         return isToDecide(index.row())  ? tr("to decide")
                : choicesOf(*at).empty() ? QString()
                                         : decisionText(*at, at->decision);
-    case SongListModel::SecondLineRole:
+    case FindListModel::SecondLineRole:
         return findingText(*at);
     case Qt::ToolTipRole:
         return QStringLiteral("%1\n%2").arg(at->file, findingText(*at));

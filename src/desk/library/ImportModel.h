@@ -6,7 +6,7 @@
 namespace mivanta {
 
 /// The songs of an import and what shall become of each: what a person has to decide first, then what comes
-/// in, then what cannot or need not. Has the roles of SongListModel, for its delegate.
+/// in, then what cannot or need not. Has the roles of FindListModel, for its delegate.
 class ImportModel : public QAbstractListModel {
     Q_OBJECT
 public:

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/ImportReview.h"
 #include "desk/parts/CompareView.h"
-#include "desk/parts/SongList.h"
+#include "desk/parts/FindList.h"
 #include "desk/parts/Style.h"
 #include <QHBoxLayout>
 #include <QKeyEvent>
@@ -45,7 +45,7 @@ ImportReview::ImportReview(QWidget* parent) : QWidget(parent) {
     m_list->setObjectName(QStringLiteral("import-list"));
     m_list->setAccessibleName(tr("Songs that were read"));
     m_list->setModel(m_model);
-    m_list->setItemDelegate(new SongDelegate(m_list));
+    m_list->setItemDelegate(new FindDelegate(m_list));
     m_list->setUniformItemSizes(true);
     m_list->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     m_list->installEventFilter(this);

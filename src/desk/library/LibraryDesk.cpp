@@ -1,448 +1,135 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/LibraryDesk.h"
-#include "core/run/Cards.h"
-#include "core/song/PartEdits.h"
-#include "desk/library/BringingIn.h"
-#include "desk/library/ImportReview.h"
-#include "desk/library/LibraryList.h"
-#include "desk/library/SeveralSongs.h"
-#include "desk/library/SongEditor.h"
-#include "desk/library/SongHistory.h"
-#include "desk/library/SongPreview.h"
-#include "desk/library/SungFacts.h"
-#include "desk/parts/FindPanel.h"
-#include "desk/parts/OrderEdit.h"
+#include "desk/library/ScriptureLibrary.h"
+#include "desk/library/SongLibrary.h"
+#include "desk/library/TextLibrary.h"
 #include "desk/parts/Style.h"
-#include "store/Settings.h"
-#include <QApplication>
+#include <QAction>
 #include <QDragEnterEvent>
-#include <QHBoxLayout>
-#include <QLabel>
-#include <QMenu>
 #include <QMimeData>
-#include <QPushButton>
-#include <QScrollArea>
-#include <QStackedLayout>
+#include <QStackedWidget>
+#include <QTabBar>
 #include <QUrl>
 #include <QVBoxLayout>
 
 namespace mivanta {
 
-LibraryDesk::LibraryDesk(const Tools& tools, QWidget* parent)
-    : QWidget(parent),
-      m_session(tools.session),
-      m_prompts(tools.prompts),
-      m_sender(tools.sender),
-      m_keeper(m_draft, tools.session.library().folder()),
-      m_speller(tools.speller) {
+LibraryDesk::LibraryDesk(const Tools& tools, QWidget* parent) : QWidget(parent) {
     setObjectName(QStringLiteral("library-desk"));
     setAcceptDrops(true);
-    m_pages = new QStackedLayout(this);
-    m_review = new ImportReview(this);
-    m_history = new SongHistory(m_session.library(), this);
-    m_pages->addWidget(buildSongs(tools.thumbnails));
-    m_pages->addWidget(m_review);
-    m_pages->addWidget(m_history);
-    connectOrder();
-    connectList();
-    connectEditor();
-    connectBringingIn();
-    draftChanged(false);
+    m_kinds = new QTabBar(this);
+    m_kinds->setObjectName(QStringLiteral("library-kinds"));
+    m_kinds->setAccessibleName(tr("What the library shows"));
+    m_kinds->setDrawBase(false);
+    m_kinds->setExpanding(false);
+    m_kinds->setFocusPolicy(Qt::TabFocus);
+    m_stack = new QStackedWidget(this);
+    m_songs = new SongLibrary(tools, m_stack);
+    m_scripture = new ScriptureLibrary(tools, m_stack);
+    m_texts = new TextLibrary(tools, m_stack);
+    int index = 0;
+    for (const auto& [widget, name] : {std::pair<QWidget*, QString>{m_songs, tr("Songs")},
+                                       {m_scripture, tr("Scripture")},
+                                       {m_texts, tr("Texts")}}) {
+        m_stack->addWidget(widget);
+        m_kinds->addTab(name);
+        const QString key = QStringLiteral("Alt+Shift+%1").arg(index + 1);
+        m_kinds->setTabToolTip(index, tr("The library's %1 (%2)").arg(name.toLower(), key));
+        auto* action = new QAction(this);
+        action->setShortcut(QKeySequence(key));
+        connect(action, &QAction::triggered, this, [this, index] { goTo(Kind(index)); });
+        addAction(action);
+        ++index;
+    }
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(0);
+    column->addWidget(m_kinds);
+    column->addWidget(m_stack, 1);
+    connect(m_kinds, &QTabBar::currentChanged, this, [this](int at) {
+        m_stack->setCurrentIndex(at);
+        focusFind();
+    });
+    connect(m_songs, &SongLibrary::addToService, this, &LibraryDesk::addToService);
+    connect(m_scripture, &ScriptureLibrary::addToService, this, &LibraryDesk::addToService);
+    connect(m_texts, &TextLibrary::addToService, this, &LibraryDesk::addToService);
+    connect(m_songs, &SongLibrary::reviewIsThere, this, [this] {
+        goTo(SongsAt);
+        Q_EMIT reviewIsThere();
+    });
 }
 
-/// The list, and beside it the editor with the preview, or what can be done with several songs.
-QWidget* LibraryDesk::buildSongs(ThumbnailStore& thumbnails) {
-    auto* songs = new QWidget(this);
-    m_list = new LibraryList(m_session, m_prompts, songs);
-    m_find = &m_list->find();
-    auto* one = new QWidget(songs);
-    m_editor =
-        new SongEditor(m_draft, m_prompts, m_speller, shippedThemes(), this); // its keys are the desk's
-    auto* oneRow = new QHBoxLayout(one);
-    oneRow->setContentsMargins(0, 0, 0, 0);
-    oneRow->setSpacing(0);
-    oneRow->addWidget(m_editor, 10);
-    oneRow->addWidget(buildSide(thumbnails), 5);
-    m_several = new SeveralSongs(m_session, songs);
-    m_several->setSendMenu(m_list->sendMenu());
-    auto* beside = new QWidget(songs);
-    m_beside = new QStackedLayout(beside);
-    m_beside->addWidget(one);
-    m_beside->addWidget(m_several);
-    auto* row = new QHBoxLayout(songs);
-    row->setContentsMargins(0, 0, 0, 0);
-    row->setSpacing(0);
-    row->addWidget(m_list, 5);
-    row->addWidget(beside, 15);
-    return songs;
+LibraryDesk::Kind LibraryDesk::kind() const {
+    return Kind(m_stack->currentIndex());
 }
 
-void LibraryDesk::connectList() {
-    connect(m_find, &FindPanel::currentChanged, this, &LibraryDesk::currentChanged);
-    connect(m_find, &FindPanel::chosen, this, &LibraryDesk::addToService);
-    connect(m_find, &FindPanel::selectionChanged, this, &LibraryDesk::selectionChanged);
-    connect(m_several, &SeveralSongs::left, m_find, &FindPanel::selectOnlyCurrent);
-    connect(m_several, &SeveralSongs::addToService, this, &LibraryDesk::addToService);
-    connect(m_list, &LibraryList::sendWanted, this, [this](SendWay way, const std::vector<SongId>& ids) {
-        const auto send = [this, way, ids] {
-            const bool isOne = ids.size() == 1 && m_draft.song();
-            m_sender.sendFromLibrary(way, ids, isOne ? m_draft.song()->title : tr("Songs"));
-        };
-        settle(send); // what is written is what is stored
-    });
-    connect(m_list, &LibraryList::stopWanted, this, [this] {
-        m_session.library().cancelImport();
-        m_sender.cancel();
-    });
-    connect(&m_sender, &Sender::progress, m_list, &LibraryList::showProgress);
-    connect(&m_sender, &Sender::finished, m_list, &LibraryList::hideProgress);
-    connect(&m_sender, &Sender::failed, m_list, &LibraryList::hideProgress);
-    connect(m_list, &LibraryList::newWanted, this, &LibraryDesk::newSong);
-    connect(m_list, &LibraryList::showWanted, this, &LibraryDesk::showSong);
-}
-
-void LibraryDesk::connectEditor() {
-    connect(&m_draft, &SongDraft::loaded, this, [this] { draftChanged(false); });
-    connect(&m_draft, &SongDraft::changed, this, [this] { draftChanged(true); });
-    connect(m_editor, &SongEditor::saveWanted, this, [this] { saveSong(); });
-    connect(m_editor, &SongEditor::historyWanted, this, &LibraryDesk::showHistory);
-    connect(m_editor, &SongEditor::sheetWanted, this, [this](SendWay way, const ChartOptions& options) {
-        if (const auto& song = m_draft.song())
-            m_sender.sendSongs(way, {*song}, song->title, options);
-    });
-    connect(m_history, &SongHistory::left, this, &LibraryDesk::showSongs);
-    connect(m_history, &SongHistory::keepWanted, this, [this](const Song& stored) {
-        showSongs();
-        m_draft.setRevision(stored.revision);
-        saveSong();
-    });
-    connect(&m_keeper, &DraftKeeper::found, this, &LibraryDesk::recover);
-    connect(&m_keeper, &DraftKeeper::failed, &m_session, &Session::problem);
-    connect(&m_session.library(), &LibraryClient::opened, &m_keeper, &DraftKeeper::recover);
-    connect(m_history, &SongHistory::restoreWanted, this, &LibraryDesk::restoreVersion);
-    connect(m_editor, &SongEditor::deleteWanted, this, &LibraryDesk::putInBin);
-    connect(m_editor, &SongEditor::placeChanged, m_preview, &SongPreview::showPlace);
-    connect(m_preview, &SongPreview::slidesMade, this, &LibraryDesk::showPartNotes);
-    connect(&m_session.book(), &SlideBook::changed, m_preview, &SongPreview::refresh);
-}
-
-QWidget* LibraryDesk::buildSide(ThumbnailStore& thumbnails) {
-    auto* content = new QWidget(this);
-    m_preview = new SongPreview(m_session.book(), thumbnails, content);
-    m_order = new OrderEdit(content);
-    m_sung = new SungFacts(m_session.library(), content);
-    m_add = new QPushButton(tr("Add to the service"), content);
-    m_add->setObjectName(QStringLiteral("library-add"));
-    m_add->setToolTip(tr("Put this song into the service order (Enter in the search box)"));
-    connect(m_add, &QPushButton::clicked, this, [this] {
-        settle([this] {
-            if (m_draft.song())
-                Q_EMIT addToService({m_draft.song()->id});
-        });
-    });
-    auto* column = new QVBoxLayout(content);
-    column->setContentsMargins(spaced(4), spaced(4), spaced(4), spaced(4));
-    column->setSpacing(spaced(2));
-    column->addWidget(m_preview);
-    column->addWidget(m_order);
-    column->addWidget(m_sung);
-    column->addWidget(m_add, 0, Qt::AlignRight);
-    column->addStretch(1);
-    auto* scroll = new QScrollArea(this);
-    scroll->setWidgetResizable(true);
-    scroll->setFrameShape(QFrame::NoFrame);
-    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    scroll->setMinimumWidth(spaced(64));
-    scroll->setWidget(content);
-    return scroll;
-}
-
-void LibraryDesk::connectOrder() {
-    connect(m_order, &OrderEdit::orderWanted, this,
-            [this](const std::vector<SungPart>& entries, const QString& what) {
-                m_draft.change(what, [&](Song& song) { song.singingOrder = entries; });
-            });
-    connect(m_order, &OrderEdit::otherOrderWanted, this, [this](int index) {
-        m_draft.change(tr("the usual order"), [&](Song& song) { useOtherOrder(song, index); });
-    });
-    connect(m_order, &OrderEdit::newOrderWanted, this, [this] {
-        const QString name =
-            m_prompts.text(tr("What is the other order called? (such as Short)"), {}).trimmed();
-        if (name.isEmpty())
-            return;
-        m_draft.change(tr("another order"), [&](Song& song) {
-            const QString before = song.orderName.isEmpty() ? tr("Full") : song.orderName;
-            song.otherOrders.insert(song.otherOrders.begin(), {before, song.singingOrder});
-            song.orderName = name;
-        });
-    });
-    connect(m_order, &OrderEdit::renameWanted, this, [this] {
-        const QString name =
-            m_prompts.text(tr("What is this order called?"), m_draft.song()->orderName).trimmed();
-        if (!name.isEmpty())
-            m_draft.change(tr("the order's name"), [&](Song& song) { song.orderName = name; });
-    });
-    connect(m_order, &OrderEdit::removeWanted, this, [this] {
-        m_draft.change(tr("removing an order"), [](Song& song) {
-            song.singingOrder = song.otherOrders.front().entries;
-            song.orderName = song.otherOrders.front().name;
-            song.otherOrders.erase(song.otherOrders.begin());
-        });
-    });
+void LibraryDesk::goTo(Kind kind) {
+    m_kinds->setCurrentIndex(kind);
 }
 
 void LibraryDesk::focusFind() {
-    if (m_pages->currentWidget() == m_review)
-        m_review->focusList();
-    else if (m_pages->currentIndex() == 0)
-        m_find->focusBox();
-}
-
-void LibraryDesk::showSong(const SongId& id) {
-    settle([this, id] {
-        showSongs();
-        m_find->box()->clear();
-        m_find->select(id);
-        load(id);
-    });
-}
-
-void LibraryDesk::newSong() {
-    settle([this] {
-        showSongs();
-        m_wanted = {};
-        Song song;
-        song.id = SongId::create();
-        song.title = tr("New song");
-        addPart(song, 0, PartKind::Verse);
-        m_draft.load(song);
-        m_editor->focusTitle();
-    });
-}
-
-void LibraryDesk::currentChanged() {
-    const auto hit = m_find->current();
-    if (m_selecting || (hit && m_draft.song() && m_draft.song()->id == hit->song.id))
-        return;
-    const bool isNew = m_draft.song() && m_draft.song()->revision == 0;
-    if ((!hit || m_find->isFilling()) && (m_draft.isChanged() || isNew))
-        return; // what is being edited stays until another one is chosen
-    const SongId staying = m_draft.song() ? m_draft.song()->id : SongId();
-    bool settled = false;
-    settle([&, hit] {
-        settled = true;
-        if (hit) {
-            load(hit->song.id);
-        } else {
-            m_wanted = {};
-            m_draft.load(std::nullopt);
-        }
-    });
-    if (!settled && m_draft.isChanged()) {
-        m_selecting = true;
-        m_find->select(staying);
-        m_selecting = false;
-    }
-}
-
-void LibraryDesk::selectionChanged() {
-    const auto songs = m_find->selected();
-    const bool isSeveral = songs.size() > 1;
-    if (isSeveral)
-        m_several->setSongs(songs);
-    else if (m_several->isAncestorOf(QApplication::focusWidget()))
-        m_find->list()->setFocus();
-    m_beside->setCurrentIndex(isSeveral ? 1 : 0);
-}
-
-void LibraryDesk::load(const SongId& id) {
-    m_wanted = id;
-    m_session.library().song(this, id, [this](const Result<Song>& song) {
-        if (song && !(song->id == m_wanted))
-            return; // another one was chosen meanwhile
-        m_editor->setEmptyText(song ? QString() : song.error().text());
-        if (song && m_draft.song() && m_draft.song()->id == song->id && m_draft.isChanged())
-            return;
-        m_draft.load(song ? std::optional(*song) : std::nullopt);
-    });
-}
-
-void LibraryDesk::draftChanged(bool sameSong) {
-    const auto& song = m_draft.song();
-    m_add->setVisible(song && song->revision > 0);
-    m_preview->setSong(song, sameSong);
-    m_order->setSong(song);
-    if (!sameSong)
-        m_sung->setSong(song && song->revision > 0 ? song->id : SongId());
-}
-
-void LibraryDesk::showPartNotes() {
-    const auto& song = m_draft.song();
-    const auto& slides = m_preview->slides();
-    QStringList notes;
-    const int main = slides ? mainOutput(*slides) : -1;
-    for (size_t p = 0; song && main >= 0 && p < song->parts.size(); ++p) {
-        int count = 0;
-        for (const Slide& slide : slides->outputs[size_t(main)].slides)
-            if (slides->content.entries[size_t(slide.start.entry)].part == int(p))
-                count = std::max(count, slide.of);
-        notes << (count == 0 ? (song->parts[p].hasWords() ? tr("not sung") : QString())
-                             : (count == 1 ? tr("1 slide") : tr("%1 slides").arg(count)));
-    }
-    m_editor->setPartNotes(notes);
-}
-
-void LibraryDesk::undo() {
-    if (m_pages->currentIndex() != 0)
-        return;
-    if (m_beside->currentIndex() == 1 || (!m_draft.undoStack().canUndo() && m_several->canUndo()))
-        m_several->undo();
-    else
-        m_editor->undo();
-}
-
-void LibraryDesk::redo() {
-    if (m_pages->currentIndex() == 0)
-        m_editor->redo();
-}
-
-void LibraryDesk::saveSong(const std::function<void()>& then) {
-    m_draft.change(tr("tidying"), [](Song& song) { song = tidied(song); });
-    if (!m_draft.song())
-        return;
-    if (m_draft.song()->title.isEmpty()) {
-        Q_EMIT m_session.problem({tr("A song needs a title"), {}, tr("Give it one under Details.")});
-        m_editor->focusTitle();
-        return;
-    }
-    m_session.library().save(this, *m_draft.song(), [this, then](const Result<Song>& stored) {
-        if (!stored) {
-            refused(stored.error());
-            return;
-        }
-        m_draft.saved(*stored);
-        m_wanted = stored->id;
-        m_find->select(stored->id);
-        draftChanged(true);
-        if (then)
-            then();
-    });
-}
-
-/// A song could not be stored. When that is because it was changed elsewhere, both are shown to choose from.
-void LibraryDesk::refused(const Error& error) {
-    const SongId id = m_draft.song()->id;
-    m_session.library().song(this, id, [this, id, error](const Result<Song>& stored) {
-        const auto& mine = m_draft.song();
-        if (!stored || !mine || !(mine->id == id) || stored->revision == mine->revision) {
-            Q_EMIT m_session.problem(error);
-            return;
-        }
-        m_pages->setCurrentWidget(m_history);
-        m_history->setConflict(*mine, *stored);
-    });
-}
-
-/// Takes up what was typed last time and not saved.
-void LibraryDesk::recover(const Song& unsaved) {
-    m_session.library().song(this, unsaved.id, [this, unsaved](const Result<Song>& stored) {
-        Song before = stored ? *stored : Song();
-        before.id = unsaved.id;
-        before.revision = unsaved.revision; // what was changed elsewhere meanwhile shows when it is saved
-        m_wanted = unsaved.id;
-        m_draft.load(before);
-        m_draft.change(tr("the unsaved work of last time"), [&](Song& song) { song = unsaved; });
-        m_find->select(unsaved.id);
-        Q_EMIT m_session.notice(tr("\u201c%1\u201d was being edited and not saved last time. It is on the "
-                                   "Library desk as it was left.")
-                                    .arg(unsaved.title));
-    });
-}
-
-void LibraryDesk::settle(const std::function<void()>& then) {
-    if (!m_draft.isChanged()) {
-        then();
-        return;
-    }
-    switch (m_prompts.unsavedSong(m_draft.song()->title)) {
-    case Prompts::Unsaved::Save:
-        saveSong(then);
+    switch (kind()) {
+    case SongsAt:
+        m_songs->focusFind();
         break;
-    case Prompts::Unsaved::GiveUp:
-        m_draft.undoStack().setClean();
-        m_draft.load(std::nullopt);
-        then();
+    case ScriptureAt:
+        m_scripture->focusFind();
         break;
-    case Prompts::Unsaved::Cancel:
+    case TextsAt:
+        m_texts->focusFind();
         break;
     }
 }
 
-void LibraryDesk::showHistory() {
-    if (!m_draft.song())
-        return;
-    m_pages->setCurrentWidget(m_history);
-    m_history->setSong(*m_draft.song());
-}
-
-void LibraryDesk::restoreVersion(const Song& version) {
-    showSongs();
-    m_draft.setRevision(std::max(m_draft.song()->revision, version.revision));
-    m_draft.change(tr("another version"), [&](Song& song) { song = version; });
-}
-
-void LibraryDesk::putInBin() {
-    if (!m_draft.song())
-        return;
-    const Song song = *m_draft.song();
-    if (song.revision == 0) {
-        m_draft.undoStack().setClean();
-        m_draft.load(std::nullopt);
-        return;
+void LibraryDesk::show(const FindPick& pick) {
+    if (const auto* song = std::get_if<SongId>(&pick)) {
+        goTo(SongsAt);
+        m_songs->showSong(*song);
+    } else if (const auto* text = std::get_if<TextId>(&pick)) {
+        goTo(TextsAt);
+        m_texts->showText(*text);
+    } else {
+        goTo(ScriptureAt);
+        m_scripture->showPassage(std::get<PassagePick>(pick));
     }
-    m_session.library().putInBin(this, {song.id}, [this, song](const Result<void>& done) {
-        if (!done) {
-            Q_EMIT m_session.problem(done.error());
-            return;
-        }
-        m_draft.load(std::nullopt);
-        Q_EMIT m_session.notice(
-            tr("\u201c%1\u201d is in the bin; it can be taken back from there.").arg(song.title));
-    });
-}
-
-void LibraryDesk::connectBringingIn() {
-    auto* in = new BringingIn(m_session.library(), *m_review, this);
-    connect(m_list, &LibraryList::bringInWanted, in, &BringingIn::start);
-    connect(this, &LibraryDesk::dropped, in, &BringingIn::start);
-    connect(m_list, &LibraryList::reviewWanted, this, &LibraryDesk::showReview);
-    connect(in, &BringingIn::reviewLeft, this, &LibraryDesk::showSongs);
-    connect(in, &BringingIn::notice, &m_session, &Session::notice);
-    connect(in, &BringingIn::reviewWanted, this, [this](bool isNew) {
-        showReview();
-        if (isNew)
-            Q_EMIT reviewIsThere();
-    });
 }
 
 void LibraryDesk::bringInFiles() {
-    m_list->bringInFiles();
+    kind() == ScriptureAt ? m_scripture->bringInFile()
+    : kind() == TextsAt   ? m_texts->bringInFiles()
+                          : m_songs->bringInFiles();
 }
 
 void LibraryDesk::bringInFolder() {
-    m_list->bringInFolder();
+    kind() == ScriptureAt ? m_scripture->bringInFolder()
+    : kind() == TextsAt   ? m_texts->bringInFiles()
+                          : m_songs->bringInFolder();
 }
 
-void LibraryDesk::showReview() {
-    m_list->setWaiting(0);
-    m_pages->setCurrentWidget(m_review);
-    m_review->focusList();
+bool LibraryDesk::hasUnsaved() const {
+    return kind() == TextsAt ? m_texts->hasUnsavedText() : m_songs->hasUnsavedSong();
 }
 
-void LibraryDesk::showSongs() {
-    m_list->setWaiting(m_review->count());
-    m_pages->setCurrentIndex(0);
-    m_find->focusBox();
+void LibraryDesk::save() {
+    kind() == TextsAt ? m_texts->saveText() : m_songs->saveSong();
+}
+
+void LibraryDesk::undo() {
+    if (kind() == TextsAt)
+        m_texts->undo();
+    else if (kind() == SongsAt)
+        m_songs->undo();
+}
+
+void LibraryDesk::redo() {
+    if (kind() == TextsAt)
+        m_texts->redo();
+    else if (kind() == SongsAt)
+        m_songs->redo();
+}
+
+void LibraryDesk::settle(const std::function<void()>& then) {
+    m_songs->settle([this, then] { m_texts->settle(then); });
 }
 
 void LibraryDesk::dragEnterEvent(QDragEnterEvent* event) {
@@ -450,13 +137,19 @@ void LibraryDesk::dragEnterEvent(QDragEnterEvent* event) {
         event->acceptProposedAction();
 }
 
+/// Files are brought in as what the library shows now.
 void LibraryDesk::dropEvent(QDropEvent* event) {
     QStringList paths;
     for (const QUrl& url : event->mimeData()->urls())
         if (url.isLocalFile())
             paths << url.toLocalFile();
-    Q_EMIT dropped(paths);
     event->acceptProposedAction();
+    if (kind() == ScriptureAt)
+        m_scripture->bringIn(paths);
+    else if (kind() == TextsAt)
+        m_texts->bringIn(paths);
+    else
+        Q_EMIT m_songs->dropped(paths);
 }
 
 } // namespace mivanta

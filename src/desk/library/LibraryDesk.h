@@ -1,51 +1,41 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/Prompts.h"
-#include "desk/app/Sender.h"
-#include "desk/app/Session.h"
+#include "desk/app/Finding.h"
 #include "desk/app/Tools.h"
-#include "desk/library/DraftKeeper.h"
-#include "desk/parts/ThumbnailStore.h"
 #include <QWidget>
+#include <functional>
 
-class QPushButton;
-class QStackedLayout;
+class QStackedWidget;
+class QTabBar;
 
 namespace mivanta {
 
-class FindPanel;
-class ImportReview;
-class LibraryList;
-class OrderEdit;
-class SeveralSongs;
-class SongEditor;
-class SongHistory;
-class SongPreview;
-class SungFacts;
+class ScriptureLibrary;
+class SongLibrary;
+class TextLibrary;
 
-/// The library: find a song, edit it, see it as the outputs will show it, bring in more.
+/// The library, kind by kind: songs, scripture, spoken texts.
 class LibraryDesk : public QWidget {
     Q_OBJECT
 public:
     explicit LibraryDesk(const Tools& tools, QWidget* parent = nullptr);
 
     void focusFind();
-    void showSong(const SongId& id);
-    void newSong();
+    /// Shows a song or a text.
+    void show(const FindPick& pick);
+    using QWidget::show;
     void bringInFiles();
     void bringInFolder();
 
-    [[nodiscard]] bool hasUnsavedSong() const { return m_draft.isChanged(); }
+    [[nodiscard]] bool hasUnsaved() const;
+    void save();
     void undo();
     void redo();
-    /// Stores the changed song; `then` runs once it is in the library.
-    void saveSong(const std::function<void()>& then = {});
-    /// Runs the rest once a changed song is saved or given up; not when the person wants to stay.
+    /// Runs the rest once what is changed is saved or given up; not when the person wants to stay.
     void settle(const std::function<void()>& then);
 
 Q_SIGNALS:
-    void addToService(const std::vector<mivanta::SongId>& ids);
-    void dropped(const QStringList& paths);
+    void addToService(const std::vector<mivanta::FindPick>& picks);
     void reviewIsThere(); ///< songs were read and want to be decided about
 
 protected:
@@ -53,45 +43,15 @@ protected:
     void dropEvent(QDropEvent* event) override;
 
 private:
-    QWidget* buildSongs(ThumbnailStore& thumbnails);
-    QWidget* buildSide(ThumbnailStore& thumbnails);
-    void connectOrder();
-    void connectList();
-    void connectEditor();
-    void selectionChanged();
-    void currentChanged();
-    void load(const SongId& id);
-    void draftChanged(bool sameSong);
-    void showPartNotes();
-    void connectBringingIn();
-    void showReview();
-    void showSongs();
-    void showHistory();
-    void restoreVersion(const Song& version);
-    void refused(const Error& error);
-    void recover(const Song& unsaved);
-    void putInBin();
+    enum Kind { SongsAt, ScriptureAt, TextsAt };
+    [[nodiscard]] Kind kind() const;
+    void goTo(Kind kind);
 
-    Session& m_session;
-    Prompts& m_prompts;
-    Sender& m_sender;
-    SongDraft m_draft;
-    DraftKeeper m_keeper;
-    Speller& m_speller;
-    QStackedLayout* m_pages; ///< the songs; what is being brought in; a song's history
-    LibraryList* m_list;
-    QStackedLayout* m_beside; ///< one song; several songs
-    SeveralSongs* m_several;
-    ImportReview* m_review;
-    SongHistory* m_history;
-    FindPanel* m_find;
-    SongEditor* m_editor;
-    SongPreview* m_preview;
-    OrderEdit* m_order;
-    SungFacts* m_sung;
-    QPushButton* m_add;
-    SongId m_wanted;
-    bool m_selecting = false; ///< the list is brought back to the song that stays
+    QTabBar* m_kinds;
+    QStackedWidget* m_stack;
+    SongLibrary* m_songs;
+    ScriptureLibrary* m_scripture;
+    TextLibrary* m_texts;
 };
 
 } // namespace mivanta

@@ -22,7 +22,8 @@ LibraryList::LibraryList(Session& session, Prompts& prompts, QWidget* parent)
     colours.setColor(QPalette::Window, day().side);
     setPalette(colours);
     setMinimumWidth(spaced(66));
-    m_find = new FindPanel(m_session.library(), tr("Title, words, author, hymn number\u2026"), this);
+    m_find =
+        new FindPanel(m_session.library(), tr("Title, words, author, hymn number\u2026"), FindSongs, this);
     m_count = new QLabel(tr("Songs"), this);
     m_count->setFont(textFont(1.0, true));
     m_count->setStyleSheet(QStringLiteral("color: %1").arg(day().accent.name()));
@@ -136,7 +137,7 @@ void LibraryList::buildSendMenu() {
     connect(all, &SendMenu::wanted, this, [this](SendWay way) { Q_EMIT sendWanted(way, {}); });
     connect(chosen, &SendMenu::wanted, this, [this](SendWay way) {
         std::vector<SongId> ids;
-        for (const SongSummary& song : m_find->selected())
+        for (const SongSummary& song : m_find->selectedSongs())
             ids.push_back(song.id);
         if (!ids.empty())
             Q_EMIT sendWanted(way, ids);

@@ -8,23 +8,36 @@
 
 namespace mivanta {
 
-FindPanel::FindPanel(LibraryClient& library, const QString& placeholder, QWidget* parent)
+FindPanel::FindPanel(LibraryClient& library, const QString& placeholder, unsigned kinds, QWidget* parent)
     : QWidget(parent),
-      m_library(library) {
+      m_library(library),
+      m_kinds(kinds) {
     m_box = new QLineEdit(this);
     m_box->setObjectName(QStringLiteral("find-box"));
     m_box->setPlaceholderText(placeholder);
     m_box->setAccessibleName(tr("Find"));
-    m_box->setToolTip(tr("Finds songs by any words of their title, words, authors or hymn number (Ctrl+F)"));
+    m_box->setToolTip(
+        m_kinds == FindTexts ? tr("Finds texts by any words of their title, topics or words (Ctrl+F)")
+        : m_kinds == FindSongs
+            ? tr("Finds songs by any words of their title, words, authors or hymn number (Ctrl+F)")
+            : tr("Finds songs and texts by any of their words, and scripture by a reference such as "
+                 "luk 5 1-11 (Ctrl+F). Tab moves on in a reference."));
     m_box->setClearButtonEnabled(true);
     m_box->installEventFilter(this);
     m_filter = new FilterRow(library, this);
-    m_model = new SongListModel(this);
+    m_filter->setVisible(m_kinds & FindSongs);
+    m_help = new QLabel(this);
+    m_help->setObjectName(QStringLiteral("find-help"));
+    m_help->setWordWrap(true);
+    m_help->setTextFormat(Qt::PlainText);
+    m_help->setStyleSheet(QStringLiteral("color: %1").arg(day().accent.name()));
+    m_help->hide();
+    m_model = new FindListModel(this);
     m_list = new QListView(this);
     m_list->setObjectName(QStringLiteral("find-results"));
-    m_list->setAccessibleName(tr("Songs found"));
+    m_list->setAccessibleName(tr("Found"));
     m_list->setModel(m_model);
-    m_list->setItemDelegate(new SongDelegate(m_list));
+    m_list->setItemDelegate(new FindDelegate(m_list));
     m_list->setUniformItemSizes(true);
     m_list->setSelectionMode(QAbstractItemView::ExtendedSelection);
     m_list->setDragEnabled(true);
@@ -42,6 +55,7 @@ FindPanel::FindPanel(LibraryClient& library, const QString& placeholder, QWidget
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(spaced(2));
     column->addWidget(m_box);
+    column->addWidget(m_help);
     column->addWidget(m_filter);
     column->addWidget(m_empty);
     column->addWidget(m_list, 1);
@@ -53,10 +67,7 @@ FindPanel::FindPanel(LibraryClient& library, const QString& placeholder, QWidget
     connect(m_list->selectionModel(), &QItemSelectionModel::selectionChanged, this,
             &FindPanel::selectionChanged);
     connect(m_list, &QListView::clicked, this, &FindPanel::currentChanged); // it may be current already
-    connect(m_list, &QListView::doubleClicked, this, [this](const QModelIndex& index) {
-        if (const SongHit* hit = m_model->hit(index))
-            Q_EMIT chosen({hit->song.id});
-    });
+    connect(m_list, &QListView::doubleClicked, this, [this] { choose(false); });
     connect(&m_library, &LibraryClient::opened, this, &FindPanel::refresh);
     connect(&m_library, &LibraryClient::changed, this, &FindPanel::refresh);
 }
@@ -65,6 +76,14 @@ void FindPanel::showEvent(QShowEvent* event) {
     QWidget::showEvent(event);
     if (m_stale)
         refresh();
+}
+
+/// For the dim room of a running service; songs are not filtered there.
+void FindPanel::setNight(bool isNight) {
+    m_night = isNight;
+    static_cast<FindDelegate*>(m_list->itemDelegate())->setNight(isNight);
+    m_filter->setVisible(!isNight && (m_kinds & FindSongs));
+    m_empty->setStyleSheet(QStringLiteral("color: %1").arg((isNight ? night() : day()).quiet.name()));
 }
 
 void FindPanel::focusBox() {
@@ -78,36 +97,49 @@ void FindPanel::refresh() {
         return;
     m_stale = false;
     const QString query = m_box->text();
-    m_library.find(this, query, m_filter->filter(),
-                   [this, query](Result<std::vector<SongHit>> hits) { found(std::move(hits), query); });
+    m_library.find(this, {query, m_kinds, m_filter->filter()},
+                   [this, query](Result<FindResult> result) { found(std::move(result), query); });
 }
 
-void FindPanel::found(Result<std::vector<SongHit>> hits, const QString& query) {
+QString FindPanel::emptyText(const QString& query) const {
+    if (!m_filter->filter().isEmpty())
+        return tr("No song is like that. Take a filter away, or try other words.");
+    if (query.trimmed().isEmpty())
+        return m_kinds == FindTexts
+                   ? tr("There are no texts yet. Write one, or bring in text files.")
+                   : tr("The library is empty. Bring in song files (Ctrl+I), or drop them here.");
+    if (m_understood.state == ReferenceState::Refused)
+        return m_understood.problem.text();
+    return (m_kinds == FindSongs
+                ? tr("No song has \u201c%1\u201d. Try fewer words, or only their beginnings.")
+            : m_kinds == FindTexts
+                ? tr("No text has \u201c%1\u201d. Try fewer words, or only their beginnings.")
+                : tr("Nothing has \u201c%1\u201d. Try fewer words, or only their beginnings."))
+        .arg(query.trimmed());
+}
+
+void FindPanel::found(Result<FindResult> result, const QString& query) {
     const auto before = current();
     const auto chosenBefore = selected();
-    const bool isEmpty = !hits || hits->empty();
-    if (!hits)
-        m_empty->setText(hits.error().text());
-    else if (!m_filter->filter().isEmpty())
-        m_empty->setText(tr("No song is like that. Take a filter away, or try other words."));
-    else if (query.trimmed().isEmpty())
-        m_empty->setText(tr("The library is empty. Bring in song files (Ctrl+I), or drop them here."));
-    else
-        m_empty->setText(tr("No song has \u201c%1\u201d. Try fewer words, or only their beginnings.")
-                             .arg(query.trimmed()));
+    const bool isEmpty = !result || result->hits.empty();
+    m_understood = result ? result->understood : Understanding();
+    m_slides = 0;
+    showHelp();
+    m_empty->setText(result ? emptyText(query) : result.error().text());
     m_empty->setVisible(isEmpty);
-    const int count = hits ? int(hits->size()) : 0;
+    const int count = result ? int(result->hits.size()) : 0;
     m_filling = true;
-    m_model->setHits(hits ? std::move(*hits) : std::vector<SongHit>());
-    QModelIndex kept = m_toSelect.isNull() ? QModelIndex() : m_model->indexOf(m_toSelect);
+    m_model->setHits(result ? std::move(result->hits) : std::vector<FindHit>());
+    QModelIndex kept = m_toSelect ? m_model->indexOf(*m_toSelect) : QModelIndex();
+    const auto pickBefore = before ? pickOf(*before) : std::nullopt;
     if (kept.isValid())
-        m_toSelect = {};
-    else if (before && query.trimmed().isEmpty())
-        kept = m_model->indexOf(before->song.id);
+        m_toSelect.reset();
+    else if (pickBefore && query.trimmed().isEmpty())
+        kept = m_model->indexOf(*pickBefore);
     m_list->setCurrentIndex(kept.isValid() ? kept : m_model->index(0));
     if (chosenBefore.size() > 1) // a change to several songs leaves them chosen
-        for (const SongSummary& song : chosenBefore)
-            if (const QModelIndex at = m_model->indexOf(song.id); at.isValid())
+        for (const FindPick& pick : chosenBefore)
+            if (const QModelIndex at = m_model->indexOf(pick); at.isValid())
                 m_list->selectionModel()->select(at, QItemSelectionModel::Select);
     if (count == 0)
         Q_EMIT currentChanged();
@@ -116,20 +148,79 @@ void FindPanel::found(Result<std::vector<SongHit>> hits, const QString& query) {
     Q_EMIT counted(count);
 }
 
-void FindPanel::select(const SongId& id) {
-    const QModelIndex at = m_model->indexOf(id);
-    m_toSelect = at.isValid() ? SongId() : id;
+/// Always what was understood: a book's chapters, a chapter's verses, the whole reference, or what is wrong.
+void FindPanel::showHelp() {
+    const Understanding& u = m_understood;
+    QStringList parts;
+    switch (u.state) {
+    case ReferenceState::NotOne:
+        break;
+    case ReferenceState::Unfinished:
+        parts << u.help;
+        if (!u.completed.isEmpty())
+            parts << tr("Tab: %1").arg(u.completed.trimmed());
+        break;
+    case ReferenceState::Ambiguous:
+        parts << u.help;
+        break;
+    case ReferenceState::Refused:
+        parts << u.problem.text();
+        break;
+    case ReferenceState::Understood:
+        parts << u.text;
+        if (m_slides > 0)
+            parts << (m_slides == 1 ? tr("1 slide") : tr("%1 slides").arg(m_slides));
+        parts << u.help << u.notes;
+        break;
+    }
+    parts.removeAll(QString());
+    const Palette& colours = m_night ? night() : day();
+    const QColor colour = u.state == ReferenceState::Refused ? colours.warning : colours.accent;
+    m_help->setStyleSheet(QStringLiteral("color: %1").arg(colour.name()));
+    m_help->setText(parts.join(QStringLiteral(" \u00b7 ")));
+    m_help->setVisible(!parts.isEmpty() && (m_kinds & FindScripture));
+}
+
+void FindPanel::setSlideCount(int slides) {
+    m_slides = slides;
+    showHelp();
+}
+
+bool FindPanel::complete() {
+    if (!(m_kinds & FindScripture) || m_understood.completed.isEmpty() ||
+        m_understood.completed == m_box->text())
+        return false;
+    m_box->setText(m_understood.completed);
+    m_untouched = false;
+    return true;
+}
+
+void FindPanel::select(const FindPick& pick) {
+    const QModelIndex at = m_model->indexOf(pick);
+    m_toSelect = at.isValid() ? std::nullopt : std::optional(pick);
     if (at.isValid())
         m_list->setCurrentIndex(at);
 }
 
-std::vector<SongSummary> FindPanel::selected() const {
+std::vector<FindPick> FindPanel::selected() const {
+    QModelIndexList chosen = m_list->selectionModel()->selectedIndexes();
+    std::sort(chosen.begin(), chosen.end());
+    std::vector<FindPick> picks;
+    for (const QModelIndex& index : chosen)
+        if (const FindHit* hit = m_model->hit(index))
+            if (const auto pick = pickOf(*hit))
+                picks.push_back(*pick);
+    return picks;
+}
+
+std::vector<SongSummary> FindPanel::selectedSongs() const {
     QModelIndexList chosen = m_list->selectionModel()->selectedIndexes();
     std::sort(chosen.begin(), chosen.end());
     std::vector<SongSummary> songs;
     for (const QModelIndex& index : chosen)
-        if (const SongHit* hit = m_model->hit(index))
-            songs.push_back(hit->song);
+        if (const FindHit* hit = m_model->hit(index))
+            if (const auto* song = std::get_if<SongHit>(hit))
+                songs.push_back(song->song);
     return songs;
 }
 
@@ -137,9 +228,37 @@ void FindPanel::selectOnlyCurrent() {
     m_list->selectionModel()->select(m_list->currentIndex(), QItemSelectionModel::ClearAndSelect);
 }
 
-std::optional<SongHit> FindPanel::current() const {
-    const SongHit* hit = m_model->hit(m_list->currentIndex());
+std::optional<FindHit> FindPanel::current() const {
+    const FindHit* hit = m_model->hit(m_list->currentIndex());
     return hit ? std::optional(*hit) : std::nullopt;
+}
+
+void FindPanel::choose(bool open) {
+    const auto hit = current();
+    if (!hit)
+        return;
+    if (const auto* book = std::get_if<FoundBook>(&*hit)) {
+        m_box->setText(book->typed);
+        m_box->setFocus();
+        return;
+    }
+    const FindPick pick = *pickOf(*hit);
+    m_untouched = true;
+    if (open) {
+        Q_EMIT opened(pick);
+        return;
+    }
+    auto picks = selected();
+    if (picks.size() <= 1)
+        picks = {pick};
+    Q_EMIT chosen(picks);
+}
+
+void FindPanel::moveBy(int rows) {
+    const int row = std::clamp(m_list->currentIndex().row() + rows, 0, std::max(0, m_model->rowCount() - 1));
+    if (row == m_list->currentIndex().row())
+        Q_EMIT currentChanged(); // chosen all the same
+    m_list->setCurrentIndex(m_model->index(row));
 }
 
 bool FindPanel::eventFilter(QObject* watched, QEvent* event) {
@@ -154,43 +273,29 @@ bool FindPanel::eventFilter(QObject* watched, QEvent* event) {
     if (event->type() != QEvent::KeyPress)
         return QWidget::eventFilter(watched, event);
     const auto* key = static_cast<QKeyEvent*>(event);
+    const bool inBox = watched == m_box;
     switch (key->key()) {
     case Qt::Key_Return:
     case Qt::Key_Enter:
-        if (const auto hit = current()) {
-            m_untouched = true;
-            if (key->modifiers() & Qt::ShiftModifier) {
-                Q_EMIT opened(hit->song.id);
-                return true;
-            }
-            std::vector<SongId> ids;
-            for (const SongSummary& song : selected())
-                ids.push_back(song.id);
-            if (ids.size() <= 1)
-                ids = {hit->song.id};
-            Q_EMIT chosen(ids);
-        }
+        choose(key->modifiers() & Qt::ShiftModifier);
         return true;
+    case Qt::Key_Tab:
+        if (inBox && key->modifiers() == Qt::NoModifier && complete())
+            return true;
+        break;
     case Qt::Key_Up:
     case Qt::Key_Down:
     case Qt::Key_PageUp:
-    case Qt::Key_PageDown:
-        if (watched != m_box)
+    case Qt::Key_PageDown: {
+        if (!inBox)
             break;
-        {
-            const int by = key->key() == Qt::Key_Up       ? -1
-                           : key->key() == Qt::Key_Down   ? 1
-                           : key->key() == Qt::Key_PageUp ? -8
-                                                          : 8;
-            const int row =
-                std::clamp(m_list->currentIndex().row() + by, 0, std::max(0, m_model->rowCount() - 1));
-            if (row == m_list->currentIndex().row())
-                Q_EMIT currentChanged(); // chosen all the same
-            m_list->setCurrentIndex(m_model->index(row));
-        }
+        const bool isPage = key->key() == Qt::Key_PageUp || key->key() == Qt::Key_PageDown;
+        const bool isUp = key->key() == Qt::Key_Up || key->key() == Qt::Key_PageUp;
+        moveBy((isUp ? -1 : 1) * (isPage ? 8 : 1));
         return true;
+    }
     case Qt::Key_Escape:
-        if (watched != m_box || m_box->text().isEmpty())
+        if (!inBox || m_box->text().isEmpty())
             break;
         m_box->clear();
         return true;

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "desk/app/LibraryClient.h"
-#include "desk/parts/SongList.h"
+#include "desk/parts/FindList.h"
 #include <QLineEdit>
 #include <QWidget>
 
@@ -16,17 +16,22 @@ class FilterRow;
 class FindPanel : public QWidget {
     Q_OBJECT
 public:
-    FindPanel(LibraryClient& library, const QString& placeholder, QWidget* parent = nullptr);
+    /// `kinds`: of FindKind; what is looked for.
+    FindPanel(LibraryClient& library, const QString& placeholder, unsigned kinds, QWidget* parent = nullptr);
 
+    void setNight(bool night);
     void focusBox();
     /// Asks again; once it is seen, when it is hidden now.
     void refresh();
-    /// Chooses the song in the list, once it is there.
-    void select(const SongId& id);
+    /// Chooses it in the list, once it is there.
+    void select(const FindPick& pick);
     void selectOnlyCurrent();
-    [[nodiscard]] std::optional<SongHit> current() const;
-    /// The songs chosen in the list, in its order; the current one when it is the only one.
-    [[nodiscard]] std::vector<SongSummary> selected() const;
+    [[nodiscard]] std::optional<FindHit> current() const;
+    /// What is chosen in the list, in its order; the current one when it is the only one.
+    [[nodiscard]] std::vector<FindPick> selected() const;
+    [[nodiscard]] std::vector<SongSummary> selectedSongs() const;
+    /// Said beside what the query was understood as: "4 slides".
+    void setSlideCount(int slides);
     /// The list is being filled anew: what becomes current was not chosen by anyone.
     [[nodiscard]] bool isFilling() const { return m_filling; }
     [[nodiscard]] QLineEdit* box() { return m_box; }
@@ -35,24 +40,35 @@ public:
 Q_SIGNALS:
     void currentChanged();
     void selectionChanged();
-    void chosen(const std::vector<mivanta::SongId>& ids); ///< Enter or double click
-    void opened(const mivanta::SongId& id);               ///< Shift+Enter
-    void counted(int songs);                              ///< how many are listed
+    void chosen(const std::vector<mivanta::FindPick>& picks); ///< Enter or double click
+    void opened(const mivanta::FindPick& pick);               ///< Shift+Enter
+    void counted(int hits);                                   ///< how many are listed
 
 protected:
     bool eventFilter(QObject* watched, QEvent* event) override;
     void showEvent(QShowEvent* event) override;
 
 private:
-    void found(Result<std::vector<SongHit>> hits, const QString& query);
+    void found(Result<FindResult> result, const QString& query);
+    void choose(bool open);
+    void moveBy(int rows);
+    /// Moves on in a reference: "luk" to "Luke ", "Luke 5" to "Luke 5:".
+    bool complete();
+    void showHelp();
+    [[nodiscard]] QString emptyText(const QString& query) const;
 
     LibraryClient& m_library;
     QLineEdit* m_box;
     QListView* m_list;
-    SongListModel* m_model;
+    FindListModel* m_model;
+    QLabel* m_help; ///< how a reference is understood
     QLabel* m_empty;
     FilterRow* m_filter;
-    SongId m_toSelect; ///< null = none waits
+    unsigned m_kinds;
+    Understanding m_understood;
+    int m_slides = 0;
+    bool m_night = false;
+    std::optional<FindPick> m_toSelect;
     bool m_filling = false;
     bool m_stale = true;     ///< not asked since the library or the query changed
     bool m_untouched = true; ///< nothing was typed since the last choice: undo means the choice

@@ -5,6 +5,8 @@
 #include <QFile>
 #include <QFontMetrics>
 #include <QPixmap>
+#include <QScrollArea>
+#include <QScrollBar>
 #include <QWidget>
 
 namespace mivanta {
@@ -53,10 +55,19 @@ QString controls(const Palette& p, const QString& scope) {
         %1 QPushButton[tab="true"]:focus { border: 2px solid %ACCENT; }
         %1 QPushButton[tab="true"]:checked { background: %TEXT; color: %SHEET; }
         %1 QListView:focus { border: none; }
+        %1 QListWidget::item { padding: 5px 8px; border-radius: 4px; }
+        %1 QListWidget::item:selected { background: %CHOSEN; color: %TEXT; }
+        %1 QTabBar { background: %SIDE; }
+        %1 QTabBar::tab { background: transparent; color: %TEXT; padding: 5px 16px; margin: 4px 2px 0 6px;
+                          border: none; border-bottom: 3px solid transparent; }
+        %1 QTabBar::tab:hover { border-bottom-color: %LINE; }
+        %1 QTabBar::tab:selected { color: %ACCENT; font-weight: bold; border-bottom-color: %ACCENT; }
+        %1 QTabBar::tab:focus { background: %CHOSEN; }
         %1 QProgressBar { background: %SIDE; border: none; border-radius: 3px; text-align: center; color: %TEXT; }
         %1 QProgressBar::chunk { background: %ACCENT; border-radius: 3px; }
         %1 QScrollBar:vertical { background: transparent; width: 10px; margin: 0; }
         %1 QScrollBar::handle:vertical { background: %LINE; border-radius: 4px; min-height: 24px; }
+        %1 QScrollBar::handle:vertical:disabled { background: transparent; }
         %1 QScrollBar::add-line:vertical, %1 QScrollBar::sub-line:vertical { height: 0; }
         %1 QScrollBar:horizontal { background: transparent; height: 10px; margin: 0; }
         %1 QScrollBar::handle:horizontal { background: %LINE; border-radius: 4px; min-width: 24px; }
@@ -103,6 +114,17 @@ void applyStyle(QApplication& app) {
 void applyNight(QWidget* widget) {
     widget->setPalette(widgetPalette(night()));
     widget->setStyleSheet(controls(night(), QString()));
+}
+
+void makeColumn(QScrollArea* area) {
+    area->setWidgetResizable(true);
+    area->setFrameShape(QFrame::NoFrame);
+    area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    area->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOn);
+    QScrollBar* bar = area->verticalScrollBar();
+    bar->setEnabled(false); // not seen until there is something to scroll
+    QObject::connect(bar, &QScrollBar::rangeChanged, bar,
+                     [bar](int least, int most) { bar->setEnabled(most > least); });
 }
 
 QFont textFont(double factor, bool bold) {

@@ -2,7 +2,9 @@
 #include "desk/prepare/Bench.h"
 #include "core/run/Cards.h"
 #include "desk/parts/Style.h"
+#include "desk/prepare/PassageInService.h"
 #include "desk/prepare/SongInService.h"
+#include "desk/prepare/TextInService.h"
 #include <QComboBox>
 #include <QGridLayout>
 #include <QLabel>
@@ -28,8 +30,7 @@ Bench::Bench(Session& session, ThumbnailStore& thumbnails, QWidget* parent)
       m_session(session),
       m_thumbnails(thumbnails) {
     setObjectName(QStringLiteral("bench"));
-    setWidgetResizable(true);
-    setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    makeColumn(this);
     auto* content = new QWidget(this);
     m_title = new QLabel(content);
     m_title->setObjectName(QStringLiteral("bench-title"));
@@ -44,7 +45,11 @@ Bench::Bench(Session& session, ThumbnailStore& thumbnails, QWidget* parent)
         m_grid->setColumnStretch(c, 1);
     m_song = new SongInService(m_session, content);
     connect(m_song, &SongInService::wordsWanted, this, [this] { Q_EMIT wordsWanted(m_item); });
-    connect(m_song, &SongInService::libraryWanted, this, &Bench::openInLibrary);
+    connect(m_song, &SongInService::libraryWanted, this,
+            [this](const SongId& id) { Q_EMIT openInLibrary(id); });
+    m_passage = new PassageInService(m_session, content);
+    m_text = new TextInService(m_session, content);
+    connect(m_text, &TextInService::libraryWanted, this, &Bench::openInLibrary);
     m_theme = new QComboBox(content);
     m_theme->setObjectName(QStringLiteral("theme"));
     m_theme->setAccessibleName(tr("Theme of the service"));
@@ -65,9 +70,11 @@ Bench::Bench(Session& session, ThumbnailStore& thumbnails, QWidget* parent)
     column->setSpacing(spaced(2));
     column->addWidget(m_title);
     column->addWidget(m_kind);
+    column->addWidget(m_passage); // what is changed most stands before many pictures
     column->addLayout(m_grid);
     column->addSpacing(spaced(2));
     column->addWidget(m_song);
+    column->addWidget(m_text);
     column->addSpacing(spaced(2));
     column->addWidget(section(tr("Look"), content));
     column->addLayout(m_look);
@@ -82,6 +89,8 @@ void Bench::setItem(const ItemId& id) {
         return;
     m_item = id;
     m_song->setItem(id);
+    m_passage->setItem(id);
+    m_text->setItem(id);
     refresh();
     ensureVisible(0, 0);
 }
@@ -94,7 +103,14 @@ void Bench::refresh() {
         m_kind->setText(tr("Choose an item on the sheet to see its slides here."));
     } else {
         m_title->setText(item->title());
-        QStringList facts{item->isHeading() ? tr("Heading \u00b7 F2 renames it") : tr("Song")};
+        QStringList facts{item->isHeading() ? tr("Heading \u00b7 F2 renames it")
+                          : item->passage() ? tr("Scripture")
+                          : item->text()    ? textKindName(item->text()->text->kind)
+                                            : tr("Song")};
+        if (const Passage* passage = item->passage())
+            facts << passage->words.front().translation.name;
+        if (const TextItem* text = item->text())
+            facts << rolesOf(*text->text).join(QStringLiteral(", "));
         if (const Song* song = item->song()) {
             facts << song->authorNames().join(QStringLiteral(", "));
             if (!song->key.isEmpty())
@@ -107,6 +123,8 @@ void Bench::refresh() {
         m_kind->setText(facts.join(QStringLiteral(" \u00b7 ")));
     }
     m_song->refresh();
+    m_passage->refresh();
+    m_text->refresh();
     showSlides(slides ? *slides : ItemSlides());
     showLook(slides);
 }

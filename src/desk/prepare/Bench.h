@@ -10,7 +10,9 @@ class QLabel;
 
 namespace mivanta {
 
+class PassageInService;
 class SongInService;
+class TextInService;
 
 /// What the chosen item is: its slides, its singing order, how it looks on each output.
 class Bench : public QScrollArea {
@@ -20,8 +22,8 @@ public:
     void setItem(const ItemId& id);
 
 Q_SIGNALS:
-    void wordsWanted(const mivanta::ItemId& id);   ///< to change them for this service only
-    void openInLibrary(const mivanta::SongId& id); ///< to change the library's song
+    void wordsWanted(const mivanta::ItemId& id);       ///< to change them for this service only
+    void openInLibrary(const mivanta::FindPick& pick); ///< to change the library's song or text
 
 private:
     void refresh();
@@ -36,6 +38,8 @@ private:
     QGridLayout* m_grid;
     std::vector<PictureView*> m_pictures;
     SongInService* m_song;
+    PassageInService* m_passage;
+    TextInService* m_text;
     QComboBox* m_theme;
     QGridLayout* m_look;
     std::vector<std::pair<QLabel*, QLabel*>> m_looks; ///< an output's name and its look

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/OrderModel.h"
 #include "core/run/Cards.h"
-#include "desk/parts/SongList.h"
+#include "desk/parts/FindList.h"
 #include <QMimeData>
 
 namespace mivanta {
@@ -10,12 +10,19 @@ namespace {
 
 constexpr const char* kItemsMime = "application/x-mivanta-items";
 
-/// "V1 C V2 C · G": what stands at the right of a song on the sheet.
-QString sideText(const Song& song) {
+/// "V1 C V2 C · G": what stands at the right of an item on the sheet.
+QString sideText(const Item& item) {
+    if (item.passage())
+        return OrderModel::tr("Scripture");
+    if (const TextItem* text = item.text())
+        return textKindName(text->text->kind);
+    const Song* song = item.song();
+    if (!song)
+        return {};
     QStringList chips;
-    for (const PartChip& chip : partChips(contentOf(song)))
+    for (const PartChip& chip : partChips(contentOf(*song)))
         chips << chip.label;
-    return chips.join(u' ') + (song.key.isEmpty() ? QString() : QStringLiteral(" \u00b7 ") + song.key);
+    return chips.join(u' ') + (song->key.isEmpty() ? QString() : QStringLiteral(" \u00b7 ") + song->key);
 }
 
 } // namespace
@@ -51,7 +58,7 @@ QVariant OrderModel::data(const QModelIndex& index, int role) const {
     case IsHeadingRole:
         return item.isHeading();
     case SideRole:
-        return item.song() ? sideText(*item.song()) : QString();
+        return sideText(item);
     case NumberRole: {
         int number = 0;
         for (int i = 0; i <= index.row(); ++i)
@@ -84,7 +91,7 @@ Qt::ItemFlags OrderModel::flags(const QModelIndex& index) const {
 }
 
 QStringList OrderModel::mimeTypes() const {
-    return {QString::fromLatin1(kItemsMime), QString::fromLatin1(SongListModel::kMimeType)};
+    return {QString::fromLatin1(kItemsMime), QString::fromLatin1(FindListModel::kMimeType)};
 }
 
 QMimeData* OrderModel::mimeData(const QModelIndexList& indexes) const {
@@ -99,8 +106,8 @@ QMimeData* OrderModel::mimeData(const QModelIndexList& indexes) const {
 bool OrderModel::dropMimeData(const QMimeData* data, Qt::DropAction, int row, int,
                               const QModelIndex& parent) {
     const int to = row >= 0 ? row : parent.isValid() ? parent.row() + 1 : rowCount();
-    if (data->hasFormat(QString::fromLatin1(SongListModel::kMimeType))) {
-        Q_EMIT songsDropped(SongListModel::songsIn(data), to);
+    if (data->hasFormat(QString::fromLatin1(FindListModel::kMimeType))) {
+        Q_EMIT picksDropped(FindListModel::picksIn(data), to);
         return true;
     }
     std::vector<ItemId> ids;

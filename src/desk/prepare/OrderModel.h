@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "desk/app/Finding.h"
 #include "desk/app/ServiceDocument.h"
 #include <QAbstractListModel>
 
@@ -27,7 +28,7 @@ public:
     [[nodiscard]] ItemId idAt(int row) const;
 
 Q_SIGNALS:
-    void songsDropped(const std::vector<mivanta::SongId>& songs, int row);
+    void picksDropped(const std::vector<mivanta::FindPick>& picks, int at);
 
 private:
     ServiceDocument& m_document;

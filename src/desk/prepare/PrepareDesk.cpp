@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/PrepareDesk.h"
 #include "core/run/Cards.h"
+#include "desk/app/Placing.h"
 #include "desk/parts/SendMenu.h"
 #include "desk/parts/Style.h"
 #include "desk/prepare/WordsInService.h"
@@ -44,8 +45,8 @@ PrepareDesk::PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileAc
     });
     connect(m_sheet, &OrderSheet::currentChanged, this, [this] { m_bench->setItem(m_sheet->current()); });
     connect(m_sheet, &OrderSheet::titleClicked, this, &PrepareDesk::rename);
-    connect(m_sheet->model(), &OrderModel::songsDropped, this, &PrepareDesk::addSongsAt);
-    connect(m_find, &FindPanel::chosen, this, &PrepareDesk::addSongs);
+    connect(m_sheet->model(), &OrderModel::picksDropped, this, &PrepareDesk::addAt);
+    connect(m_find, &FindPanel::chosen, this, &PrepareDesk::add);
     connect(m_find, &FindPanel::opened, this, &PrepareDesk::openInLibrary);
     connect(m_find, &FindPanel::currentChanged, this, &PrepareDesk::previewFound);
     connect(&m_session.document(), &ServiceDocument::opened, this, [this] {
@@ -128,7 +129,8 @@ QWidget* PrepareDesk::buildFindColumn(ThumbnailStore& thumbnails) {
     palette.setColor(QPalette::Window, day().side);
     side->setPalette(palette);
     side->setMinimumWidth(spaced(60));
-    m_find = new FindPanel(m_session.library(), tr("Find a song to add\u2026"), side);
+    m_find =
+        new FindPanel(m_session.library(), tr("Title, words, number, or luk 5 1-11\u2026"), FindAll, side);
     m_find->box()->setObjectName(QStringLiteral("prepare-find-box"));
     m_preview = new PictureView(thumbnails, side);
     auto* hint = new QLabel(tr("Enter adds at the mark \u00b7 Shift+Enter opens it in the Library"), side);
@@ -162,20 +164,15 @@ void PrepareDesk::selectItem(const ItemId& id) {
     m_sheet->select(id);
 }
 
-void PrepareDesk::addSongs(const std::vector<SongId>& ids) {
-    addSongsAt(ids, m_sheet->markerRow());
+void PrepareDesk::add(const std::vector<FindPick>& picks) {
+    addAt(picks, m_sheet->markerRow());
 }
 
-void PrepareDesk::addSongsAt(const std::vector<SongId>& ids, int at) {
-    for (const SongId& id : ids) {
-        m_session.library().song(this, id, [this, at](const Result<Song>& song) {
-            if (song)
-                m_sheet->select(m_session.document().insertSong(at, *song));
-            else
-                Q_EMIT m_session.problem(song.error());
-        });
-        ++at;
-    }
+void PrepareDesk::addAt(const std::vector<FindPick>& picks, int at) {
+    auto row = std::make_shared<int>(at);
+    placePicks(m_session, m_prompts, this, picks, [this, row](ItemWords words) {
+        m_sheet->select(m_session.document().insert((*row)++, std::move(words)));
+    });
 }
 
 void PrepareDesk::addHeading() {
@@ -205,19 +202,23 @@ void PrepareDesk::rename() {
 
 void PrepareDesk::previewFound() {
     const auto hit = m_find->current();
-    if (!hit) {
+    const auto pick = hit ? pickOf(*hit) : std::nullopt;
+    if (!pick) {
         m_preview->setScene(std::nullopt);
         m_preview->setCaption({});
         return;
     }
-    m_session.library().song(this, hit->song.id, [this](const Result<Song>& song) {
-        if (!song || !m_find->current() || !(m_find->current()->song.id == song->id) ||
-            m_session.outputs().empty())
+    m_session.library().words(this, *pick, [this, pick](const Result<ItemWords>& words) {
+        const auto now = m_find->current();
+        if (!words || !now || pickOf(*now) != pick || m_session.outputs().empty())
             return;
-        const ItemSlides slides = m_session.book().slidesOf(*song);
+        const ItemSlides slides = m_session.book().slidesOf(*words);
         const OutputSlides& output = slides.outputs[size_t(mainOutput(slides))];
-        m_preview->setScene(sceneOf(slides, output, output.slides.empty() ? std::nullopt : std::optional(0)));
-        m_preview->setCaption(song->title, tr("%1 slides").arg(output.slides.size()));
+        const int count = int(output.slides.size());
+        m_preview->setScene(sceneOf(slides, output, count == 0 ? std::nullopt : std::optional(0)));
+        m_preview->setCaption(titleOf(*words), count == 1 ? tr("1 slide") : tr("%1 slides").arg(count));
+        if (std::holds_alternative<FoundPassage>(*now))
+            m_find->setSlideCount(count);
     });
 }
 

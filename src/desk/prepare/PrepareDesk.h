@@ -23,22 +23,21 @@ public:
     PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileActions, QWidget* parent = nullptr);
 
     void focusFind();
-    /// Loads the song and puts it where the mark is.
-    /// At the mark, in their order.
-    void addSongs(const std::vector<SongId>& ids);
+    /// Loads what was picked and puts it where the mark is, in its order.
+    void add(const std::vector<FindPick>& picks);
     void undo();
     void redo();
     void selectItem(const ItemId& id);
 
 Q_SIGNALS:
-    void openInLibrary(const mivanta::SongId& id);
+    void openInLibrary(const mivanta::FindPick& pick);
 
 private:
     QWidget* buildSheetColumn(const std::vector<QAction*>& fileActions);
     QWidget* buildFindColumn(ThumbnailStore& thumbnails);
     QAction* sheetAction(const QString& name, const QString& iconName, const QString& text,
                          const QString& tip);
-    void addSongsAt(const std::vector<SongId>& ids, int at);
+    void addAt(const std::vector<FindPick>& picks, int at);
     void addHeading();
     /// Every song of the service, as it stands here.
     void sendSheets(SendWay way);

@@ -179,7 +179,7 @@ void SongInService::change(const QString& what, const std::function<void(Song&)>
     Song next = *m_song;
     work(next);
     if (!sameContent(next, *m_song))
-        m_session.document().changeSong(m_item, std::move(next), what);
+        m_session.document().change(m_item, songItem(std::move(next)), what);
 }
 
 void SongInService::compare() {
@@ -228,14 +228,14 @@ void SongInService::putIntoLibrary() {
             Q_EMIT m_session.problem(stored.error());
             return;
         }
-        m_session.document().changeSong(item, *stored, tr("putting the song into the library"));
+        m_session.document().change(item, songItem(*stored), tr("putting the song into the library"));
         Q_EMIT m_session.notice(tr("\u201c%1\u201d is in the library as it is here.").arg(stored->title));
     });
 }
 
 void SongInService::takeFromLibrary() {
     if (m_stored)
-        m_session.document().changeSong(m_item, *m_stored, tr("taking the library's song"));
+        m_session.document().change(m_item, songItem(*m_stored), tr("taking the library's song"));
 }
 
 } // namespace mivanta

@@ -2,7 +2,7 @@
 #include "desk/prepare/WordsInService.h"
 #include "desk/app/Session.h"
 #include "desk/library/SongEditor.h"
-#include "desk/library/SongPreview.h"
+#include "desk/library/WordsPreview.h"
 #include "desk/parts/Style.h"
 #include "store/Settings.h"
 #include <QHBoxLayout>
@@ -35,7 +35,7 @@ WordsInService::WordsInService(const Tools& tools, QWidget* parent)
     m_editor->setForService();
     auto* side = new QWidget(this);
     side->setMinimumWidth(spaced(64));
-    m_preview = new SongPreview(m_session.book(), tools.thumbnails, side);
+    m_preview = new WordsPreview(m_session.book(), tools.thumbnails, side);
     auto* sideColumn = new QVBoxLayout(side);
     sideColumn->setContentsMargins(spaced(4), spaced(4), spaced(4), spaced(4));
     sideColumn->addWidget(m_preview);
@@ -54,7 +54,7 @@ WordsInService::WordsInService(const Tools& tools, QWidget* parent)
         m_preview->setSong(m_draft.song(), true);
         keep();
     });
-    connect(m_editor, &SongEditor::placeChanged, m_preview, &SongPreview::showPlace);
+    connect(m_editor, &SongEditor::placeChanged, m_preview, &WordsPreview::showPlace);
     connect(m_editor, &SongEditor::sheetWanted, this,
             [this, &sender = tools.sender](SendWay way, const ChartOptions& options) {
                 if (const auto& song = m_draft.song())
@@ -68,15 +68,15 @@ void WordsInService::setItem(const ItemId& id) {
     if (!song)
         return;
     m_item = id;
-    ++m_visit;
+    m_visit = m_session.document().startVisit();
     m_heading->setText(tr("Changed for this service only. The song in the library stays as it is."));
     m_draft.load(*song);
     m_editor->setView(SongEditor::PartsView);
 }
 
 void WordsInService::keep() {
-    m_session.document().changeSong(m_item, *m_draft.song(),
-                                    tr("changing %1 here").arg(m_draft.song()->title), m_visit);
+    m_session.document().change(m_item, songItem(*m_draft.song()),
+                                tr("changing %1 here").arg(m_draft.song()->title), m_visit);
 }
 
 void WordsInService::undo() {

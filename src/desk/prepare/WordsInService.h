@@ -10,7 +10,7 @@ class QLabel;
 namespace mivanta {
 
 class SongEditor;
-class SongPreview;
+class WordsPreview;
 
 /// The editor on a song as it stands in this service. Every change is in the service at once, all of one
 /// visit as one step of its undo; the library's song stays as it is.
@@ -31,7 +31,7 @@ private:
     Session& m_session;
     SongDraft m_draft;
     SongEditor* m_editor;
-    SongPreview* m_preview;
+    WordsPreview* m_preview;
     QLabel* m_heading;
     ItemId m_item;
     int m_visit = 0;

@@ -39,9 +39,10 @@ Lane::Lane(int number, ItemId item, QWidget* parent) : QWidget(parent), m_number
 
 void Lane::setContent(const QString& title, const QString& side, std::vector<PartChip> chips) {
     m_title = title;
-    m_side = side;
+    m_side = m_number > 0 ? side : tr("unplanned \u00b7 %1").arg(side);
     m_chips = std::move(chips);
-    setAccessibleName(QStringLiteral("%1 %2").arg(m_number).arg(title));
+    setAccessibleName(m_number > 0 ? QStringLiteral("%1 %2").arg(m_number).arg(title)
+                                   : tr("Unplanned: %1").arg(title));
     update();
 }
 
@@ -171,7 +172,7 @@ void Lane::paintEvent(QPaintEvent*) {
     painter.setPen(m_open ? text : quiet);
     const int numberWide = spaced(8);
     painter.drawText(QRect(row.left(), 0, numberWide - spaced(2), high), Qt::AlignRight | Qt::AlignVCenter,
-                     QString::number(m_number));
+                     m_number > 0 ? QString::number(m_number) : QStringLiteral("+"));
     painter.setFont(m_open ? textFont(1.25, true) : textFont(1.05));
     painter.setPen(text);
     const int titleLeft = row.left() + numberWide;
@@ -181,7 +182,7 @@ void Lane::paintEvent(QPaintEvent*) {
                      painter.fontMetrics().elidedText(m_title, Qt::ElideRight, titleRoom));
     painter.setFont(textFont(0.9));
     painter.setPen(quiet);
-    const int sideWide = std::min(painter.fontMetrics().horizontalAdvance(m_side), row.width() / 4);
+    const int sideWide = std::min(painter.fontMetrics().horizontalAdvance(m_side) + 2, row.width() / 4);
     painter.drawText(row.adjusted(0, 0, -spaced(1), 0), Qt::AlignRight | Qt::AlignVCenter,
                      painter.fontMetrics().elidedText(m_side, Qt::ElideRight, sideWide));
     if (m_open)

@@ -19,8 +19,9 @@ LaneList::LaneList(RunController& run, ServiceDocument& document, QWidget* paren
     m_column = new QVBoxLayout(content);
     m_column->setContentsMargins(spaced(3), spaced(2), spaced(2), spaced(4));
     m_column->setSpacing(0);
-    m_empty = new QLabel(
-        tr("Nothing to run yet. Put songs into the service order on the Prepare desk (Alt+2)."), content);
+    m_empty = new QLabel(tr("Nothing to run yet. Put songs, scripture and texts into the service order on "
+                            "the Prepare desk (Alt+2)."),
+                         content);
     m_empty->setWordWrap(true);
     m_empty->setFont(textFont(1.1));
     m_empty->setContentsMargins(spaced(4), spaced(6), spaced(4), 0);
@@ -37,30 +38,54 @@ LaneList::LaneList(RunController& run, ServiceDocument& document, QWidget* paren
     rebuild();
 }
 
+namespace {
+
+/// What a closed lane says: title, key or kind, and the parts of a song.
+void setContent(Lane& lane, const Item& item, const Service& service) {
+    QString side;
+    if (const Song* song = item.song()) {
+        side = song->key;
+        if (song->capo > 0)
+            side += LaneList::tr(" \u00b7 capo %1").arg(song->capo);
+    } else if (item.passage()) {
+        side = LaneList::tr("Scripture");
+    } else if (const TextItem* text = item.text()) {
+        side = textKindName(text->text->kind);
+    }
+    const bool hasParts = item.song() != nullptr;
+    lane.setContent(item.title(), side,
+                    hasParts ? partChips(contentOf(item.content, service)) : std::vector<PartChip>());
+}
+
+} // namespace
+
+void LaneList::connectLane(Lane* lane, const ItemId& id) {
+    const auto look = [this, id](int step) {
+        const ItemSlides* slides = m_run.plan().slidesOf(id);
+        if (slides)
+            m_run.lookAt({id, slides->steps[size_t(step)].position});
+        return slides != nullptr;
+    };
+    connect(lane, &Lane::looked, this, look);
+    connect(lane, &Lane::taken, this, [this, look](int step) {
+        if (look(step))
+            m_run.take();
+    });
+}
+
 void LaneList::rebuild() {
     const SlideBook& plan = m_run.plan();
     for (Lane* lane : m_lanes)
         lane->deleteLater();
     m_lanes.clear();
+    if (m_unplanned)
+        m_unplanned->deleteLater();
+    m_unplanned = nullptr;
     for (int i = 0; i < plan.itemCount(); ++i) {
         auto* lane = new Lane(i + 1, plan.itemId(i), widget());
         const ItemId id = plan.itemId(i);
-        if (const Song* song = m_document.service().item(id)->song()) {
-            QString side = song->key;
-            if (song->capo > 0)
-                side += tr(" \u00b7 capo %1").arg(song->capo);
-            lane->setContent(song->title, side, partChips(contentOf(*song)));
-        }
-        connect(lane, &Lane::looked, this, [this, id](int step) {
-            if (const int at = m_run.plan().indexOf(id); at >= 0)
-                m_run.lookAt(m_run.plan().cue(at, step));
-        });
-        connect(lane, &Lane::taken, this, [this, id](int step) {
-            if (const int at = m_run.plan().indexOf(id); at >= 0) {
-                m_run.lookAt(m_run.plan().cue(at, step));
-                m_run.take();
-            }
-        });
+        setContent(*lane, *m_document.service().item(id), m_document.service());
+        connectLane(lane, id);
         m_column->insertWidget(i, lane);
         m_lanes.push_back(lane);
     }
@@ -85,11 +110,44 @@ void LaneList::mark() {
         else
             lane->close();
     }
+    showUnplanned();
     m_sightSoon.start();
 }
 
+void LaneList::showUnplanned() {
+    const SlideBook& plan = m_run.plan();
+    const RunState& state = m_run.state();
+    const Item* item = state.next ? plan.unplannedItem(state.next->item) : nullptr;
+    if (!item && state.onScreen)
+        item = plan.unplannedItem(state.onScreen->item);
+    if (m_unplanned && (!item || !(m_unplanned->item() == item->id))) {
+        m_unplanned->deleteLater();
+        m_unplanned = nullptr;
+    }
+    if (!item)
+        return;
+    const ItemSlides& slides = *plan.slidesOf(item->id);
+    if (!m_unplanned) {
+        m_unplanned = new Lane(0, item->id, widget());
+        m_unplanned->setObjectName(QStringLiteral("lane-unplanned"));
+        setContent(*m_unplanned, *item, m_document.service());
+        connectLane(m_unplanned, item->id);
+        // Where it is read: behind what was on screen before.
+        const int before = state.planOnScreen ? plan.indexOf(state.planOnScreen->item) : -1;
+        m_column->insertWidget(before + 1, m_unplanned);
+    }
+    const auto stepOf = [&](const std::optional<Cue>& cue) {
+        return cue && cue->item == item->id ? slides.stepAt(cue->position) : -1;
+    };
+    m_unplanned->setMarks(stepOf(state.onScreen), stepOf(state.next));
+    m_unplanned->open(slides);
+}
+
 void LaneList::keepInSight() {
-    for (Lane* lane : m_lanes) {
+    std::vector<Lane*> lanes = m_lanes;
+    if (m_unplanned)
+        lanes.push_back(m_unplanned);
+    for (Lane* lane : lanes) {
         if (!lane->isOpen() || lane->markedArea() == lane->rect())
             continue;
         const QRect area = lane->markedArea().translated(lane->pos());

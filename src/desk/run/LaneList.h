@@ -20,6 +20,9 @@ public:
 private:
     void rebuild();
     void mark();
+    /// A lane for what is next or on screen without being in the order.
+    void showUnplanned();
+    void connectLane(Lane* lane, const ItemId& id);
     void keepInSight();
 
     RunController& m_run;
@@ -27,6 +30,7 @@ private:
     QVBoxLayout* m_column;
     QLabel* m_empty;
     std::vector<Lane*> m_lanes;
+    Lane* m_unplanned = nullptr;
     QTimer m_sightSoon;
 };
 

@@ -1,12 +1,15 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/run/RunDesk.h"
 #include "core/run/Cards.h"
+#include "desk/app/Placing.h"
 #include "desk/parts/Style.h"
+#include "desk/run/RunFind.h"
 #include <QApplication>
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLabel>
 #include <QLineEdit>
+#include <QShortcut>
 #include <QToolButton>
 #include <QVBoxLayout>
 
@@ -40,10 +43,11 @@ QString keyCap(const QString& key) {
 
 } // namespace
 
-RunDesk::RunDesk(Session& session, ThumbnailStore& thumbnails, QWidget* parent)
+RunDesk::RunDesk(const Tools& tools, QWidget* parent)
     : QWidget(parent),
-      m_session(session),
-      m_thumbnails(thumbnails) {
+      m_session(tools.session),
+      m_prompts(tools.prompts),
+      m_thumbnails(tools.thumbnails) {
     setObjectName(QStringLiteral("run-desk"));
     setAutoFillBackground(true);
     applyNight(this);
@@ -52,7 +56,7 @@ RunDesk::RunDesk(Session& session, ThumbnailStore& thumbnails, QWidget* parent)
     auto* upper = new QHBoxLayout;
     upper->setSpacing(spaced(2));
     upper->addWidget(m_lanes, 17);
-    upper->addWidget(buildSide(thumbnails), 8);
+    upper->addWidget(buildSide(m_thumbnails), 8);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(0);
@@ -65,7 +69,21 @@ RunDesk::RunDesk(Session& session, ThumbnailStore& thumbnails, QWidget* parent)
     connect(&m_session.book(), &SlideBook::changed, this, &RunDesk::outputsChanged);
     connect(&m_session.player(), &PlayerClient::frameChanged, this, &RunDesk::showFrame);
     connect(&m_session.player(), &PlayerClient::lost, this, &RunDesk::refresh);
+    m_find = new RunFind(m_session.library(), this);
+    connect(m_find, &RunFind::chosen, this, &RunDesk::look);
+    connect(m_find, &RunFind::closed, this, [this] { setFocus(); });
+    for (const QKeySequence& keys : {QKeySequence(QKeySequence::Find), QKeySequence(Qt::Key_Slash)}) {
+        auto* shortcut = new QShortcut(keys, this);
+        shortcut->setContext(Qt::WidgetWithChildrenShortcut);
+        connect(shortcut, &QShortcut::activated, m_find, &RunFind::open);
+    }
     outputsChanged();
+}
+
+/// What was found is next; the order goes on behind it.
+void RunDesk::look(const FindPick& pick) {
+    placePicks(m_session, m_prompts, this, {pick},
+               [this](ItemWords words) { m_session.run().lookAtUnplanned(std::move(words)); });
 }
 
 QWidget* RunDesk::buildSide(ThumbnailStore& thumbnails) {
@@ -156,6 +174,7 @@ QWidget* RunDesk::buildKeys() {
     add({tr("Bksp")}, tr("back"));
     add({QStringLiteral("\u2191"), QStringLiteral("\u2193")}, tr("look ahead"));
     add({QStringLiteral("1\u20139")}, tr("look at an item"));
+    add({tr("Ctrl+F")}, tr("something unplanned"));
     add({tr("Esc")}, tr("stop looking"));
     row->addStretch(1);
     auto* locked = new QLabel(tr("editing is off while running"), strip);
@@ -222,9 +241,8 @@ void RunDesk::refresh() {
     m_hall->setTag(lit ? PictureView::Tag::OnScreen : PictureView::Tag::None,
                    lit ? tr("%1 \u00b7 ON SCREEN").arg(main.toUpper()) : QString());
 
-    const int item = state.next ? plan.indexOf(state.next->item) : -1;
-    if (item >= 0) {
-        const ItemSlides& slides = plan.slides(item);
+    if (const ItemSlides* next = state.next ? plan.slidesOf(state.next->item) : nullptr) {
+        const ItemSlides& slides = *next;
         const OutputSlides& output = slides.outputs[size_t(mainOutput(slides))];
         m_next->setScene(sceneOf(slides, output, output.slideAt(state.next->position)));
         m_next->setCaption(tr("%1, next").arg(main));
@@ -238,6 +256,12 @@ void RunDesk::refresh() {
         m_where->setText(tr("Item %1 of %2 \u00b7 step %3 of %4")
                              .arg(onScreen + 1)
                              .arg(plan.itemCount())
+                             .arg(slides.stepAt(state.onScreen->position) + 1)
+                             .arg(slides.steps.size()));
+    } else if (const Item* item = state.onScreen ? plan.unplannedItem(state.onScreen->item) : nullptr) {
+        const ItemSlides& slides = *plan.slidesOf(item->id);
+        m_where->setText(tr("Unplanned: %1 \u00b7 step %2 of %3")
+                             .arg(item->title())
                              .arg(slides.stepAt(state.onScreen->position) + 1)
                              .arg(slides.steps.size()));
     } else if (state.onScreen) {

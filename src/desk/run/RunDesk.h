@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "desk/app/Session.h"
+#include "desk/app/Tools.h"
 #include "desk/parts/PictureView.h"
 #include "desk/run/LaneList.h"
 
@@ -10,12 +11,14 @@ class QVBoxLayout;
 
 namespace mivanta {
 
+class RunFind;
+
 /// Where the service is run: lanes, the outputs as they really are, the curtain. Every action has a key that
 /// works wherever the focus is.
 class RunDesk : public QWidget {
     Q_OBJECT
 public:
-    RunDesk(Session& session, ThumbnailStore& thumbnails, QWidget* parent = nullptr);
+    explicit RunDesk(const Tools& tools, QWidget* parent = nullptr);
 
     /// Obeys a key; false when it means nothing here.
     bool obeyKey(QKeyEvent* event);
@@ -33,12 +36,15 @@ private:
     void outputsChanged();
     void refresh();
     void showFrame(const QString& output);
+    void look(const FindPick& pick);
     void typeDigit(int digit);
     void forgetDigits();
 
     Session& m_session;
+    Prompts& m_prompts;
     ThumbnailStore& m_thumbnails;
     LaneList* m_lanes;
+    RunFind* m_find;
     PictureView* m_hall;
     PictureView* m_next;
     QWidget* m_small;

@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "desk/library/SongPreview.h"
+#include "desk/library/WordsPreview.h"
 #include "core/song/PartEdits.h"
 #include "desk/parts/Style.h"
 #include <QHBoxLayout>
@@ -12,7 +12,7 @@ namespace {
 constexpr int kSoonMs = 120;
 }
 
-SongPreview::SongPreview(SlideBook& book, ThumbnailStore& thumbnails, QWidget* parent)
+WordsPreview::WordsPreview(SlideBook& book, ThumbnailStore& thumbnails, QWidget* parent)
     : QWidget(parent),
       m_book(book) {
     m_hall = new PictureView(thumbnails, this);
@@ -40,12 +40,23 @@ SongPreview::SongPreview(SlideBook& book, ThumbnailStore& thumbnails, QWidget* p
     column->addLayout(steps);
     m_soon.setSingleShot(true);
     m_soon.setInterval(kSoonMs);
-    connect(&m_soon, &QTimer::timeout, this, &SongPreview::makeSlides);
+    connect(&m_soon, &QTimer::timeout, this, &WordsPreview::makeSlides);
 }
 
-void SongPreview::setSong(const std::optional<Song>& song, bool sameSong) {
+void WordsPreview::setSong(const std::optional<Song>& song, bool same) {
     m_song = song;
-    if (sameSong && song) {
+    m_words.reset();
+    changed(same && song);
+}
+
+void WordsPreview::setWords(const std::optional<ItemWords>& words, bool same) {
+    m_song.reset();
+    m_words = words;
+    changed(same && words);
+}
+
+void WordsPreview::changed(bool same) {
+    if (same) {
         m_soon.start();
         return;
     }
@@ -54,18 +65,20 @@ void SongPreview::setSong(const std::optional<Song>& song, bool sameSong) {
     makeSlides();
 }
 
-void SongPreview::refresh() {
+void WordsPreview::refresh() {
     if (isVisible())
         makeSlides();
     else
         m_soon.start();
 }
 
-void SongPreview::makeSlides() {
+void WordsPreview::makeSlides() {
     m_soon.stop();
     m_slides.reset();
-    if (m_song && !m_book.outputs().empty())
-        m_slides = m_book.slidesOf(tidied(*m_song));
+    if (m_song)
+        m_words = songItem(tidied(*m_song));
+    if (m_words && !m_book.outputs().empty())
+        m_slides = m_book.slidesOf(*m_words);
     if (m_wantedPlace.first >= 0)
         showPlace(m_wantedPlace.first, m_wantedPlace.second);
     else
@@ -73,7 +86,7 @@ void SongPreview::makeSlides() {
     Q_EMIT slidesMade();
 }
 
-void SongPreview::showPlace(int part, int line) {
+void WordsPreview::showPlace(int part, int line) {
     m_wantedPlace = {part, line};
     if (!m_slides)
         return;
@@ -85,7 +98,7 @@ void SongPreview::showPlace(int part, int line) {
     showStep();
 }
 
-void SongPreview::stepBy(int by) {
+void WordsPreview::stepBy(int by) {
     if (!m_slides)
         return;
     m_wantedPlace = {-1, -1};
@@ -93,7 +106,7 @@ void SongPreview::stepBy(int by) {
     showStep();
 }
 
-void SongPreview::showStep() {
+void WordsPreview::showStep() {
     for (const auto& [view, kind] :
          {std::pair{m_hall, OutputKind::Hall}, std::pair{m_stream, OutputKind::Stream}}) {
         const OutputSlides* output = nullptr;

@@ -1,22 +1,22 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "store/Library.h"
+#include "desk/app/Finding.h"
 #include <QAbstractListModel>
 #include <QListView>
 #include <QStyledItemDelegate>
 
 namespace mivanta {
 
-/// Songs as they were found. Dragging one carries its id.
-class SongListModel : public QAbstractListModel {
+/// What was found, of every kind. Dragging it carries what it puts into an order.
+class FindListModel : public QAbstractListModel {
     Q_OBJECT
 public:
     enum Role { NumberRole = Qt::UserRole, SecondLineRole, IdRole };
     using QAbstractListModel::QAbstractListModel;
 
-    void setHits(std::vector<SongHit> hits);
-    [[nodiscard]] const SongHit* hit(const QModelIndex& index) const;
-    [[nodiscard]] QModelIndex indexOf(const SongId& id) const;
+    void setHits(std::vector<FindHit> hits);
+    [[nodiscard]] const FindHit* hit(const QModelIndex& index) const;
+    [[nodiscard]] QModelIndex indexOf(const FindPick& pick) const;
     [[nodiscard]] const QStringList& queryWords() const { return m_words; }
 
     [[nodiscard]] int rowCount(const QModelIndex& parent = {}) const override;
@@ -25,23 +25,27 @@ public:
     [[nodiscard]] QStringList mimeTypes() const override;
     [[nodiscard]] QMimeData* mimeData(const QModelIndexList& indexes) const override;
 
-    static constexpr const char* kMimeType = "application/x-mivanta-songs";
-    /// The ids in a drag of this model.
-    [[nodiscard]] static std::vector<SongId> songsIn(const QMimeData* data);
+    static constexpr const char* kMimeType = "application/x-mivanta-found";
+    /// What a drag of this model carries.
+    [[nodiscard]] static std::vector<FindPick> picksIn(const QMimeData* data);
 
 private:
-    std::vector<SongHit> m_hits;
+    std::vector<FindHit> m_hits;
     QStringList m_words;
 };
 
-/// Two lines a song: title and number; then the line that matched, or the first line, with matches marked.
-class SongDelegate : public QStyledItemDelegate {
+/// Two lines each: title and what it is; then the line that matched, or the first line, with matches marked.
+class FindDelegate : public QStyledItemDelegate {
     Q_OBJECT
 public:
     using QStyledItemDelegate::QStyledItemDelegate;
+    void setNight(bool night) { m_night = night; }
     void paint(QPainter* painter, const QStyleOptionViewItem& option,
                const QModelIndex& index) const override;
     [[nodiscard]] QSize sizeHint(const QStyleOptionViewItem& option, const QModelIndex& index) const override;
+
+private:
+    bool m_night = false;
 };
 
 } // namespace mivanta

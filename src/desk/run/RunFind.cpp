@@ -1,0 +1,74 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/run/RunFind.h"
+#include "desk/parts/FindPanel.h"
+#include "desk/parts/Style.h"
+#include <QKeyEvent>
+#include <QLabel>
+#include <QVBoxLayout>
+
+namespace mivanta {
+
+RunFind::RunFind(LibraryClient& library, QWidget* desk) : QFrame(desk) {
+    setObjectName(QStringLiteral("run-find"));
+    setAutoFillBackground(true);
+    setAttribute(Qt::WA_StyledBackground);
+    setStyleSheet(QStringLiteral("#run-find { background: %1; border: 1px solid %2; border-radius: 5px }")
+                      .arg(night().sheet.name(), night().accent.name()));
+    m_find = new FindPanel(library, tr("luk 5 1-11, a title, words\u2026"), FindAll, this);
+    m_find->setNight(true);
+    m_find->box()->setObjectName(QStringLiteral("run-find-box"));
+    m_find->box()->installEventFilter(this);
+    auto* hint = new QLabel(tr("Enter makes it next \u00b7 Space then takes it \u00b7 the order goes on "
+                               "behind it \u00b7 Esc closes"),
+                            this);
+    hint->setWordWrap(true);
+    hint->setFont(textFont(0.9));
+    hint->setStyleSheet(QStringLiteral("color: %1").arg(night().quiet.name()));
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(spaced(3), spaced(3), spaced(3), spaced(3));
+    column->setSpacing(spaced(2));
+    column->addWidget(m_find, 1);
+    column->addWidget(hint);
+    connect(m_find, &FindPanel::chosen, this, [this](const std::vector<FindPick>& picks) {
+        if (picks.empty())
+            return;
+        const FindPick pick = picks.front();
+        close();
+        Q_EMIT chosen(pick);
+    });
+    desk->installEventFilter(this);
+    hide();
+}
+
+void RunFind::open() {
+    place();
+    show();
+    raise();
+    m_find->focusBox();
+}
+
+void RunFind::close() {
+    hide();
+    Q_EMIT closed();
+}
+
+void RunFind::place() {
+    const QRect room = parentWidget()->rect();
+    setGeometry(spaced(4), spaced(2), std::min(spaced(150), room.width() * 6 / 10),
+                std::min(spaced(120), room.height() * 7 / 10));
+}
+
+bool RunFind::eventFilter(QObject* watched, QEvent* event) {
+    if (watched == parentWidget()) {
+        if (event->type() == QEvent::Resize && isVisible())
+            place();
+        if (event->type() == QEvent::Hide)
+            hide(); // another desk: nothing waits here when one comes back
+    } else if (event->type() == QEvent::KeyPress && static_cast<QKeyEvent*>(event)->key() == Qt::Key_Escape) {
+        close();
+        return true;
+    }
+    return QFrame::eventFilter(watched, event);
+}
+
+} // namespace mivanta

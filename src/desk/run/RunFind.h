@@ -1,0 +1,31 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "desk/app/LibraryClient.h"
+#include <QFrame>
+
+namespace mivanta {
+
+class FindPanel;
+
+/// Find over the Run desk, for what nobody planned: a reading, a song. Enter makes it next; nothing reaches a
+/// screen by it.
+class RunFind : public QFrame {
+    Q_OBJECT
+public:
+    RunFind(LibraryClient& library, QWidget* desk);
+    void open();
+    void close();
+
+Q_SIGNALS:
+    void chosen(const mivanta::FindPick& pick);
+    void closed();
+
+protected:
+    bool eventFilter(QObject* watched, QEvent* event) override;
+
+private:
+    void place();
+    FindPanel* m_find;
+};
+
+} // namespace mivanta
