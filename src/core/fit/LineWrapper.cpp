@@ -54,9 +54,12 @@ LineWrapper::LineWrapper(const QString& text, const TextMeasure& measure, std::v
 
 LineWrapper LineWrapper::between(int from, int to) const {
     std::vector<Piece> pieces;
-    for (const Piece& piece : m_pieces)
-        if (piece.from >= from && piece.from < to)
+    for (const Piece& piece : m_pieces) {
+        if (piece.from >= from && piece.to <= to)
             pieces.push_back(piece);
+        else if (piece.from < to && piece.to > from) // a word that had to be parted
+            pieces.push_back(measured(std::max(piece.from, from), std::min(piece.to, to)));
+    }
     return {m_text, m_measure, std::move(pieces)};
 }
 

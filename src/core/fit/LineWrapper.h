@@ -25,7 +25,7 @@ public:
     [[nodiscard]] int rowCount(double widthEm) const;
     /// As few rows as rowCount() says, of nearly equal width, parted at natural places.
     [[nodiscard]] std::vector<Row> rows(double widthEm) const;
-    /// The stretch of the line between two places where it may break; rows keep the line's own places.
+    /// The stretch of the line between two places; rows keep the line's own places. Not empty.
     [[nodiscard]] LineWrapper between(int from, int to) const;
     /// Where the line may break inside (from, to), rising.
     [[nodiscard]] std::vector<int> breaksBetween(int from, int to) const;

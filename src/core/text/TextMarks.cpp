@@ -20,7 +20,7 @@ bool looksLikeMark(const QString& words) {
 QString wordsAsTyped(const SpokenLine& line) {
     Line plain{line.words, {}, false, {}, line.emphasis};
     const QString text = markedWords(plain);
-    return looksLikeMark(line.words) ? u'\\' + text : text;
+    return looksLikeMark(text) ? u'\\' + text : text;
 }
 
 } // namespace
