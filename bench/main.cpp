@@ -2,6 +2,7 @@
 // Measures what the aims are set for. Run it through ./run bench: it needs a display with three monitors.
 #include "Editing.h"
 #include "Figures.h"
+#include "ScriptureBench.h"
 #include "SongMaker.h"
 #include "core/base/Fold.h"
 #include "core/run/RunState.h"
@@ -316,7 +317,7 @@ int main(int argc, char** argv) {
     loadShippedFonts();
     const QTemporaryDir folder;
     Figures figures;
-    const qsizetype only = app.arguments().indexOf(u"--only"_s); // take, fit, editor or library
+    const qsizetype only = app.arguments().indexOf(u"--only"_s); // take, fit, editor, scripture or library
     const QString which = only > 0 ? app.arguments().value(only + 1) : QString();
     if (which.isEmpty() || which == u"take")
         benchTake(figures, folder.path());
@@ -324,6 +325,8 @@ int main(int argc, char** argv) {
         benchFit(figures);
     if (which.isEmpty() || which == u"editor")
         benchEditing(figures, folder.path());
+    if (which.isEmpty() || which == u"scripture")
+        benchScripture(figures, folder.path());
     if (which.isEmpty() || which == u"library") {
         benchImportAndSearch(figures, folder.path(), kSongs);
         benchStart(figures, folder.path());

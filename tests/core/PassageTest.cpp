@@ -5,6 +5,7 @@
 #include "support/Passages.h"
 #include "support/Samples.h"
 #include "support/Text.h"
+#include <QFile>
 #include <gtest/gtest.h>
 #include <rapidcheck/gtest.h>
 
@@ -150,6 +151,14 @@ RC_GTEST_PROP(Numbering, ThereAndBackIsTheSamePlace, ()) {
     for (const Numbering other : {Numbering::Hebrew, Numbering::Greek})
         RC_ASSERT(inNumbering(inNumbering(place, Numbering::English, other), other, Numbering::English) ==
                   place);
+}
+
+TEST(Numbering, IsDocumented) {
+    QFile file(QStringLiteral(MIVANTA_SOURCE_DIR "/docs/scripture.md"));
+    ASSERT_TRUE(file.open(QIODevice::ReadOnly));
+    const QString text = QString::fromUtf8(file.readAll());
+    for (const QString& place : numberingTable())
+        EXPECT_TRUE(text.contains(place)) << place.toStdString();
 }
 
 TEST(Numbering, IsToldByWhatDiffers) {

@@ -100,9 +100,11 @@ TEST(ProseFit, ColumnsAreLevel) {
 TEST(ProseFit, RoomIsKeptForWhatStandsUnderTheWords) {
     const EvenMeasure measure;
     FitPart part{{{0, u"one"_s}, {1, u"two"_s}, {2, u"three"_s}}};
-    FitLimits less = limits(3);
+    FitLimits whole = limits(3);
+    whole.box.setHeight(3 * 50 * whole.rowHeight);
+    FitLimits less = whole;
     less.rowsKept = 1;
-    EXPECT_EQ(slides(fitProse({part}, limits(3), measure)).size(), 1);
+    EXPECT_EQ(slides(fitProse({part}, whole, measure)).size(), 1);
     EXPECT_EQ(slides(fitProse({part}, less, measure)).size(), 2);
 }
 

@@ -27,7 +27,7 @@ struct FitLimits {
     int smallestSize = 40;  ///< px; 1 to size
     int linesAtMost = 6;    ///< rows on one slide; at least 1
     double rowHeight = 1.2; ///< from row to row, in font sizes
-    double rowsKept = 0;    ///< rows of the height, and of linesAtMost, that something else needs
+    double rowsKept = 0;    ///< for fitProse(): rows of the height that something else needs
 };
 
 /// One row as it is shown: a range of a line's characters.

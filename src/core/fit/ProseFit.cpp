@@ -262,7 +262,7 @@ private:
 
 int rowsAt(const FitLimits& limits, int size) {
     const double rowPx = limits.rowHeight * size;
-    const int most = std::max(1, limits.linesAtMost - int(std::ceil(limits.rowsKept)));
+    const int most = std::max(1, limits.linesAtMost);
     const int high = rowPx > 0 ? int(std::floor(limits.box.height() / rowPx - limits.rowsKept + 1e-9)) : most;
     return std::clamp(high, 1, most);
 }

@@ -259,7 +259,7 @@ void ScriptureLibrary::found(Result<FindResult> result) {
     for (QWidget* widget : std::initializer_list<QWidget*>{m_list, m_each, m_together})
         widget->setVisible(count > 0);
     if (m_understood.state == ReferenceState::Understood)
-        m_verses->showReference(m_understood.reference);
+        m_verses->showIn(*m_translations->current(), m_understood.reference);
     else if (count > 0)
         m_list->setCurrentIndex(m_model->index(0));
     showChosen();
@@ -269,9 +269,11 @@ void ScriptureLibrary::found(Result<FindResult> result) {
 void ScriptureLibrary::currentHitChanged() {
     const FindHit* hit = m_model->hit(m_list->currentIndex());
     const auto* verse = hit ? std::get_if<VerseHit>(hit) : nullptr;
-    const auto translation = m_translations->current();
-    if (verse && translation && verse->translation == translation->id)
-        m_verses->showReference(std::get<PassagePick>(*pickOf(*hit)).reference);
+    if (!verse)
+        return;
+    for (const TranslationSummary& summary : m_translations->all())
+        if (summary.translation.id == verse->translation)
+            m_verses->showIn(summary.translation, std::get<PassagePick>(*pickOf(*hit)).reference);
 }
 
 std::vector<FindPick> ScriptureLibrary::chosenHits() const {
@@ -305,7 +307,7 @@ Reference ScriptureLibrary::reference() const {
 }
 
 void ScriptureLibrary::showChosen() {
-    const auto translation = m_translations->current();
+    const auto translation = m_verses->translation();
     const Reference reference = this->reference();
     m_add->setEnabled(translation && !reference.isEmpty());
     if (!translation || reference.isEmpty()) {
@@ -328,7 +330,7 @@ void ScriptureLibrary::showChosen() {
 }
 
 void ScriptureLibrary::addChosen() {
-    const auto translation = m_translations->current();
+    const auto translation = m_verses->translation();
     const Reference reference = this->reference();
     if (translation && !reference.isEmpty())
         Q_EMIT addToService({PassagePick{{translation->id}, reference}});

@@ -120,6 +120,13 @@ QWidget* TextEditor::buildDetails() {
     return details;
 }
 
+/// A key of the words; at once, so that it means the line where the caret is then.
+void TextEditor::addKey(const QKeySequence& key, const std::function<void()>& work) {
+    auto* shortcut = new QShortcut(key, m_words);
+    shortcut->setContext(Qt::WidgetShortcut);
+    connect(shortcut, &QShortcut::activated, this, work);
+}
+
 /// Who speaks from the line with the caret, by one key or click.
 QWidget* TextEditor::buildRoles() {
     auto* strip = new QWidget(m_form);
@@ -132,8 +139,8 @@ QWidget* TextEditor::buildRoles() {
         button->setObjectName(QStringLiteral("role-") + role.toLower());
         button->setText(role);
         button->setToolTip(tr("%1 speaks from this line on (Ctrl+%2)").arg(role).arg(number));
-        button->setShortcut(QKeySequence(QStringLiteral("Ctrl+%1").arg(number++)));
         connect(button, &QToolButton::clicked, this, [this, role] { setRole(role); });
+        addKey(QKeySequence(QStringLiteral("Ctrl+%1").arg(number++)), [this, role] { setRole(role); });
         row->addWidget(button);
     }
     auto* other = new QToolButton(strip);
@@ -146,7 +153,7 @@ QWidget* TextEditor::buildRoles() {
     part->setObjectName(QStringLiteral("text-break"));
     part->setText(tr("Slide break"));
     part->setToolTip(tr("A new slide begins with this line (Ctrl+Enter)"));
-    part->setShortcut(QKeySequence(QStringLiteral("Ctrl+Return")));
+    addKey(QKeySequence(QStringLiteral("Ctrl+Return")), [this] { insertBreak(); });
     connect(part, &QToolButton::clicked, this, &TextEditor::insertBreak);
     row->addWidget(part);
     auto* fields = new QMenu(strip);
@@ -167,12 +174,8 @@ QWidget* TextEditor::buildRoles() {
     m_names->setObjectName(QStringLiteral("text-editor-names"));
     m_names->setToolTip(tr("\u201cLeader:\u201d and \u201cAll:\u201d stand before their words on slides"));
     row->addWidget(m_names);
-    for (const auto& [key, mark] : {std::pair{QKeySequence::Bold, QStringLiteral("__")},
-                                    std::pair{QKeySequence::Italic, QStringLiteral("*")}}) {
-        auto* shortcut = new QShortcut(QKeySequence(key), m_words);
-        shortcut->setContext(Qt::WidgetShortcut);
-        connect(shortcut, &QShortcut::activated, this, [this, mark = mark] { emphasise(mark); });
-    }
+    addKey(QKeySequence(QKeySequence::Bold), [this] { emphasise(QStringLiteral("__")); });
+    addKey(QKeySequence(QKeySequence::Italic), [this] { emphasise(QStringLiteral("*")); });
     return strip;
 }
 

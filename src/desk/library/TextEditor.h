@@ -2,6 +2,7 @@
 #pragma once
 #include "core/text/SpokenText.h"
 #include <QWidget>
+#include <functional>
 #include <optional>
 
 class QCheckBox;
@@ -41,6 +42,7 @@ private:
     QWidget* buildRoles();
     QWidget* buildFoot();
     QLineEdit* addLine(const QString& name, const QString& label, const QString& tip);
+    void addKey(const QKeySequence& key, const std::function<void()>& work);
     void setRole(const QString& role);
     void askRole();
     void insertField(const QString& field);

@@ -131,6 +131,16 @@ void VersesView::showReference(const Reference& reference) {
     load();
 }
 
+void VersesView::showIn(const Translation& translation, const Reference& reference) {
+    if (!m_translation || !(m_translation->id == translation.id))
+        setTranslation(translation);
+    else if (!m_outline.books.empty()) {
+        showReference(reference);
+        return;
+    }
+    m_toChoose = reference; // once its outline is there
+}
+
 void VersesView::load() {
     const auto book = BookCode::fromText(m_book->currentData().toString());
     const int chapter = m_chapter->currentData().toInt();
@@ -141,10 +151,11 @@ void VersesView::load() {
         [id = m_translation->id, book = *book, chapter](Library& library) {
             return library.scripture().chapters(id, book, chapter, chapter);
         },
-        [this, book = *book, chapter](const Result<std::vector<Verse>>& verses) {
+        [this, id = m_translation->id, book = *book, chapter](const Result<std::vector<Verse>>& verses) {
             if (!verses)
                 Q_EMIT m_session.problem(verses.error());
-            else if (m_book->currentData().toString() == book.text() &&
+            else if (m_translation && m_translation->id == id &&
+                     m_book->currentData().toString() == book.text() &&
                      m_chapter->currentData().toInt() == chapter)
                 fill(*verses);
         });

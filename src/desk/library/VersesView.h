@@ -16,8 +16,11 @@ class VersesView : public QWidget {
 public:
     explicit VersesView(Session& session, QWidget* parent = nullptr);
     void setTranslation(const std::optional<Translation>& translation);
+    [[nodiscard]] const std::optional<Translation>& translation() const { return m_translation; }
     /// Shows the first chapter of the reference with its verses chosen.
     void showReference(const Reference& reference);
+    /// The same in a translation, which may be another one.
+    void showIn(const Translation& translation, const Reference& reference);
     /// The chosen verses; empty when none is.
     [[nodiscard]] Reference chosen() const;
     [[nodiscard]] const Outline& outline() const { return m_outline; }
