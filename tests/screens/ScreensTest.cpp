@@ -69,7 +69,11 @@ protected:
         // Where no window is, the display is red: what a window leaves behind is no picture.
         run(u"xsetroot"_s, {u"-solid"_s, u"red"_s});
         library = folder.filePath(u"library"_s);
-        cli({u"import"_s, QStringLiteral(MIVANTA_SOURCE_DIR "/data/demo/songs")});
+        const QString demo = QStringLiteral(MIVANTA_SOURCE_DIR "/data/demo");
+        cli({u"import"_s, demo + u"/songs"_s});
+        cli({u"import"_s, demo + u"/scripture/quayside"_s, u"--translation"_s, u"QST"_s});
+        cli({u"import"_s, demo + u"/scripture/hafenmuster.osis.xml"_s, u"--translation"_s, u"HMT"_s});
+        cli({u"import"_s, demo + u"/texts"_s, u"--texts"_s});
         session = sessionFolder(library);
     }
 
