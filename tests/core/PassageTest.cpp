@@ -73,6 +73,9 @@ TEST(Passage, TheReferenceStandsWhereTheLayoutSays) {
     passage.layout.referencePlace = ReferencePlace::BesideWords;
     passage.words[0].translation.copyrightOn = CopyrightOn::Every;
     EXPECT_EQ(credits(), u"\u00a9 Quay/;\u00a9 Quay/;\u00a9 Quay/Luke 5:1\u20133"_s);
+    const ItemSlides slides = slidesOf(passage); // two lines on the stream: all of them are for words
+    EXPECT_EQ(slides.outputs[2].slides.back().credit, u"\u00a9 Quay \u00b7 Luke 5:1\u20133"_s);
+    EXPECT_TRUE(slides.outputs[2].slides.back().besideWords.isEmpty());
     passage.layout.referenceOn = ReferenceOn::None;
     passage.words[0].translation.copyrightOn = CopyrightOn::Never;
     EXPECT_EQ(credits(), u"/;/;/"_s);

@@ -44,6 +44,20 @@ FitLimits limitsFor(const Output& output, const Look& look, bool withChords) {
     return limits;
 }
 
+/// Where lines are few, the reference leaves them to the words.
+OwnCredit ownCreditFor(const Output& output, OwnCredit credit) {
+    if (output.linesAtMost >= kLinesForColumns)
+        return credit;
+    const auto move = [](QString& from, QString& to) {
+        if (!from.isEmpty())
+            to = from + (to.isEmpty() ? QString() : QStringLiteral(" \u00b7 ") + to);
+        from.clear();
+    };
+    move(credit.besideEvery, credit.every);
+    move(credit.besideLast, credit.last);
+    return credit;
+}
+
 void addOwnCredits(OutputSlides& slides, const OwnCredit& credit) {
     for (Slide& slide : slides.slides) {
         slide.credit = credit.every;
@@ -60,7 +74,7 @@ void addCredits(OutputSlides& slides, const ItemContent& content) {
     if (slides.slides.empty())
         return;
     if (content.ownCredit) {
-        addOwnCredits(slides, *content.ownCredit);
+        addOwnCredits(slides, ownCreditFor(slides.output, *content.ownCredit));
         return;
     }
     if (slides.look.credit.when == CreditWhen::Never)
@@ -109,8 +123,10 @@ OutputSlides outputSlides(const ItemContent& content, const Output& output, cons
             parts[p].lines.push_back(fitLine(int(l), part.lines[l], output, look, measures));
     }
     FitLimits limits = limitsFor(output, look, output.showsChords && hasChords(content));
-    if (content.ownCredit && !(content.ownCredit->besideEvery + content.ownCredit->besideLast).isEmpty())
-        limits.rowsKept = 1;
+    if (content.ownCredit) {
+        const OwnCredit credit = ownCreditFor(output, *content.ownCredit);
+        limits.rowsKept = credit.besideEvery.isEmpty() && credit.besideLast.isEmpty() ? 0 : 1;
+    }
     const TextMeasure& measure = measures.measure(look.words.family, look.words.weight);
     const FitResult fitted = content.isProse ? fitProse(parts, limits, measure) : fit(parts, limits, measure);
 

@@ -78,7 +78,8 @@ public:
 /// What stands before a line's words on slides of this look: its role's symbol and name, where it begins.
 [[nodiscard]] QString roleMark(const ContentLine& line, const Look& look);
 
-/// An output that has fewer lines shows only the first of two translations.
+/// An output that has fewer lines shows only the first of two translations, and the reference of a passage in
+/// the credit line.
 inline constexpr int kLinesForColumns = 4;
 
 /// The steps of slides that are there: the sorted union of the slide starts of the outputs with steps of

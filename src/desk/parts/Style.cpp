@@ -38,6 +38,7 @@ QString controls(const Palette& p, const QString& scope) {
         %1 QPushButton:focus { border: 2px solid %ACCENT; padding: 4px 11px; }
         %1 QPushButton:disabled { color: %QUIET; }
         %1 QPushButton[main="true"] { background: %ACCENT; color: %SHEET; border-color: %ACCENT; }
+        %1 QPushButton[main="true"]:disabled { background: transparent; color: %QUIET; border-color: %LINE; }
         %1 QPushButton[main="true"]:focus { border: 2px solid %TEXT; }
         %1 QPushButton[choice="true"]:checked { background: %TEXT; color: %SHEET; }
         %1 QToolButton { background: transparent; border: 1px solid transparent; border-radius: 4px; padding: 4px; color: %TEXT; }
