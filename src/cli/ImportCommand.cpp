@@ -10,11 +10,6 @@ using namespace Qt::StringLiterals;
 
 namespace {
 
-QString nameOf(ImportOutcome outcome) {
-    static const char* const names[kImportOutcomes]{"added", "changed", "unchanged", "refused", "left out"};
-    return QString::fromLatin1(names[int(outcome)]);
-}
-
 QString nameOf(ImportFinding finding) {
     static const char* const names[]{"new",          "same",       "in bin",     "newer file",
                                      "both changed", "same words", "same title", "unreadable"};
@@ -84,7 +79,7 @@ int runImport(Library& library, const Arguments& arguments, QTextStream& out) {
     QJsonArray list;
     for (const ImportEntry& entry : bringIn(library, arguments)) {
         ++counts[int(entry.outcome)];
-        QJsonObject json{{u"file"_s, entry.file}, {u"outcome"_s, nameOf(entry.outcome)}};
+        QJsonObject json{{u"file"_s, entry.file}, {u"outcome"_s, outcomeName(entry.outcome)}};
         if (!entry.title.isEmpty())
             json.insert(u"title"_s, entry.title);
         if (!entry.song.isNull())
@@ -95,7 +90,7 @@ int runImport(Library& library, const Arguments& arguments, QTextStream& out) {
             json.insert(u"reason"_s, entry.reason);
         list.append(json);
         if (!arguments.json && (entry.outcome != ImportOutcome::Unchanged || !entry.reason.isEmpty()))
-            out << nameOf(entry.outcome) << u": "_s << entry.file
+            out << outcomeName(entry.outcome) << u": "_s << entry.file
                 << (entry.title.isEmpty() ? QString() : u" · "_s + entry.title)
                 << (entry.reason.isEmpty() ? QString() : u" · "_s + entry.reason) << u'\n';
     }

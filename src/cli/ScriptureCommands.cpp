@@ -2,6 +2,7 @@
 #include "cli/ScriptureCommands.h"
 #include "core/base/Fold.h"
 #include "core/scripture/ReferenceParser.h"
+#include "formats/PassageJson.h"
 #include "formats/ScriptureReader.h"
 #include <QFileInfo>
 #include <QJsonArray>
@@ -13,24 +14,6 @@ namespace mivanta {
 using namespace Qt::StringLiterals;
 
 namespace {
-
-QJsonObject placeToJson(const VersePoint& point) {
-    QJsonObject json{{u"chapter"_s, point.chapter}};
-    if (point.verse > 0)
-        json.insert(u"verse"_s, point.verse);
-    if (point.letter)
-        json.insert(u"letter"_s, QString(QLatin1Char(point.letter)));
-    return json;
-}
-
-QJsonArray rangesToJson(const Reference& reference) {
-    QJsonArray ranges;
-    for (const VerseRange& range : reference.ranges)
-        ranges.append(QJsonObject{{u"book"_s, range.book.text()},
-                                  {u"from"_s, placeToJson(range.from)},
-                                  {u"to"_s, placeToJson(range.to)}});
-    return ranges;
-}
 
 /// The layout that words in an order ask for; false when they ask for none.
 bool readLayout(const QString& words, PassageLayout& layout) {
@@ -102,13 +85,14 @@ Result<int> runImportTexts(Library& library, const Arguments& arguments, QTextSt
     QJsonArray list;
     bool refused = false;
     for (const TextImport& entry : library.texts().import(arguments.words)) {
-        refused = refused || entry.outcome == u"refused";
-        QJsonObject json{{u"file"_s, entry.file}, {u"outcome"_s, entry.outcome}, {u"title"_s, entry.title}};
+        refused = refused || entry.outcome == ImportOutcome::Refused;
+        QJsonObject json{
+            {u"file"_s, entry.file}, {u"outcome"_s, outcomeName(entry.outcome)}, {u"title"_s, entry.title}};
         if (!entry.reason.isEmpty())
             json.insert(u"reason"_s, entry.reason);
         list.append(json);
         if (!arguments.json)
-            out << entry.outcome << u": "_s << entry.file << u" · "_s
+            out << outcomeName(entry.outcome) << u": "_s << entry.file << u" · "_s
                 << (entry.reason.isEmpty() ? entry.title : entry.reason) << u'\n';
     }
     if (arguments.json)

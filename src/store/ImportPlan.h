@@ -18,6 +18,12 @@ enum class ImportFinding {
     Unreadable,
 };
 
+/// What became of what was brought in.
+enum class ImportOutcome { Added, Changed, Unchanged, Refused, LeftOut };
+inline constexpr int kImportOutcomes = 5;
+/// "added", "left out", …
+[[nodiscard]] QString outcomeName(ImportOutcome outcome);
+
 enum class ImportDecision {
     LeaveOut,
     Add,          ///< as a song of its own

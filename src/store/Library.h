@@ -54,9 +54,6 @@ struct SongHit {
     QStringList marked; ///< folded words, or beginnings of words, to mark as found
 };
 
-enum class ImportOutcome { Added, Changed, Unchanged, Refused, LeftOut };
-inline constexpr int kImportOutcomes = 5;
-
 struct ImportEntry {
     QString file;
     ImportOutcome outcome = ImportOutcome::Refused;

@@ -207,9 +207,9 @@ std::vector<TextImport> Texts::import(const QStringList& paths) {
 }
 
 TextImport Texts::importFile(const QString& path) {
-    TextImport entry{path, {}, {}, u"refused"_s, {}};
+    TextImport entry{path, {}, {}, ImportOutcome::Refused, {}};
     const auto refused = [&](const Error& error) {
-        entry.outcome = u"refused"_s;
+        entry.outcome = ImportOutcome::Refused;
         entry.reason = error.text();
         return entry;
     };
@@ -229,19 +229,19 @@ TextImport Texts::importFile(const QString& path) {
     if (!same)
         return refused(same.error());
     rows.emplace(std::move(*same));
-    entry.outcome = u"added"_s;
+    entry.outcome = ImportOutcome::Added;
     if (rows->next()) {
         entry.text = TextId::fromText(rows->text(0));
         if (rows->bytes(3) == hashOf(*read)) {
-            entry.outcome = u"unchanged"_s;
+            entry.outcome = ImportOutcome::Unchanged;
             return entry;
         }
         if (rows->number(1) != rows->number(2)) {
-            entry.outcome = u"left out"_s;
+            entry.outcome = ImportOutcome::LeftOut;
             entry.reason = u"it was edited in the library since it was brought in"_s;
             return entry;
         }
-        entry.outcome = u"changed"_s;
+        entry.outcome = ImportOutcome::Changed;
         read->id = entry.text;
         read->revision = int(rows->number(1));
     }

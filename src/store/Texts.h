@@ -2,6 +2,7 @@
 #pragma once
 #include "core/base/Result.h"
 #include "core/text/SpokenText.h"
+#include "store/ImportPlan.h"
 #include <QDateTime>
 
 namespace mivanta {
@@ -34,8 +35,8 @@ struct TextImport {
     QString file;
     TextId text; ///< null when refused
     QString title;
-    QString outcome; ///< "added", "changed", "unchanged", "left out", "refused"
-    QString reason;  ///< why it was left out or refused
+    ImportOutcome outcome = ImportOutcome::Refused;
+    QString reason; ///< why it was left out or refused
 };
 
 /// The spoken texts in a library. Synchronous; used on the thread that opened the database.

@@ -188,7 +188,7 @@ TEST_F(TextStore, FilesComeInOnceAndAgainWhenTheyChanged) {
     const auto outcomes = [&](const QString& path) {
         QStringList all;
         for (const TextImport& entry : library->texts().import({path}))
-            all << entry.outcome;
+            all << outcomeName(entry.outcome);
         return all.join(u' ');
     };
     const QString path =

@@ -54,20 +54,22 @@ LineWrapper::LineWrapper(const QString& text, const TextMeasure& measure, std::v
 
 LineWrapper LineWrapper::between(int from, int to) const {
     std::vector<Piece> pieces;
-    for (const Piece& piece : m_pieces) {
-        if (piece.from >= from && piece.to <= to)
-            pieces.push_back(piece);
-        else if (piece.from < to && piece.to > from) // a word that had to be parted
-            pieces.push_back(measured(std::max(piece.from, from), std::min(piece.to, to)));
-    }
+    const auto first = std::partition_point(m_pieces.begin(), m_pieces.end(),
+                                            [&](const Piece& piece) { return piece.to <= from; });
+    for (auto piece = first; piece != m_pieces.end() && piece->from < to; ++piece)
+        pieces.push_back(
+            piece->from >= from && piece->to <= to
+                ? *piece
+                : measured(std::max(piece->from, from), std::min(piece->to, to))); // a parted word
     return {m_text, m_measure, std::move(pieces)};
 }
 
 std::vector<int> LineWrapper::breaksBetween(int from, int to) const {
     std::vector<int> breaks;
-    for (const Piece& piece : m_pieces)
-        if (piece.from > from && piece.from < to)
-            breaks.push_back(piece.from);
+    auto piece = std::partition_point(m_pieces.begin(), m_pieces.end(),
+                                      [&](const Piece& p) { return p.from <= from; });
+    for (; piece != m_pieces.end() && piece->from < to; ++piece)
+        breaks.push_back(piece->from);
     return breaks;
 }
 

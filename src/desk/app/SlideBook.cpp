@@ -89,6 +89,12 @@ ItemSlides SlideBook::slidesOf(const ItemWords& words) const {
                      m_measures);
 }
 
+int SlideBook::slideCountOf(const ItemWords& words) const {
+    const ItemSlides slides = slidesOf(words);
+    const int main = mainOutput(slides);
+    return main < 0 ? 0 : int(slides.outputs[size_t(main)].slides.size());
+}
+
 void SlideBook::makeOne() {
     for (const ItemId& id : m_items)
         if (!m_made.contains(id)) {

@@ -26,6 +26,8 @@ public:
     [[nodiscard]] const ItemSlides* slidesOf(const ItemId& id) const;
     /// Slides of what is in no service yet, as they would be in this one.
     [[nodiscard]] ItemSlides slidesOf(const ItemWords& words) const;
+    /// How many slides they are on the main output.
+    [[nodiscard]] int slideCountOf(const ItemWords& words) const;
 
     /// Something to be run without being in the order; it stays until another service is opened.
     void addUnplanned(const Item& item);

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/check/CheckDesk.h"
+#include "desk/parts/Columns.h"
 #include "desk/parts/Style.h"
 #include <QHBoxLayout>
 #include <QLabel>
@@ -121,7 +122,7 @@ QWidget* CheckDesk::row(const Finding& finding) {
     auto* detail = new QLabel(finding.detail, sheet);
     detail->setWordWrap(true);
     auto* kind = new QLabel(wordOf(finding.severity), sheet);
-    kind->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
+    makeQuiet(kind);
     auto* words = new QVBoxLayout;
     words->addWidget(title);
     words->addWidget(detail);

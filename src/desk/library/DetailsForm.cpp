@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/DetailsForm.h"
 #include "core/song/Chords.h"
+#include "desk/parts/Columns.h"
 #include "desk/parts/Style.h"
 #include <QComboBox>
 #include <QFormLayout>
@@ -77,7 +78,7 @@ DetailsForm::DetailsForm(const std::vector<Theme>& themes, QWidget* parent) : QS
     m_gaps = new QLabel(content);
     m_gaps->setObjectName(QStringLiteral("details-gaps"));
     m_gaps->setWordWrap(true);
-    m_gaps->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
+    makeQuiet(m_gaps);
     m_form->addRow(m_gaps);
 
     addField(

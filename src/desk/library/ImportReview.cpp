@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/ImportReview.h"
+#include "desk/parts/Columns.h"
 #include "desk/parts/CompareView.h"
 #include "desk/parts/FindList.h"
 #include "desk/parts/Style.h"
@@ -59,7 +60,7 @@ ImportReview::ImportReview(QWidget* parent) : QWidget(parent) {
     m_heading->setFont(textFont(1.5, true));
     m_counts = new QLabel(this);
     m_counts->setObjectName(QStringLiteral("import-counts"));
-    m_counts->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
+    makeQuiet(m_counts);
     m_finding = new QLabel(this);
     m_finding->setObjectName(QStringLiteral("import-finding"));
     m_finding->setFont(textFont(1.15, true));

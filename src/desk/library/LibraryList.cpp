@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/LibraryList.h"
+#include "desk/parts/Columns.h"
 #include "desk/parts/FindPanel.h"
 #include "desk/parts/SendMenu.h"
 #include "desk/parts/Style.h"
@@ -17,16 +18,12 @@ LibraryList::LibraryList(Session& session, Prompts& prompts, QWidget* parent)
     : QWidget(parent),
       m_session(session),
       m_prompts(prompts) {
-    setAutoFillBackground(true);
-    QPalette colours = palette();
-    colours.setColor(QPalette::Window, day().side);
-    setPalette(colours);
+    makeSide(this);
     setMinimumWidth(spaced(66));
     m_find =
         new FindPanel(m_session.library(), tr("Title, words, author, hymn number\u2026"), FindSongs, this);
     m_count = new QLabel(tr("Songs"), this);
-    m_count->setFont(textFont(1.0, true));
-    m_count->setStyleSheet(QStringLiteral("color: %1").arg(day().accent.name()));
+    makeHeading(m_count);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(spaced(3), spaced(4), spaced(3), spaced(3));
     column->setSpacing(spaced(2));

@@ -3,7 +3,9 @@
 #include "desk/library/TranslationsColumn.h"
 #include "desk/library/VersesView.h"
 #include "desk/library/WordsPreview.h"
+#include "desk/parts/Columns.h"
 #include "desk/parts/LayoutForm.h"
+#include "desk/parts/ReferenceHelp.h"
 #include "desk/parts/Style.h"
 #include "store/Settings.h"
 #include <QComboBox>
@@ -17,6 +19,10 @@
 #include <QVBoxLayout>
 
 namespace mivanta {
+
+namespace {
+constexpr int kMost = 200; // verses that are listed
+}
 
 ScriptureLibrary::ScriptureLibrary(const Tools& tools, QWidget* parent)
     : QWidget(parent),
@@ -86,10 +92,8 @@ QWidget* ScriptureLibrary::buildMiddle() {
                       {tr("This translation"), tr("All translations")});
     m_how = makeBox(QStringLiteral("scripture-how"), tr("How"), tr("How words have to stand in a verse"),
                     {tr("All words"), tr("The phrase"), tr("Near each other")}); // as WordSearch
-    m_help = new QLabel(middle);
+    m_help = new ReferenceHelp(middle);
     m_help->setObjectName(QStringLiteral("scripture-help"));
-    m_help->setWordWrap(true);
-    m_help->setTextFormat(Qt::PlainText);
     m_model = new FindListModel(this);
     m_list = new QListView(middle);
     m_list->setObjectName(QStringLiteral("scripture-results"));
@@ -145,9 +149,7 @@ QWidget* ScriptureLibrary::buildSide(ThumbnailStore& thumbnails) {
     m_passage->setFont(textFont(1.2, true));
     m_passage->setWordWrap(true);
     m_preview = new WordsPreview(m_session.book(), thumbnails, content);
-    auto* heading = new QLabel(tr("How passages usually look"), content);
-    heading->setFont(textFont(1.0, true));
-    heading->setStyleSheet(QStringLiteral("color: %1").arg(day().accent.name()));
+    auto* heading = headingOf(tr("How passages usually look"), content);
     m_layout = new LayoutForm(1, content);
     m_add = new QPushButton(tr("Add to the service"), content);
     m_add->setObjectName(QStringLiteral("scripture-add"));
@@ -164,11 +166,7 @@ QWidget* ScriptureLibrary::buildSide(ThumbnailStore& thumbnails) {
     column->addWidget(heading);
     column->addWidget(m_layout);
     column->addStretch(1);
-    auto* scroll = new QScrollArea(this);
-    makeColumn(scroll);
-    scroll->setMinimumWidth(spaced(64));
-    scroll->setWidget(content);
-    return scroll;
+    return columnOf(content, this);
 }
 
 void ScriptureLibrary::focusFind() {
@@ -219,7 +217,7 @@ void ScriptureLibrary::find() {
             result.understood = understandReference(text, *outline);
             if (result.understood.state == ReferenceState::Understood)
                 return result;
-            const auto verses = library.scripture().find(text, how, all ? TranslationId() : t.id, 200);
+            const auto verses = library.scripture().find(text, how, all ? TranslationId() : t.id, kMost);
             if (!verses)
                 return tl::unexpected(verses.error());
             result.hits.assign(verses->begin(), verses->end());
@@ -235,26 +233,17 @@ void ScriptureLibrary::found(Result<FindResult> result) {
     m_understood = result ? result->understood : Understanding();
     m_isTyped = m_understood.state == ReferenceState::Understood;
     const int count = result ? int(result->hits.size()) : 0;
-    QStringList help;
-    if (!result)
-        help << result.error().text();
-    else if (m_understood.state == ReferenceState::Understood)
-        help << m_understood.text << m_understood.help << m_understood.notes;
-    else if (m_understood.state == ReferenceState::Refused)
-        help << m_understood.problem.text();
-    else
-        help << m_understood.help;
+    QString more;
     if (count > 0)
-        help << (count == 1     ? tr("one verse found")
-                 : count >= 200 ? tr("200 verses and more found")
-                                : tr("%1 verses found").arg(count));
-    else if (result && !m_box->text().trimmed().isEmpty() && m_understood.state == ReferenceState::NotOne)
-        help << tr("No verse has these words. Try fewer of them.");
-    help.removeAll(QString());
-    const bool isWrong = !result || m_understood.state == ReferenceState::Refused;
-    m_help->setStyleSheet(QStringLiteral("color: %1").arg((isWrong ? day().warning : day().accent).name()));
-    m_help->setText(help.join(QStringLiteral(" \u00b7 ")));
-    m_help->setVisible(!help.isEmpty());
+        more = count == 1       ? tr("one verse found")
+               : count >= kMost ? tr("%1 verses found, and there are more").arg(kMost)
+                                : tr("%1 verses found").arg(count);
+    else if (!m_box->text().trimmed().isEmpty() && m_understood.state == ReferenceState::NotOne)
+        more = tr("No verse has these words. Try fewer of them.");
+    if (result)
+        m_help->showUnderstanding(m_understood, more);
+    else
+        m_help->showError(result.error());
     m_model->setHits(result ? std::move(result->hits) : std::vector<FindHit>());
     for (QWidget* widget : std::initializer_list<QWidget*>{m_list, m_each, m_together})
         widget->setVisible(count > 0);
@@ -325,7 +314,10 @@ void ScriptureLibrary::showChosen() {
             if (!passage)
                 return;
             m_passage->setText(passage->title());
-            m_preview->setWords(ItemWords(passageItem(std::move(*passage))), false);
+            const ItemWords words(passageItem(std::move(*passage)));
+            m_preview->setWords(words, false);
+            if (m_isTyped)
+                m_help->setSlideCount(m_session.book().slideCountOf(words));
         });
 }
 

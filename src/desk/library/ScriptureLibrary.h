@@ -14,6 +14,7 @@ class QPushButton;
 namespace mivanta {
 
 class LayoutForm;
+class ReferenceHelp;
 class TranslationsColumn;
 class VersesView;
 class WordsPreview;
@@ -54,7 +55,7 @@ private:
     QLineEdit* m_box;
     QComboBox* m_scope;
     QComboBox* m_how;
-    QLabel* m_help;
+    ReferenceHelp* m_help;
     QListView* m_list;
     FindListModel* m_model;
     QPushButton* m_each;

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/SeveralSongs.h"
 #include "core/base/Fold.h"
+#include "desk/parts/Columns.h"
 #include "desk/parts/Style.h"
 #include "store/Settings.h"
 #include <QComboBox>
@@ -34,7 +35,7 @@ SeveralSongs::SeveralSongs(Session& session, QWidget* parent) : QWidget(parent),
     m_titles = new QLabel(this);
     m_titles->setWordWrap(true);
     m_titles->setTextFormat(Qt::PlainText);
-    m_titles->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
+    makeQuiet(m_titles);
     m_result = new QLabel(this);
     m_result->setObjectName(QStringLiteral("several-result"));
     m_result->setWordWrap(true);

@@ -9,6 +9,7 @@
 #include "desk/library/PartActions.h"
 #include "desk/library/Speller.h"
 #include "desk/library/WordsSheet.h"
+#include "desk/parts/Columns.h"
 #include "desk/parts/Style.h"
 #include <QAction>
 #include <QApplication>
@@ -125,7 +126,7 @@ QWidget* SongEditor::buildHead() {
     connect(m_details, &QLabel::linkActivated, this, [this] { setView(DetailsView); });
     m_state = new QLabel(head);
     m_state->setObjectName(QStringLiteral("song-state"));
-    m_state->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
+    makeQuiet(m_state);
     m_save = new QPushButton(tr("Save song"), head);
     m_save->setObjectName(QStringLiteral("save-song"));
     m_save->setProperty("main", true);
@@ -234,7 +235,7 @@ QWidget* SongEditor::buildTools() {
     row->addStretch(1);
     m_spelling = new QLabel(tools);
     m_spelling->setObjectName(QStringLiteral("spelling"));
-    m_spelling->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
+    makeQuiet(m_spelling);
     row->addWidget(m_spelling);
     row->addWidget(new QLabel(tr("Transpose"), tools));
     addTool(row, QStringLiteral("song-down"), QStringLiteral("\u2212"), tr("The song a semitone lower"), {},

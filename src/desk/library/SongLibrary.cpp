@@ -10,6 +10,7 @@
 #include "desk/library/SongHistory.h"
 #include "desk/library/SungFacts.h"
 #include "desk/library/WordsPreview.h"
+#include "desk/parts/Columns.h"
 #include "desk/parts/FindPanel.h"
 #include "desk/parts/OrderEdit.h"
 #include "desk/parts/Style.h"
@@ -117,7 +118,7 @@ void SongLibrary::connectEditor() {
     connect(&m_keeper, &DraftKeeper::found, this, &SongLibrary::recover);
     connect(&m_keeper, &DraftKeeper::failed, &m_session, &Session::problem);
     connect(&m_session.library(), &LibraryClient::opened, &m_keeper, &DraftKeeper::recover);
-    connect(m_history, &SongHistory::restoreWanted, this, &SongLibrary::restoreVersion);
+    connect(m_history, &SongHistory::songWanted, this, &SongLibrary::restoreVersion);
     connect(m_editor, &SongEditor::deleteWanted, this, &SongLibrary::putInBin);
     connect(m_editor, &SongEditor::placeChanged, m_preview, &WordsPreview::showPlace);
     connect(m_preview, &WordsPreview::slidesMade, this, &SongLibrary::showPartNotes);
@@ -146,11 +147,7 @@ QWidget* SongLibrary::buildSide(ThumbnailStore& thumbnails) {
     column->addWidget(m_sung);
     column->addWidget(m_add, 0, Qt::AlignRight);
     column->addStretch(1);
-    auto* scroll = new QScrollArea(this);
-    makeColumn(scroll);
-    scroll->setMinimumWidth(spaced(64));
-    scroll->setWidget(content);
-    return scroll;
+    return columnOf(content, this);
 }
 
 void SongLibrary::connectOrder() {

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/TextEditor.h"
 #include "core/text/TextMarks.h"
+#include "desk/parts/Columns.h"
 #include "desk/parts/RoleHighlighter.h"
 #include "desk/parts/Style.h"
 #include <QCheckBox>
@@ -35,7 +36,7 @@ TextEditor::TextEditor(QWidget* parent) : QWidget(parent) {
     m_empty = new QLabel(this);
     m_empty->setWordWrap(true);
     m_empty->setAlignment(Qt::AlignTop);
-    m_empty->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
+    makeQuiet(m_empty);
     m_form = new QWidget(this);
     m_title = new QLineEdit(m_form);
     m_title->setObjectName(QStringLiteral("text-title"));
@@ -183,7 +184,7 @@ QWidget* TextEditor::buildFoot() {
     auto* foot = new QWidget(m_form);
     m_state = new QLabel(foot);
     m_state->setObjectName(QStringLiteral("text-state"));
-    m_state->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
+    makeQuiet(m_state);
     auto* remove = new QPushButton(tr("Delete"), foot);
     remove->setObjectName(QStringLiteral("text-delete"));
     remove->setToolTip(tr("Put this text into the bin; it can be taken back from there"));

@@ -4,6 +4,7 @@
 #include "desk/library/TextEditor.h"
 #include "desk/library/TextHistory.h"
 #include "desk/library/WordsPreview.h"
+#include "desk/parts/Columns.h"
 #include "desk/parts/FindPanel.h"
 #include "desk/parts/Style.h"
 #include "formats/TextFile.h"
@@ -49,7 +50,7 @@ TextLibrary::TextLibrary(const Tools& tools, QWidget* parent)
         m_pages->setCurrentIndex(0);
         focusFind();
     });
-    connect(m_history, &TextHistory::restoreWanted, this, [this](SpokenText version) {
+    connect(m_history, &TextHistory::textWanted, this, [this](SpokenText version) {
         m_pages->setCurrentIndex(0);
         if (m_stored)
             version.revision = m_stored->revision;
@@ -62,16 +63,12 @@ TextLibrary::TextLibrary(const Tools& tools, QWidget* parent)
 
 QWidget* TextLibrary::buildList() {
     auto* side = new QWidget(this);
-    side->setAutoFillBackground(true);
-    QPalette colours = side->palette();
-    colours.setColor(QPalette::Window, day().side);
-    side->setPalette(colours);
+    makeSide(side);
     side->setMinimumWidth(spaced(66));
     m_find = new FindPanel(m_session.library(), tr("Title, topic, season, words\u2026"), FindTexts, side);
     m_find->box()->setObjectName(QStringLiteral("text-find-box"));
     m_count = new QLabel(tr("Texts"), side);
-    m_count->setFont(textFont(1.0, true));
-    m_count->setStyleSheet(QStringLiteral("color: %1").arg(day().accent.name()));
+    makeHeading(m_count);
     connect(m_find, &FindPanel::counted, this, [this](int texts) {
         m_count->setText(m_find->box()->text().trimmed().isEmpty() ? tr("Texts %1").arg(texts)
                                                                    : tr("%1 found").arg(texts));
@@ -291,17 +288,20 @@ void TextLibrary::bringIn(const QStringList& paths) {
                 Q_EMIT m_session.problem(done.error());
                 return;
             }
-            QMap<QString, int> counts;
+            std::array<int, kImportOutcomes> counts{};
             QStringList reasons;
             for (const TextImport& entry : *done) {
-                ++counts[entry.outcome];
+                ++counts[size_t(entry.outcome)];
                 if (!entry.reason.isEmpty())
                     reasons << tr("%1: %2").arg(
                         entry.title.isEmpty() ? entry.file.section(u'/', -1) : entry.title, entry.reason);
             }
             QStringList said;
-            for (auto it = counts.begin(); it != counts.end(); ++it)
-                said << tr("%1 %2").arg(it.value()).arg(it.key());
+            for (int outcome = 0; outcome < kImportOutcomes; ++outcome)
+                if (counts[size_t(outcome)] > 0)
+                    said << QStringLiteral("%1 %2")
+                                .arg(counts[size_t(outcome)])
+                                .arg(outcomeName(ImportOutcome(outcome)));
             const QString text = tr("Texts: %1").arg(said.join(QStringLiteral(", ")));
             if (reasons.isEmpty())
                 Q_EMIT m_session.notice(text + u'.');

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/TranslationsColumn.h"
+#include "desk/parts/Columns.h"
 #include "desk/parts/Style.h"
 #include <QComboBox>
 #include <QFormLayout>
@@ -19,31 +20,21 @@ namespace {
 
 constexpr int kIdRole = Qt::UserRole;
 
-QLabel* heading(const QString& text, QWidget* parent) {
-    auto* label = new QLabel(text, parent);
-    label->setFont(textFont(1.0, true));
-    label->setStyleSheet(QStringLiteral("color: %1").arg(day().accent.name()));
-    return label;
-}
-
 } // namespace
 
 TranslationsColumn::TranslationsColumn(Session& session, Prompts& prompts, QWidget* parent)
     : QWidget(parent),
       m_session(session),
       m_prompts(prompts) {
-    setAutoFillBackground(true);
-    QPalette colours = palette();
-    colours.setColor(QPalette::Window, day().side);
-    setPalette(colours);
+    makeSide(this);
     setMinimumWidth(spaced(66));
-    m_heading = heading(tr("Translations"), this);
+    m_heading = headingOf(tr("Translations"), this);
     m_empty =
         new QLabel(tr("No scripture yet. Bring in a translation as USFM or OSIS files, or as text with a "
                       "verse a line."),
                    this);
     m_empty->setWordWrap(true);
-    m_empty->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
+    makeQuiet(m_empty);
     m_list = new QListWidget(this);
     m_list->setObjectName(QStringLiteral("translation-list"));
     m_list->setAccessibleName(tr("Translations"));

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/VersesView.h"
+#include "desk/parts/Columns.h"
 #include "desk/parts/Style.h"
 #include <QComboBox>
 #include <QHBoxLayout>
@@ -40,7 +41,7 @@ VersesView::VersesView(Session& session, QWidget* parent) : QWidget(parent), m_s
     m_empty = new QLabel(this);
     m_empty->setWordWrap(true);
     m_empty->setAlignment(Qt::AlignTop);
-    m_empty->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
+    makeQuiet(m_empty);
     auto* row = new QHBoxLayout;
     row->addWidget(m_book, 1);
     row->addWidget(m_chapter);

@@ -169,7 +169,7 @@ void FindDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
     if (option.state & QStyle::State_Selected) {
         painter->setRenderHint(QPainter::Antialiasing);
         painter->setPen(option.state & QStyle::State_HasFocus ? QPen(colours.accent, 1.5) : QPen(Qt::NoPen));
-        painter->setBrush(colours.sheet);
+        painter->setBrush(m_night ? colours.chosen : colours.sheet);
         painter->drawRoundedRect(QRectF(area).adjusted(1, 1, -1, -1), 4, 4);
     }
     const auto* model = qobject_cast<const FindListModel*>(index.model());

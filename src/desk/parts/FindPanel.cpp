@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/parts/FindPanel.h"
+#include "desk/parts/Columns.h"
 #include "desk/parts/FilterRow.h"
+#include "desk/parts/ReferenceHelp.h"
 #include "desk/parts/Style.h"
 #include <QKeyEvent>
 #include <QLabel>
@@ -26,12 +28,8 @@ FindPanel::FindPanel(LibraryClient& library, const QString& placeholder, unsigne
     m_box->installEventFilter(this);
     m_filter = new FilterRow(library, this);
     m_filter->setVisible(m_kinds & FindSongs);
-    m_help = new QLabel(this);
+    m_help = new ReferenceHelp(this);
     m_help->setObjectName(QStringLiteral("find-help"));
-    m_help->setWordWrap(true);
-    m_help->setTextFormat(Qt::PlainText);
-    m_help->setStyleSheet(QStringLiteral("color: %1").arg(day().accent.name()));
-    m_help->hide();
     m_model = new FindListModel(this);
     m_list = new QListView(this);
     m_list->setObjectName(QStringLiteral("find-results"));
@@ -48,7 +46,7 @@ FindPanel::FindPanel(LibraryClient& library, const QString& placeholder, unsigne
     m_empty->setObjectName(QStringLiteral("find-empty"));
     m_empty->setWordWrap(true);
     m_empty->setAlignment(Qt::AlignTop);
-    m_empty->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
+    makeQuiet(m_empty);
     m_empty->hide();
 
     auto* column = new QVBoxLayout(this);
@@ -80,7 +78,7 @@ void FindPanel::showEvent(QShowEvent* event) {
 
 /// For the dim room of a running service; songs are not filtered there.
 void FindPanel::setNight(bool isNight) {
-    m_night = isNight;
+    m_help->setNight(isNight);
     static_cast<FindDelegate*>(m_list->itemDelegate())->setNight(isNight);
     m_filter->setVisible(!isNight && (m_kinds & FindSongs));
     m_empty->setStyleSheet(QStringLiteral("color: %1").arg((isNight ? night() : day()).quiet.name()));
@@ -123,8 +121,8 @@ void FindPanel::found(Result<FindResult> result, const QString& query) {
     const auto chosenBefore = selected();
     const bool isEmpty = !result || result->hits.empty();
     m_understood = result ? result->understood : Understanding();
-    m_slides = 0;
-    showHelp();
+    if (m_kinds & FindScripture)
+        m_help->showUnderstanding(m_understood);
     m_empty->setText(result ? emptyText(query) : result.error().text());
     m_empty->setVisible(isEmpty);
     const int count = result ? int(result->hits.size()) : 0;
@@ -148,42 +146,8 @@ void FindPanel::found(Result<FindResult> result, const QString& query) {
     Q_EMIT counted(count);
 }
 
-/// Always what was understood: a book's chapters, a chapter's verses, the whole reference, or what is wrong.
-void FindPanel::showHelp() {
-    const Understanding& u = m_understood;
-    QStringList parts;
-    switch (u.state) {
-    case ReferenceState::NotOne:
-        break;
-    case ReferenceState::Unfinished:
-        parts << u.help;
-        if (!u.completed.isEmpty())
-            parts << tr("Tab: %1").arg(u.completed.trimmed());
-        break;
-    case ReferenceState::Ambiguous:
-        parts << u.help;
-        break;
-    case ReferenceState::Refused:
-        parts << u.problem.text();
-        break;
-    case ReferenceState::Understood:
-        parts << u.text;
-        if (m_slides > 0)
-            parts << (m_slides == 1 ? tr("1 slide") : tr("%1 slides").arg(m_slides));
-        parts << u.help << u.notes;
-        break;
-    }
-    parts.removeAll(QString());
-    const Palette& colours = m_night ? night() : day();
-    const QColor colour = u.state == ReferenceState::Refused ? colours.warning : colours.accent;
-    m_help->setStyleSheet(QStringLiteral("color: %1").arg(colour.name()));
-    m_help->setText(parts.join(QStringLiteral(" \u00b7 ")));
-    m_help->setVisible(!parts.isEmpty() && (m_kinds & FindScripture));
-}
-
 void FindPanel::setSlideCount(int slides) {
-    m_slides = slides;
-    showHelp();
+    m_help->setSlideCount(slides);
 }
 
 bool FindPanel::complete() {

@@ -10,6 +10,7 @@ class QLabel;
 namespace mivanta {
 
 class FilterRow;
+class ReferenceHelp;
 
 /// The one search box with its results: as you type; Up and Down move through the results without leaving
 /// the box, Enter chooses.
@@ -30,7 +31,7 @@ public:
     /// What is chosen in the list, in its order; the current one when it is the only one.
     [[nodiscard]] std::vector<FindPick> selected() const;
     [[nodiscard]] std::vector<SongSummary> selectedSongs() const;
-    /// Said beside what the query was understood as: "4 slides".
+    /// Of the passage that the query names; said beside what it was understood as.
     void setSlideCount(int slides);
     /// The list is being filled anew: what becomes current was not chosen by anyone.
     [[nodiscard]] bool isFilling() const { return m_filling; }
@@ -54,20 +55,17 @@ private:
     void moveBy(int rows);
     /// Moves on in a reference: "luk" to "Luke ", "Luke 5" to "Luke 5:".
     bool complete();
-    void showHelp();
     [[nodiscard]] QString emptyText(const QString& query) const;
 
     LibraryClient& m_library;
     QLineEdit* m_box;
     QListView* m_list;
     FindListModel* m_model;
-    QLabel* m_help; ///< how a reference is understood
+    ReferenceHelp* m_help;
     QLabel* m_empty;
     FilterRow* m_filter;
     unsigned m_kinds;
     Understanding m_understood;
-    int m_slides = 0;
-    bool m_night = false;
     std::optional<FindPick> m_toSelect;
     bool m_filling = false;
     bool m_stale = true;     ///< not asked since the library or the query changed

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/parts/OrderEdit.h"
+#include "desk/parts/Columns.h"
 #include "desk/parts/Style.h"
 #include <QComboBox>
 #include <QHBoxLayout>
@@ -39,9 +40,7 @@ constexpr int kIndexRole = Qt::UserRole;
 
 OrderEdit::OrderEdit(QWidget* parent) : QWidget(parent) {
     setObjectName(QStringLiteral("order-edit"));
-    auto* title = new QLabel(tr("Singing order"), this);
-    title->setFont(textFont(1.0, true));
-    title->setStyleSheet(QStringLiteral("color: %1").arg(day().accent.name()));
+    auto* title = headingOf(tr("Singing order"), this);
     m_orders = new QComboBox(this);
     m_orders->setObjectName(QStringLiteral("order-names"));
     m_orders->setAccessibleName(tr("Which order is the usual one"));

@@ -5,8 +5,6 @@
 #include <QFile>
 #include <QFontMetrics>
 #include <QPixmap>
-#include <QScrollArea>
-#include <QScrollBar>
 #include <QWidget>
 
 namespace mivanta {
@@ -115,17 +113,6 @@ void applyStyle(QApplication& app) {
 void applyNight(QWidget* widget) {
     widget->setPalette(widgetPalette(night()));
     widget->setStyleSheet(controls(night(), QString()));
-}
-
-void makeColumn(QScrollArea* area) {
-    area->setWidgetResizable(true);
-    area->setFrameShape(QFrame::NoFrame);
-    area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    area->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOn);
-    QScrollBar* bar = area->verticalScrollBar();
-    bar->setEnabled(false); // not seen until there is something to scroll
-    QObject::connect(bar, &QScrollBar::rangeChanged, bar,
-                     [bar](int least, int most) { bar->setEnabled(most > least); });
 }
 
 QFont textFont(double factor, bool bold) {

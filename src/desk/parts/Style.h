@@ -4,7 +4,6 @@
 #include <QFont>
 #include <QIcon>
 
-class QScrollArea;
 class QWidget;
 class QApplication;
 
@@ -37,10 +36,6 @@ void applyNight(QWidget* widget);
 [[nodiscard]] QFont monoFont(double factor = 1.0, bool bold = false);
 /// Lengths that grow with the text: `units` of a quarter of the text's height.
 [[nodiscard]] int spaced(double units);
-
-/// A column of pictures that scrolls up and down only. The bar's room is kept even when there is nothing to
-/// scroll: pictures are as high as their width asks, and would swing to and fro with it.
-void makeColumn(QScrollArea* area);
 
 /// One of the shipped icons, drawn in a colour.
 [[nodiscard]] QIcon icon(const QString& name, const QColor& colour);

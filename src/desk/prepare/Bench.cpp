@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/Bench.h"
 #include "core/run/Cards.h"
+#include "desk/parts/Columns.h"
 #include "desk/parts/Style.h"
 #include "desk/prepare/PassageInService.h"
 #include "desk/prepare/SongInService.h"
@@ -15,13 +16,6 @@ namespace mivanta {
 namespace {
 
 constexpr int kColumns = 3;
-
-QLabel* section(const QString& text, QWidget* parent) {
-    auto* label = new QLabel(text, parent);
-    label->setFont(textFont(1.0, true));
-    label->setStyleSheet(QStringLiteral("color: %1").arg(day().accent.name()));
-    return label;
-}
 
 } // namespace
 
@@ -38,7 +32,7 @@ Bench::Bench(Session& session, ThumbnailStore& thumbnails, QWidget* parent)
     m_title->setWordWrap(true);
     m_kind = new QLabel(content);
     m_kind->setWordWrap(true);
-    m_kind->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
+    makeQuiet(m_kind);
     m_grid = new QGridLayout;
     m_grid->setSpacing(spaced(2.5));
     for (int c = 0; c < kColumns; ++c)
@@ -76,7 +70,7 @@ Bench::Bench(Session& session, ThumbnailStore& thumbnails, QWidget* parent)
     column->addWidget(m_song);
     column->addWidget(m_text);
     column->addSpacing(spaced(2));
-    column->addWidget(section(tr("Look"), content));
+    column->addWidget(headingOf(tr("Look"), content));
     column->addLayout(m_look);
     column->addStretch(1);
     setWidget(content);
@@ -166,7 +160,7 @@ void Bench::showLook(const ItemSlides* slides) {
         auto* look = new QLabel(widget());
         look->setAlignment(Qt::AlignRight);
         look->setWordWrap(true);
-        look->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
+        makeQuiet(look);
         m_look->addWidget(name, row, 0);
         m_look->addWidget(look, row, 1);
         m_looks.emplace_back(name, look);

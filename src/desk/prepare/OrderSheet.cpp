@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/OrderSheet.h"
+#include "desk/parts/Columns.h"
 #include "desk/parts/Style.h"
 #include <QKeyEvent>
 #include <QLabel>
@@ -127,7 +128,7 @@ OrderSheet::OrderSheet(ServiceDocument& document, SlideBook& book, QWidget* pare
     m_title->installEventFilter(this);
     m_place = new QLabel(this);
     m_place->setAlignment(Qt::AlignCenter);
-    m_place->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
+    makeQuiet(m_place);
     m_empty = new QLabel(
         tr("Nothing in this service yet.\n\nType a few words of a song into Find, on the right, and "
            "press Enter. Or drag songs here."),

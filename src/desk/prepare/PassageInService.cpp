@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/PassageInService.h"
 #include "desk/parts/LayoutForm.h"
+#include "desk/parts/ReferenceHelp.h"
 #include "desk/parts/Style.h"
 #include "store/Settings.h"
 #include <QComboBox>
@@ -17,10 +18,8 @@ PassageInService::PassageInService(Session& session, QWidget* parent) : QWidget(
     m_reference->setObjectName(QStringLiteral("passage-reference"));
     m_reference->setAccessibleName(tr("Verses"));
     m_reference->setToolTip(tr("The verses that are read, such as 5:1-11, 27ff; Enter takes them"));
-    m_understood = new QLabel(this);
+    m_understood = new ReferenceHelp(this);
     m_understood->setObjectName(QStringLiteral("passage-understood"));
-    m_understood->setWordWrap(true);
-    m_understood->setTextFormat(Qt::PlainText);
     const auto makeBox = [this](const QString& name, const QString& label, const QString& tip) {
         auto* box = new QComboBox(this);
         box->setObjectName(name);
@@ -56,7 +55,7 @@ PassageInService::PassageInService(Session& session, QWidget* parent) : QWidget(
     column->addLayout(grid);
     column->addWidget(m_layout);
     column->addWidget(usual, 0, Qt::AlignRight);
-    connect(m_reference, &QLineEdit::textEdited, this, &PassageInService::understand);
+    connect(m_reference, &QLineEdit::textEdited, this, [this] { understand(); });
     connect(m_reference, &QLineEdit::returnPressed, this, &PassageInService::takeReference);
     connect(m_layout, &LayoutForm::changed, this, &PassageInService::takeLayout);
     connect(usual, &QPushButton::clicked, this, &PassageInService::makeUsual);
@@ -92,8 +91,7 @@ void PassageInService::refresh() {
         return;
     if (!m_reference->isModified()) {
         m_reference->setText(shown->words.front().reference);
-        m_understood->clear();
-        m_understood->hide();
+        m_understood->showUnderstanding({});
     }
     m_layout->setLayoutShown(shown->layout);
     fillTranslations();
@@ -124,7 +122,8 @@ void PassageInService::fillTranslations() {
         shown->words.size() > 1 ? m_second->findData(shown->words.back().translation.id.text()) : 0);
 }
 
-void PassageInService::understand() {
+/// Understands what is typed in the first translation; `then` is given a reference that was understood.
+void PassageInService::understand(const std::function<void(const Understanding&)>& then) {
     const Passage* shown = passage();
     if (!shown)
         return;
@@ -136,44 +135,26 @@ void PassageInService::understand() {
             return outline ? Result<Understanding>(understandReference(typed, *outline))
                            : tl::unexpected(outline.error());
         },
-        [this, typed](const Result<Understanding>& u) {
+        [this, typed, then](const Result<Understanding>& u) {
             if (typed != m_reference->text())
-                return;
-            const bool isRefused = !u || u->state == ReferenceState::Refused;
-            m_understood->setStyleSheet(
-                QStringLiteral("color: %1").arg((isRefused ? day().warning : day().accent).name()));
-            m_understood->setText(!u                                       ? u.error().text()
-                                  : u->state == ReferenceState::Understood ? u->text
-                                  : u->problem.what.isEmpty()              ? u->help
-                                                                           : u->problem.text());
-            m_understood->setVisible(!m_understood->text().isEmpty());
+                return; // more was typed meanwhile
+            if (!u)
+                m_understood->showError(u.error());
+            else if (then && u->state == ReferenceState::Understood)
+                then(*u);
+            else
+                m_understood->showUnderstanding(*u);
         });
 }
 
 void PassageInService::takeReference() {
-    const Passage* shown = passage();
-    if (!shown)
-        return;
-    std::vector<TranslationId> ids;
-    for (const PassageWords& words : shown->words)
-        ids.push_back(words.translation.id);
-    m_session.library().ask<Understanding>(
-        this,
-        [typed = m_reference->text(), id = ids.front()](Library& library) -> Result<Understanding> {
-            const auto outline = library.scripture().outline(id);
-            return outline ? Result<Understanding>(understandReference(typed, *outline))
-                           : tl::unexpected(outline.error());
-        },
-        [this, ids](const Result<Understanding>& u) {
-            if (!u) {
-                Q_EMIT m_session.problem(u.error());
-            } else if (u->state == ReferenceState::Understood) {
-                m_reference->setModified(false);
-                load(u->reference, ids, tr("the verses %1").arg(u->text));
-            } else {
-                understand();
-            }
-        });
+    understand([this](const Understanding& understood) {
+        std::vector<TranslationId> ids;
+        for (const PassageWords& words : passage()->words)
+            ids.push_back(words.translation.id);
+        m_reference->setModified(false);
+        load(understood.reference, ids, tr("the verses %1").arg(understood.text));
+    });
 }
 
 void PassageInService::takeTranslations() {

@@ -4,12 +4,12 @@
 #include <QWidget>
 
 class QComboBox;
-class QLabel;
 class QLineEdit;
 
 namespace mivanta {
 
 class LayoutForm;
+class ReferenceHelp;
 
 /// What can be changed about a passage in the order: its verses, its translations, its layout.
 class PassageInService : public QWidget {
@@ -22,7 +22,7 @@ public:
 private:
     [[nodiscard]] const Passage* passage() const;
     void fillTranslations();
-    void understand();
+    void understand(const std::function<void(const Understanding&)>& then = {});
     void takeReference();
     void takeTranslations();
     void takeLayout();
@@ -33,7 +33,7 @@ private:
     Session& m_session;
     ItemId m_item;
     QLineEdit* m_reference;
-    QLabel* m_understood;
+    ReferenceHelp* m_understood;
     QComboBox* m_first;
     QComboBox* m_second;
     LayoutForm* m_layout;

@@ -2,6 +2,7 @@
 #include "desk/prepare/PrepareDesk.h"
 #include "core/run/Cards.h"
 #include "desk/app/Placing.h"
+#include "desk/parts/Columns.h"
 #include "desk/parts/SendMenu.h"
 #include "desk/parts/Style.h"
 #include "desk/prepare/WordsInService.h"
@@ -124,10 +125,7 @@ QWidget* PrepareDesk::buildSheetColumn(const std::vector<QAction*>& fileActions)
 
 QWidget* PrepareDesk::buildFindColumn(ThumbnailStore& thumbnails) {
     auto* side = new QWidget(this);
-    side->setAutoFillBackground(true);
-    QPalette palette = side->palette();
-    palette.setColor(QPalette::Window, day().side);
-    side->setPalette(palette);
+    makeSide(side);
     side->setMinimumWidth(spaced(60));
     m_find =
         new FindPanel(m_session.library(), tr("Title, words, number, or luk 5 1-11\u2026"), FindAll, side);
@@ -136,7 +134,7 @@ QWidget* PrepareDesk::buildFindColumn(ThumbnailStore& thumbnails) {
     auto* hint = new QLabel(tr("Enter adds at the mark \u00b7 Shift+Enter opens it in the Library"), side);
     hint->setWordWrap(true);
     hint->setFont(textFont(0.85));
-    hint->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
+    makeQuiet(hint);
     auto* column = new QVBoxLayout(side);
     column->setContentsMargins(spaced(3), spaced(4), spaced(3), spaced(3));
     column->setSpacing(spaced(2));

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/TextInService.h"
 #include "core/text/TextMarks.h"
+#include "desk/parts/Columns.h"
 #include "desk/parts/RoleHighlighter.h"
 #include "desk/parts/Style.h"
 #include <QCheckBox>
@@ -30,7 +31,7 @@ TextInService::TextInService(Session& session, QWidget* parent) : QWidget(parent
     new RoleHighlighter(m_words->document());
     m_difference = new QLabel(this);
     m_difference->setWordWrap(true);
-    m_difference->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
+    makeQuiet(m_difference);
     m_take = new QPushButton(tr("Take the library's"), this);
     m_take->setObjectName(QStringLiteral("text-take-library"));
     m_take->setToolTip(tr("The words here become the library's again; undo brings these back"));
@@ -41,9 +42,7 @@ TextInService::TextInService(Session& session, QWidget* parent) : QWidget(parent
     buttons->addWidget(m_take);
     buttons->addStretch(1);
     buttons->addWidget(open);
-    auto* heading = new QLabel(tr("Words in this service only"), this);
-    heading->setFont(textFont(1.0, true));
-    heading->setStyleSheet(QStringLiteral("color: %1").arg(day().accent.name()));
+    auto* heading = headingOf(tr("Words in this service only"), this);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(spaced(2));

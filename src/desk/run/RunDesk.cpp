@@ -69,7 +69,7 @@ RunDesk::RunDesk(const Tools& tools, QWidget* parent)
     connect(&m_session.book(), &SlideBook::changed, this, &RunDesk::outputsChanged);
     connect(&m_session.player(), &PlayerClient::frameChanged, this, &RunDesk::showFrame);
     connect(&m_session.player(), &PlayerClient::lost, this, &RunDesk::refresh);
-    m_find = new RunFind(m_session.library(), this);
+    m_find = new RunFind(m_session, this);
     connect(m_find, &RunFind::chosen, this, &RunDesk::look);
     connect(m_find, &RunFind::closed, this, [this] { setFocus(); });
     for (const QKeySequence& keys : {QKeySequence(QKeySequence::Find), QKeySequence(Qt::Key_Slash)}) {

@@ -8,13 +8,13 @@
 
 namespace mivanta {
 
-RunFind::RunFind(LibraryClient& library, QWidget* desk) : QFrame(desk) {
+RunFind::RunFind(Session& session, QWidget* desk) : QFrame(desk), m_session(session) {
     setObjectName(QStringLiteral("run-find"));
     setAutoFillBackground(true);
     setAttribute(Qt::WA_StyledBackground);
     setStyleSheet(QStringLiteral("#run-find { background: %1; border: 1px solid %2; border-radius: 5px }")
                       .arg(night().sheet.name(), night().accent.name()));
-    m_find = new FindPanel(library, tr("luk 5 1-11, a title, words\u2026"), FindAll, this);
+    m_find = new FindPanel(session.library(), tr("luk 5 1-11, a title, words\u2026"), FindAll, this);
     m_find->setNight(true);
     m_find->box()->setObjectName(QStringLiteral("run-find-box"));
     m_find->box()->installEventFilter(this);
@@ -36,6 +36,7 @@ RunFind::RunFind(LibraryClient& library, QWidget* desk) : QFrame(desk) {
         close();
         Q_EMIT chosen(pick);
     });
+    connect(m_find, &FindPanel::currentChanged, this, &RunFind::countSlides);
     desk->installEventFilter(this);
     hide();
 }
@@ -52,10 +53,22 @@ void RunFind::close() {
     Q_EMIT closed();
 }
 
+void RunFind::countSlides() {
+    const auto hit = m_find->current();
+    if (!hit || !std::holds_alternative<FoundPassage>(*hit))
+        return;
+    const FindPick pick = *pickOf(*hit);
+    m_session.library().words(this, pick, [this, pick](const Result<ItemWords>& words) {
+        const auto now = m_find->current();
+        if (words && now && pickOf(*now) == pick)
+            m_find->setSlideCount(m_session.book().slideCountOf(*words));
+    });
+}
+
 void RunFind::place() {
     const QRect room = parentWidget()->rect();
     setGeometry(spaced(4), spaced(2), std::min(spaced(150), room.width() * 6 / 10),
-                std::min(spaced(120), room.height() * 7 / 10));
+                std::min(spaced(120), room.height() / 2));
 }
 
 bool RunFind::eventFilter(QObject* watched, QEvent* event) {

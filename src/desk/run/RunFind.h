@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/LibraryClient.h"
+#include "desk/app/Session.h"
 #include <QFrame>
 
 namespace mivanta {
@@ -12,7 +12,7 @@ class FindPanel;
 class RunFind : public QFrame {
     Q_OBJECT
 public:
-    RunFind(LibraryClient& library, QWidget* desk);
+    RunFind(Session& session, QWidget* desk);
     void open();
     void close();
 
@@ -25,6 +25,10 @@ protected:
 
 private:
     void place();
+    /// Of the passage that is typed.
+    void countSlides();
+
+    Session& m_session;
     FindPanel* m_find;
 };
 

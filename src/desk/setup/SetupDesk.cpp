@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/setup/SetupDesk.h"
+#include "desk/parts/Columns.h"
 #include "desk/parts/Style.h"
 #include <QComboBox>
 #include <QGridLayout>
@@ -55,7 +56,7 @@ SetupDesk::SetupDesk(Session& session, ThumbnailStore& thumbnails, QWidget* pare
     m_monitors = new QLabel(content);
     m_monitors->setObjectName(QStringLiteral("setup-monitors"));
     m_monitors->setWordWrap(true);
-    m_monitors->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
+    makeQuiet(m_monitors);
     m_grid = new QGridLayout;
     m_grid->setSpacing(spaced(4));
     for (int c = 0; c < kColumns; ++c)
@@ -111,7 +112,7 @@ SetupDesk::OutputCard SetupDesk::makeCard(const Output& output) {
             [this, name = output.name](int index) { placeChosen(name, index); });
     auto* facts = new QLabel(frame);
     facts->setWordWrap(true);
-    facts->setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
+    makeQuiet(facts);
     auto* column = new QVBoxLayout(frame);
     column->setContentsMargins(spaced(4), spaced(3), spaced(3), spaced(3));
     column->addWidget(name);
