@@ -1,8 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/ServiceStore.h"
+#include "formats/SongJson.h"
 #include "store/Journal.h"
 #include "store/Settings.h"
-#include "store/SongJournal.h"
+#include "store/UnsavedFile.h"
 #include "support/Samples.h"
 #include "support/Text.h"
 #include <QDir>
@@ -111,21 +112,23 @@ TEST(Journal, HoldsTheWorkUntilItIsForgotten) {
     EXPECT_FALSE(*journal.read());
 }
 
-TEST(SongJournal, HoldsTheSongUntilItIsForgottenAndADamagedOneStays) {
+TEST(UnsavedFile, HoldsWorkUntilItIsForgottenAndADamagedOneStays) {
     const QTemporaryDir folder;
-    const SongJournal journal(folder.path());
-    EXPECT_FALSE(*journal.read());
+    const UnsavedFile file(folder.path(), u"song"_s);
+    EXPECT_FALSE(*file.read());
     const Song song = samples::harbourSong();
-    ASSERT_TRUE(journal.write(song));
-    ASSERT_TRUE(journal.read() && *journal.read());
-    EXPECT_TRUE(sameContent(**journal.read(), song));
-    EXPECT_EQ((*journal.read())->id, song.id);
-    const QString path = QDir(folder.path()).filePath(QDir(folder.path()).entryList(QDir::Files).value(0));
-    ASSERT_TRUE(QFile::resize(path, 40));
-    EXPECT_FALSE(journal.read());
-    EXPECT_EQ(bytesOf(path).size(), 40);
-    journal.clear();
-    EXPECT_FALSE(*journal.read());
+    ASSERT_TRUE(file.write(songToJson(song)));
+    ASSERT_TRUE(file.read() && *file.read());
+    const auto read = songFromJson(**file.read(), file.path());
+    EXPECT_TRUE(sameContent(*read, song));
+    EXPECT_EQ(read->id, song.id);
+    EXPECT_FALSE(*UnsavedFile(folder.path(), u"text"_s).read()); // another one
+    ASSERT_TRUE(QFile::resize(file.path(), 40));
+    EXPECT_FALSE(file.read());
+    EXPECT_EQ(bytesOf(file.path()).size(), 40);
+    file.clear();
+    EXPECT_FALSE(*file.read());
+    EXPECT_FALSE(UnsavedFile(folder.path() + u"/gone"_s, u"song"_s).write({}));
 }
 
 TEST(Journal, ADamagedOneIsReportedAndLeftAsItIs) {

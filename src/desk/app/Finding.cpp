@@ -87,10 +87,12 @@ Result<void> addTexts(Library& library, const FindQuery& query, std::vector<Find
     return {};
 }
 
-Result<void> addVerses(Library& library, const QString& text, std::vector<FindHit>& hits) {
+/// In one translation: this is done with every key press, and the same verse ten times helps nobody.
+Result<void> addVerses(Library& library, const QString& text, const TranslationId& in,
+                       std::vector<FindHit>& hits) {
     if (text.trimmed().size() < kLettersForVerses)
         return {};
-    auto verses = library.scripture().find(text, WordSearch::AllWords, {}, kMostVerses);
+    auto verses = library.scripture().find(text, WordSearch::AllWords, in, kMostVerses);
     if (!verses)
         return tl::unexpected(verses.error());
     hits.insert(hits.end(), std::make_move_iterator(verses->begin()), std::make_move_iterator(verses->end()));
@@ -146,12 +148,14 @@ Result<FindResult> findEverything(Library& library, const FindQuery& query) {
     FindResult result;
     QString text = query.text;
     std::vector<FindHit> books;
+    TranslationId read;
     const bool onlySongs = !query.filter.isEmpty();
     if ((query.kinds & FindScripture) && !onlySongs && !text.trimmed().isEmpty()) {
         const auto translation = translationFor(library, text);
         if (!translation)
             return tl::unexpected(translation.error());
         if (*translation) {
+            read = (*translation)->id;
             const auto outline = library.scripture().outline((*translation)->id);
             if (!outline)
                 return tl::unexpected(outline.error());
@@ -175,8 +179,8 @@ Result<FindResult> findEverything(Library& library, const FindQuery& query) {
                        std::make_move_iterator(others.end()));
     if (!hasDigit(text))
         result.hits.insert(result.hits.end(), books.begin(), books.end());
-    if ((query.kinds & FindScripture) && !onlySongs && result.understood.state != ReferenceState::Understood)
-        if (auto added = addVerses(library, text, result.hits); !added)
+    if (!read.isNull() && result.understood.state != ReferenceState::Understood)
+        if (auto added = addVerses(library, text, read, result.hits); !added)
             return tl::unexpected(added.error());
     return result;
 }

@@ -48,9 +48,9 @@ using FindPick = std::variant<SongId, TextId, PassagePick>;
 [[nodiscard]] std::optional<FindPick> pickOf(const FindHit& hit);
 [[nodiscard]] QString titleOf(const FindHit& hit);
 
-/// Everything that the query finds, the best first: the passage that it names; songs; texts; verses by their
-/// words. A translation's short name at its end chooses that translation. An empty query finds every song
-/// and text.
+/// Everything that the query finds, the best first: the passage that it names; songs; texts; verses of the
+/// translation by their words. A translation's short name at its end chooses that translation. An empty query
+/// finds every song and text.
 [[nodiscard]] Result<FindResult> findEverything(Library& library, const FindQuery& query);
 /// The words of a pick; a passage in its usual layout.
 [[nodiscard]] Result<ItemWords> wordsOf(Library& library, const FindPick& pick);

@@ -158,7 +158,7 @@ void MainWindow::makeDesks() {
     });
     connect(m_prepareDesk, &PrepareDesk::openInLibrary, this, [this](const FindPick& pick) {
         goTo(LibraryAt);
-        m_libraryDesk->show(pick);
+        m_libraryDesk->showPick(pick);
     });
     connect(m_checkDesk, &CheckDesk::counted, this,
             [this](int worrying) { m_header->setDeskCount(CheckAt, worrying); });

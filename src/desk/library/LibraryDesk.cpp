@@ -81,7 +81,7 @@ void LibraryDesk::focusFind() {
     }
 }
 
-void LibraryDesk::show(const FindPick& pick) {
+void LibraryDesk::showPick(const FindPick& pick) {
     if (const auto* song = std::get_if<SongId>(&pick)) {
         goTo(SongsAt);
         m_songs->showSong(*song);

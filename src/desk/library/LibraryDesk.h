@@ -22,8 +22,7 @@ public:
 
     void focusFind();
     /// Shows a song or a text.
-    void show(const FindPick& pick);
-    using QWidget::show;
+    void showPick(const FindPick& pick);
     void bringInFiles();
     void bringInFolder();
 

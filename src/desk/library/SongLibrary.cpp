@@ -14,6 +14,7 @@
 #include "desk/parts/FindPanel.h"
 #include "desk/parts/OrderEdit.h"
 #include "desk/parts/Style.h"
+#include "formats/SongJson.h"
 #include "store/Settings.h"
 #include <QApplication>
 #include <QHBoxLayout>
@@ -31,7 +32,12 @@ SongLibrary::SongLibrary(const Tools& tools, QWidget* parent)
       m_session(tools.session),
       m_prompts(tools.prompts),
       m_sender(tools.sender),
-      m_keeper(m_draft, tools.session.library().folder()),
+      m_keeper(tools.session.library().folder(), QStringLiteral("song"),
+               [this]() -> DraftKeeper::Writer {
+                   if (!m_draft.isChanged())
+                       return {};
+                   return [song = *m_draft.song()] { return songToJson(song); };
+               }),
       m_speller(tools.speller) {
     setObjectName(QStringLiteral("song-library"));
     m_pages = new QStackedLayout(this);
@@ -115,7 +121,12 @@ void SongLibrary::connectEditor() {
         m_draft.setRevision(stored.revision);
         saveSong();
     });
-    connect(&m_keeper, &DraftKeeper::found, this, &SongLibrary::recover);
+    connect(&m_draft, &SongDraft::changed, &m_keeper, &DraftKeeper::touch);
+    connect(&m_draft, &SongDraft::stateChanged, &m_keeper, &DraftKeeper::touch);
+    connect(&m_keeper, &DraftKeeper::found, this, [this](const QJsonObject& json, const QString& where) {
+        const auto song = songFromJson(json, where);
+        song ? recover(*song) : m_keeper.refuse(song.error());
+    });
     connect(&m_keeper, &DraftKeeper::failed, &m_session, &Session::problem);
     connect(&m_session.library(), &LibraryClient::opened, &m_keeper, &DraftKeeper::recover);
     connect(m_history, &SongHistory::songWanted, this, &SongLibrary::restoreVersion);

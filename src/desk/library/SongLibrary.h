@@ -5,6 +5,7 @@
 #include "desk/app/Session.h"
 #include "desk/app/Tools.h"
 #include "desk/library/DraftKeeper.h"
+#include "desk/library/SongDraft.h"
 #include "desk/parts/ThumbnailStore.h"
 #include <QWidget>
 

@@ -1,13 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/TextEditor.h"
 #include "core/text/TextMarks.h"
+#include "desk/app/Prompts.h"
 #include "desk/parts/Columns.h"
 #include "desk/parts/RoleHighlighter.h"
 #include "desk/parts/Style.h"
 #include <QCheckBox>
 #include <QComboBox>
 #include <QGridLayout>
-#include <QInputDialog>
 #include <QLabel>
 #include <QLineEdit>
 #include <QMenu>
@@ -32,7 +32,7 @@ QStringList listed(const QString& text) {
 
 } // namespace
 
-TextEditor::TextEditor(QWidget* parent) : QWidget(parent) {
+TextEditor::TextEditor(Prompts& prompts, QWidget* parent) : QWidget(parent), m_prompts(prompts) {
     m_empty = new QLabel(this);
     m_empty->setWordWrap(true);
     m_empty->setAlignment(Qt::AlignTop);
@@ -282,8 +282,7 @@ void TextEditor::setRole(const QString& role) {
 }
 
 void TextEditor::askRole() {
-    const QString role =
-        QInputDialog::getText(this, QStringLiteral("Mivanta"), tr("Who speaks?")).simplified();
+    const QString role = m_prompts.text(tr("Who speaks?"), {}).simplified();
     if (!role.isEmpty())
         setRole(role);
 }

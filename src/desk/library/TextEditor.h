@@ -14,12 +14,14 @@ class QPushButton;
 
 namespace mivanta {
 
+class Prompts;
+
 /// Writes one spoken text: its details, and its words with roles, slide breaks and fields. The words undo by
 /// themselves.
 class TextEditor : public QWidget {
     Q_OBJECT
 public:
-    explicit TextEditor(QWidget* parent = nullptr);
+    explicit TextEditor(Prompts& prompts, QWidget* parent = nullptr);
     void setText(const std::optional<SpokenText>& text);
     /// The text as it is written here; nothing when none is shown.
     [[nodiscard]] std::optional<SpokenText> text() const;
@@ -49,6 +51,7 @@ private:
     void insertBreak();
     void emphasise(const QString& mark);
 
+    Prompts& m_prompts;
     std::optional<SpokenText> m_text; ///< what is not edited here: id, revision
     bool m_filling = false;
     QWidget* m_form;

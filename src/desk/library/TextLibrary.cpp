@@ -8,6 +8,7 @@
 #include "desk/parts/FindPanel.h"
 #include "desk/parts/Style.h"
 #include "formats/TextFile.h"
+#include "formats/TextJson.h"
 #include "store/ServiceStore.h"
 #include <QHBoxLayout>
 #include <QLabel>
@@ -22,14 +23,19 @@ namespace mivanta {
 TextLibrary::TextLibrary(const Tools& tools, QWidget* parent)
     : QWidget(parent),
       m_session(tools.session),
-      m_prompts(tools.prompts) {
+      m_prompts(tools.prompts),
+      m_keeper(tools.session.library().folder(), QStringLiteral("text"), [this]() -> DraftKeeper::Writer {
+          if (!hasUnsavedText())
+              return {};
+          return [text = *m_editor->text()] { return textToJson(text); };
+      }) {
     setObjectName(QStringLiteral("text-library"));
     auto* texts = new QWidget(this);
     auto* row = new QHBoxLayout(texts);
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(0);
     row->addWidget(buildList(), 5);
-    m_editor = new TextEditor(texts);
+    m_editor = new TextEditor(m_prompts, texts);
     m_editor->setEmptyText(
         tr("Choose a text, or write a new one: liturgy, prayers, responses, creeds, notices."));
     row->addWidget(m_editor, 10);
@@ -43,6 +49,12 @@ TextLibrary::TextLibrary(const Tools& tools, QWidget* parent)
         settle([this, picks] { Q_EMIT addToService(picks); });
     });
     connect(m_editor, &TextEditor::changed, this, &TextLibrary::textChanged);
+    connect(&m_keeper, &DraftKeeper::found, this, [this](const QJsonObject& json, const QString& where) {
+        const auto text = textFromJson(json, where);
+        text ? recover(*text) : m_keeper.refuse(text.error());
+    });
+    connect(&m_keeper, &DraftKeeper::failed, &m_session, &Session::problem);
+    connect(&m_session.library(), &LibraryClient::opened, &m_keeper, &DraftKeeper::recover);
     connect(m_editor, &TextEditor::saveWanted, this, [this] { saveText(); });
     connect(m_editor, &TextEditor::deleteWanted, this, &TextLibrary::putInBin);
     connect(m_editor, &TextEditor::historyWanted, this, &TextLibrary::showHistory);
@@ -187,11 +199,33 @@ void TextLibrary::load(const TextId& id) {
 void TextLibrary::show(const std::optional<SpokenText>& text) {
     m_stored = text;
     m_editor->setText(text);
+    m_keeper.touch();
     m_add->setVisible(text && text->revision > 0);
     m_preview->setWords(text ? std::optional<ItemWords>(textItem(*text)) : std::nullopt, false);
 }
 
+/// Takes up what was written last time and not saved.
+void TextLibrary::recover(const SpokenText& unsaved) {
+    m_session.library().ask<SpokenText>(
+        this, [id = unsaved.id](Library& library) { return library.texts().text(id); },
+        [this, unsaved](const Result<SpokenText>& stored) {
+            SpokenText before = stored ? *stored : SpokenText();
+            before.id = unsaved.id;
+            before.revision = unsaved.revision; // what was changed elsewhere meanwhile shows when it is saved
+            m_wanted = unsaved.id;
+            show(before);
+            m_editor->setText(unsaved);
+            textChanged();
+            m_find->select(unsaved.id);
+            Q_EMIT m_session.notice(
+                tr("\u201c%1\u201d was being written and not saved last time. It is in the "
+                   "Library, under Texts, as it was left.")
+                    .arg(unsaved.title));
+        });
+}
+
 void TextLibrary::textChanged() {
+    m_keeper.touch();
     m_editor->setChanged(hasUnsavedText());
     if (auto text = m_editor->text())
         m_preview->setWords(ItemWords(textItem(std::move(*text))), true);
@@ -243,6 +277,7 @@ void TextLibrary::saveText(const std::function<void()>& then) {
                 m_stored = *stored;
                 m_editor->setRevision(stored->revision);
                 m_editor->setChanged(false);
+                m_keeper.touch();
                 m_add->show();
             }
             m_wanted = stored->id;

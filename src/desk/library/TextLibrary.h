@@ -2,6 +2,7 @@
 #pragma once
 #include "desk/app/Session.h"
 #include "desk/app/Tools.h"
+#include "desk/library/DraftKeeper.h"
 #include "desk/parts/FindList.h"
 #include <QWidget>
 
@@ -45,6 +46,7 @@ private:
     void load(const TextId& id);
     void show(const std::optional<SpokenText>& text);
     void textChanged();
+    void recover(const SpokenText& unsaved);
     void putInBin();
     void fillBin(QMenu* menu);
     void sendOut();
@@ -53,6 +55,7 @@ private:
     Session& m_session;
     Prompts& m_prompts;
     std::optional<SpokenText> m_stored; ///< as the library has it; a new one as it was begun
+    DraftKeeper m_keeper;
     TextId m_wanted;
     bool m_selecting = false;
     QStackedLayout* m_pages; ///< the texts; a text's history

@@ -1,0 +1,36 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "store/UnsavedFile.h"
+#include "store/ServiceStore.h"
+#include <QFile>
+#include <QJsonDocument>
+
+namespace mivanta {
+
+using namespace Qt::StringLiterals;
+
+UnsavedFile::UnsavedFile(const QString& libraryFolder, const QString& what)
+    : m_path(libraryFolder + u"/unsaved-%1.json"_s.arg(what)) {}
+
+Result<void> UnsavedFile::write(const QJsonObject& json) const {
+    return writeSafely(m_path, QJsonDocument(json).toJson(QJsonDocument::Compact));
+}
+
+Result<std::optional<QJsonObject>> UnsavedFile::read() const {
+    QFile file(m_path);
+    if (!file.exists())
+        return std::optional<QJsonObject>();
+    if (!file.open(QIODevice::ReadOnly))
+        return failure(u"unsaved work of last time cannot be read: "_s + file.errorString(), m_path,
+                       u"Check the file's permissions."_s);
+    const auto document = QJsonDocument::fromJson(file.readAll());
+    if (!document.isObject())
+        return failure(u"unsaved work of last time is damaged"_s, m_path,
+                       u"The file stays as it is; delete it once you do not need it."_s);
+    return std::optional(document.object());
+}
+
+void UnsavedFile::clear() const {
+    QFile::remove(m_path);
+}
+
+} // namespace mivanta
