@@ -108,7 +108,7 @@ void benchReferences(Figures& figures, Library& library) {
         if (!passage)
             qFatal("%s: %s", qPrintable(typed), qPrintable(passage.error().text()));
         const ItemSlides slides =
-            slidesFor(contentOf(*passage), usualOutputs(), themes.front(), themes, measures);
+            slidesFor(contentOf(*passage), usualOutputs(), plainChain(themes.front(), themes), measures);
         times.push_back(msOf(time));
         if (slides.steps.empty())
             qFatal("no slides");

@@ -73,7 +73,7 @@ void benchFit(Figures& figures) {
             QElapsedTimer time;
             time.start();
             for (const ItemContent& content : service)
-                static_cast<void>(slidesFor(content, outputs, themes.front(), themes, fresh));
+                static_cast<void>(slidesFor(content, outputs, plainChain(themes.front(), themes), fresh));
             times->push_back(msOf(time));
         }
     }
@@ -169,9 +169,11 @@ void benchTake(Figures& figures, const QString& folder) {
     const auto themes = shippedThemes();
     auto outputs = usualOutputs();
     outputs.resize(2); // hall and stage, full-screen at 1920x1080
-    outputs[1].insistedTheme.clear();
+    outputs[1].look = {};
+    outputs[1].insists.clear();
     Theme theme = themes.front();
-    theme.look.transition = {TransitionKind::Cut, 0};
+    theme.look.transition.kind = TransitionKind::Cut;
+    theme.look.backdropTransition.kind = TransitionKind::Cut;
     PlayerClient player(
         {sessionFolder(folder + u"/take"_s), QStringLiteral(MIVANTA_BIN_DIR "/mivanta-player"), {}});
     bool welcomed = false;
@@ -195,7 +197,8 @@ void benchTake(Figures& figures, const QString& folder) {
         return msOf(time);
     };
     for (int song = 0; int(ahead.size()) < 300; ++song) {
-        const ItemSlides slides = slidesFor(contentOf(maker.make(song)), outputs, theme, themes, measures);
+        const ItemSlides slides =
+            slidesFor(contentOf(maker.make(song)), outputs, plainChain(theme, themes), measures);
         for (size_t s = 0; s < slides.steps.size(); ++s) {
             const auto scenes = scenesAt(slides, slides.steps[s].position, Curtain::Open);
             if (s == 0) {

@@ -255,9 +255,11 @@ private:
             const auto found = song(m_arguments.words.first());
             if (!found)
                 return tl::unexpected(found.error());
-            result.push_back({found->title, slidesFor(contentOf(*found), *outputs,
-                                                      themeFor(songItem(*found), themes.front(), themes),
-                                                      themes, m_measures)});
+            Service service;
+            service.theme = themes.front();
+            const Item item{{}, songItem(*found)};
+            result.push_back({found->title, slidesFor(contentOf(item.content, service), *outputs,
+                                                      lookChainOf(item, service, themes), m_measures)});
             return result;
         }
         const auto opened = openService(m_arguments.serviceFile);
@@ -267,8 +269,7 @@ private:
         for (const Item& item : service.items)
             if (!item.isHeading())
                 result.push_back({item.title(), slidesFor(contentOf(item.content, service), *outputs,
-                                                          themeFor(item.content, service.theme, themes),
-                                                          themes, m_measures)});
+                                                          lookChainOf(item, service, themes), m_measures)});
         return result;
     }
 

@@ -31,35 +31,6 @@ struct JsonNames<AuthorRole> {
         std::pair{AuthorRole::Translation, "translation"}, std::pair{AuthorRole::Arrangement, "arrangement"}};
 };
 template <>
-struct JsonNames<BackdropKind> {
-    static constexpr std::array names{std::pair{BackdropKind::None, "none"},
-                                      std::pair{BackdropKind::Plain, "plain"},
-                                      std::pair{BackdropKind::Gradient, "gradient"}};
-};
-template <>
-struct JsonNames<HorizontalAlign> {
-    static constexpr std::array names{std::pair{HorizontalAlign::Left, "left"},
-                                      std::pair{HorizontalAlign::Centre, "centre"},
-                                      std::pair{HorizontalAlign::Right, "right"}};
-};
-template <>
-struct JsonNames<VerticalAlign> {
-    static constexpr std::array names{std::pair{VerticalAlign::Top, "top"},
-                                      std::pair{VerticalAlign::Middle, "middle"},
-                                      std::pair{VerticalAlign::Bottom, "bottom"}};
-};
-template <>
-struct JsonNames<CreditWhen> {
-    static constexpr std::array names{
-        std::pair{CreditWhen::Never, "never"}, std::pair{CreditWhen::First, "first"},
-        std::pair{CreditWhen::Last, "last"}, std::pair{CreditWhen::Every, "every"}};
-};
-template <>
-struct JsonNames<TransitionKind> {
-    static constexpr std::array names{std::pair{TransitionKind::Cut, "cut"},
-                                      std::pair{TransitionKind::Fade, "fade"}};
-};
-template <>
 struct JsonNames<OutputKind> {
     static constexpr std::array names{std::pair{OutputKind::Hall, "hall"},
                                       std::pair{OutputKind::Stage, "stage"},
@@ -70,6 +41,27 @@ struct JsonNames<PlaceKind> {
     static constexpr std::array names{
         std::pair{PlaceKind::Automatic, "automatic"}, std::pair{PlaceKind::Monitor, "monitor"},
         std::pair{PlaceKind::Window, "window"}, std::pair{PlaceKind::Closed, "closed"}};
+};
+
+template <>
+struct JsonNames<RoomLight> {
+    static constexpr std::array names{std::pair{RoomLight::Dark, "dark"},
+                                      std::pair{RoomLight::Dimmed, "dimmed"},
+                                      std::pair{RoomLight::Daylight, "daylight"}};
+};
+template <>
+struct JsonNames<ObjectKind> {
+    static constexpr std::array names{
+        std::pair{ObjectKind::Picture, "picture"},    std::pair{ObjectKind::Text, "text"},
+        std::pair{ObjectKind::Line, "line"},          std::pair{ObjectKind::Rectangle, "rectangle"},
+        std::pair{ObjectKind::Ellipse, "ellipse"},    std::pair{ObjectKind::Clock, "clock"},
+        std::pair{ObjectKind::Countdown, "countdown"}};
+};
+template <>
+struct JsonNames<ItemKind> {
+    static constexpr std::array names{std::pair{ItemKind::Song, "song"},
+                                      std::pair{ItemKind::Passage, "passage"},
+                                      std::pair{ItemKind::Text, "text"}};
 };
 
 template <>

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/OutputsJson.h"
 #include "formats/JsonNames.h"
+#include "formats/LookJson.h"
 #include <QJsonArray>
 #include <QJsonDocument>
 #include <QJsonObject>
@@ -12,6 +13,21 @@ using namespace Qt::StringLiterals;
 
 namespace {
 
+QJsonArray groupsToJson(const std::vector<LookGroup>& groups) {
+    QJsonArray json;
+    for (const LookGroup group : groups)
+        json.append(QLatin1String(keyOf(group)));
+    return json;
+}
+
+std::vector<LookGroup> groupsFromJson(const QJsonValue& json) {
+    std::vector<LookGroup> groups;
+    for (const LookGroup group : allLookGroups())
+        if (json.toArray().contains(QLatin1String(keyOf(group))))
+            groups.push_back(group);
+    return groups;
+}
+
 QJsonObject toJson(const Output& output) {
     return {{u"name"_s, output.name},
             {u"kind"_s, nameOf(output.kind)},
@@ -21,7 +37,11 @@ QJsonObject toJson(const Output& output) {
             {u"ownSteps"_s, output.ownSteps},
             {u"showsChords"_s, output.showsChords},
             {u"showsBandOnly"_s, output.showsBandOnly},
-            {u"insistedTheme"_s, output.insistedTheme},
+            {u"look"_s, choiceToJson(output.look)},
+            {u"insists"_s, groupsToJson(output.insists)},
+            {u"pictureHeight"_s, output.pictureHeight},
+            {u"backRow"_s, output.backRow},
+            {u"light"_s, nameOf(output.light)},
             {u"place"_s, nameOf(output.place.kind)},
             {u"monitor"_s, output.place.monitor}};
 }
@@ -36,7 +56,15 @@ Output fromJson(const QJsonObject& json) {
     output.ownSteps = json[u"ownSteps"_s].toBool(output.ownSteps);
     output.showsChords = json[u"showsChords"_s].toBool();
     output.showsBandOnly = json[u"showsBandOnly"_s].toBool();
-    output.insistedTheme = json[u"insistedTheme"_s].toString();
+    output.look = choiceFromJson(json[u"look"_s].toObject());
+    output.insists = groupsFromJson(json[u"insists"_s]);
+    if (const QString theme = json[u"insistedTheme"_s].toString(); !theme.isEmpty()) { // of older versions
+        output.look.theme = theme;
+        output.insists = allLookGroups();
+    }
+    output.pictureHeight = std::clamp(json[u"pictureHeight"_s].toDouble(output.pictureHeight), 0.05, 50.0);
+    output.backRow = std::clamp(json[u"backRow"_s].toDouble(output.backRow), 0.5, 500.0);
+    output.light = valueOf(json[u"light"_s].toString(), output.light);
     output.place.kind = valueOf(json[u"place"_s].toString(), output.place.kind);
     output.place.monitor = json[u"monitor"_s].toString();
     return output;

@@ -1,5 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/ServiceFile.h"
+#include "formats/JsonNames.h"
+#include "formats/JsonValues.h"
+#include "formats/LookJson.h"
 #include "formats/PassageJson.h"
 #include "formats/SongJson.h"
 #include "formats/TextJson.h"
@@ -43,11 +46,14 @@ QJsonObject itemToJson(const Item& item) {
         if (!answers.isEmpty())
             json.insert(u"answers"_s, answers);
     }
+    if (const QJsonObject look = itemLookToJson(item.look); !look.isEmpty())
+        json.insert(u"look"_s, look);
     return json;
 }
 
 Result<Item> itemFromJson(const QJsonObject& json, const QString& where) {
     Item item;
+    item.look = itemLookFromJson(json[u"look"_s].toObject());
     item.id = ItemId::fromText(json[u"id"_s].toString());
     if (item.id.isNull())
         item.id = ItemId::create();
@@ -104,6 +110,41 @@ Result<QByteArray> jsonFromZip(const QByteArray& bytes, const QString& where) {
 
 } // namespace
 
+namespace {
+
+void putLooks(QJsonObject& json, const Service& service) {
+    if (!service.look.isEmpty())
+        json.insert(u"look"_s, choiceToJson(service.look));
+    QJsonObject kinds;
+    for (auto it = service.kinds.begin(); it != service.kinds.end(); ++it)
+        if (!it->isEmpty())
+            kinds.insert(nameOf(it.key()), choiceToJson(*it));
+    if (!kinds.isEmpty())
+        json.insert(u"kinds"_s, kinds);
+    QJsonArray themes;
+    for (const Theme& theme : service.themes)
+        themes.append(themeToJson(theme));
+    put(json, u"themes"_s, themes);
+}
+
+Result<void> takeLooks(Service& service, const QJsonObject& json, const QString& where) {
+    service.look = choiceFromJson(json[u"look"_s].toObject());
+    const QJsonObject kinds = json[u"kinds"_s].toObject();
+    for (const auto& [kind, name] : JsonNames<ItemKind>::names)
+        if (const LookChoice choice = choiceFromJson(kinds[QLatin1String(name)].toObject());
+            !choice.isEmpty())
+            service.kinds.insert(kind, choice);
+    for (const QJsonValue& value : json[u"themes"_s].toArray()) {
+        auto theme = themeFromJson(value.toObject(), where);
+        if (!theme)
+            return tl::unexpected(theme.error());
+        service.themes.push_back(std::move(*theme));
+    }
+    return {};
+}
+
+} // namespace
+
 QJsonObject serviceToJson(const Service& service) {
     QJsonArray items;
     for (const Item& item : service.items)
@@ -113,6 +154,7 @@ QJsonObject serviceToJson(const Service& service) {
                      {u"title"_s, service.title},
                      {u"theme"_s, themeToJson(service.theme)},
                      {u"items"_s, items}};
+    putLooks(json, service);
     if (!service.place.isEmpty())
         json.insert(u"place"_s, service.place);
     if (service.start.isValid())
@@ -139,6 +181,8 @@ Result<Service> serviceFromJson(const QJsonObject& json, const QString& where) {
     if (!theme)
         return tl::unexpected(theme.error());
     service.theme = std::move(*theme);
+    if (const auto taken = takeLooks(service, json, where); !taken)
+        return tl::unexpected(taken.error());
     QSet<ItemId> seen;
     for (const QJsonValue& value : json[u"items"_s].toArray()) {
         auto item = itemFromJson(value.toObject(), where);

@@ -9,7 +9,7 @@
 namespace mivanta {
 
 /// The version of service.json that this program writes; it reads this and older ones.
-inline constexpr int kServiceFormat = 2;
+inline constexpr int kServiceFormat = 3;
 
 [[nodiscard]] QJsonObject itemToJson(const Item& item);
 [[nodiscard]] Result<Item> itemFromJson(const QJsonObject& json, const QString& where);

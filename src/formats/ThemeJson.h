@@ -7,8 +7,11 @@
 
 namespace mivanta {
 
+/// The version of themes that this program writes; it reads this and older ones.
+inline constexpr int kThemeFormat = 2;
+
 [[nodiscard]] QJsonObject themeToJson(const Theme& theme);
-/// Properties that are missing or unknown keep the built-in value; sizes are brought into a sensible range.
+/// Properties as lookFromJson() reads them; a theme of a newer version is refused.
 [[nodiscard]] Result<Theme> themeFromJson(const QJsonObject& json, const QString& where);
 [[nodiscard]] Result<Theme> readTheme(QIODevice& device, const QString& where);
 

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "link/SceneCodec.h"
+#include "core/theme/LookProperty.h"
 #include <QCryptographicHash>
 #include <QIODevice>
 
@@ -90,34 +91,46 @@ QDataStream& operator>>(QDataStream& stream, RoleLook& r) {
     return stream >> r.role >> r.bold >> r.italic >> r.colour >> r.symbol;
 }
 QDataStream& operator<<(QDataStream& stream, const SceneRow& r) {
-    return stream << r.text << r.chords << r.emphasis << r.numbers << r.colour << r.beside;
+    return stream << r.text << r.chords << r.emphasis << r.numbers << r.colour << r.beside << r.startsLine;
 }
 QDataStream& operator>>(QDataStream& stream, SceneRow& r) {
-    return stream >> r.text >> r.chords >> r.emphasis >> r.numbers >> r.colour >> r.beside;
+    return stream >> r.text >> r.chords >> r.emphasis >> r.numbers >> r.colour >> r.beside >> r.startsLine;
+}
+
+QDataStream& operator<<(QDataStream& stream, const LookChoiceIndex& choice) {
+    return stream << quint8(choice.index);
+}
+QDataStream& operator>>(QDataStream& stream, LookChoiceIndex& choice) {
+    quint8 byte = 0;
+    stream >> byte;
+    choice.index = byte;
+    return stream;
+}
+
+QDataStream& operator<<(QDataStream& stream, const SlideObject& o) {
+    return stream << asByte(o.kind) << o.box << o.rotation << o.opacity << o.inFront << o.picture << o.text
+                  << o.size << o.weight << o.colour << o.edgeColour << o.edgeWidth << o.roundness << o.fadeIn
+                  << o.fadeOut;
+}
+QDataStream& operator>>(QDataStream& stream, SlideObject& o) {
+    return stream >> asByte(o.kind) >> o.box >> o.rotation >> o.opacity >> o.inFront >> o.picture >> o.text >>
+           o.size >> o.weight >> o.colour >> o.edgeColour >> o.edgeWidth >> o.roundness >> o.fadeIn >>
+           o.fadeOut;
 }
 
 QDataStream& operator<<(QDataStream& stream, const Look& look) {
-    const auto& [backdrop, words, credit, transition, roles] = look;
-    stream << asByte(backdrop.kind) << backdrop.colour << backdrop.stops << backdrop.angle;
-    stream << words.family << words.weight << words.size << words.smallestSize << words.lineSpacing
-           << words.linesAtMost << words.box << asByte(words.horizontal) << asByte(words.vertical)
-           << words.colour << words.outlineWidth << words.outlineColour << words.shadowOffset
-           << words.shadowBlur << words.shadowColour << words.chordColour << words.numberColour;
-    stream << asByte(credit.when) << credit.fields << credit.size << credit.box << asByte(credit.horizontal)
-           << credit.colour;
-    return stream << asByte(transition.kind) << transition.milliseconds << roles;
+    for (const LookProperty& property : lookProperties())
+        std::visit([&](const auto& value) { stream << value; }, property.get(look));
+    return stream;
 }
 
 QDataStream& operator>>(QDataStream& stream, Look& look) {
-    auto& [backdrop, words, credit, transition, roles] = look;
-    stream >> asByte(backdrop.kind) >> backdrop.colour >> backdrop.stops >> backdrop.angle;
-    stream >> words.family >> words.weight >> words.size >> words.smallestSize >> words.lineSpacing >>
-        words.linesAtMost >> words.box >> asByte(words.horizontal) >> asByte(words.vertical) >>
-        words.colour >> words.outlineWidth >> words.outlineColour >> words.shadowOffset >> words.shadowBlur >>
-        words.shadowColour >> words.chordColour >> words.numberColour;
-    stream >> asByte(credit.when) >> credit.fields >> credit.size >> credit.box >>
-        asByte(credit.horizontal) >> credit.colour;
-    return stream >> asByte(transition.kind) >> transition.milliseconds >> roles;
+    for (const LookProperty& property : lookProperties()) {
+        LookValue value = property.get(look); // of the property's type
+        std::visit([&](auto& read) { stream >> read; }, value);
+        property.set(look, value);
+    }
+    return stream;
 }
 
 QDataStream& operator<<(QDataStream& stream, const Scene& scene) {
@@ -134,14 +147,14 @@ QDataStream& operator>>(QDataStream& stream, Scene& scene) {
 
 QDataStream& operator<<(QDataStream& stream, const Output& output) {
     return stream << output.name << asByte(output.kind) << output.size << output.linesAtMost
-                  << output.ownSteps << output.showsChords << output.showsBandOnly << output.insistedTheme
+                  << output.ownSteps << output.showsChords << output.showsBandOnly
                   << asByte(output.place.kind) << output.place.monitor;
 }
 
 QDataStream& operator>>(QDataStream& stream, Output& output) {
     return stream >> output.name >> asByte(output.kind) >> output.size >> output.linesAtMost >>
-           output.ownSteps >> output.showsChords >> output.showsBandOnly >> output.insistedTheme >>
-           asByte(output.place.kind) >> output.place.monitor;
+           output.ownSteps >> output.showsChords >> output.showsBandOnly >> asByte(output.place.kind) >>
+           output.place.monitor;
 }
 
 QDataStream& operator<<(QDataStream& stream, const Monitor& m) {

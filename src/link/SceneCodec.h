@@ -9,6 +9,7 @@ namespace mivanta {
 // Both programs come from one build, so the wire has no versions; see Protocol.h.
 QDataStream& operator<<(QDataStream& stream, const Scene& scene);
 QDataStream& operator>>(QDataStream& stream, Scene& scene);
+/// Without its look and what is known of its hall: the player is sent whole scenes.
 QDataStream& operator<<(QDataStream& stream, const Output& output);
 QDataStream& operator>>(QDataStream& stream, Output& output);
 QDataStream& operator<<(QDataStream& stream, const Monitor& monitor);

@@ -8,4 +8,7 @@ namespace mivanta {
 /// radius / 2 (W. M. Wells, "Efficient synthesis of Gaussian filters by cascaded uniform filters", 1986).
 void blurAlpha(QImage& alpha, double radiusPx);
 
+/// The picture blurred in the same way, all channels. A large blur is made at a smaller size.
+[[nodiscard]] QImage blurredPicture(const QImage& picture, double radiusPx);
+
 } // namespace mivanta

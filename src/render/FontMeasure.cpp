@@ -9,8 +9,8 @@ constexpr int kMeasuredAt = 200; // px; widths at other sizes are in proportion
 constexpr qsizetype kMostKnown = 50'000;
 } // namespace
 
-FontMeasure::FontMeasure(const QString& family, int weight)
-    : m_metrics(slideFont(family, weight, kMeasuredAt)) {}
+FontMeasure::FontMeasure(const FontChoice& font)
+    : m_metrics(slideFont(font.family, font.weight, kMeasuredAt, font.capitals)) {}
 
 double FontMeasure::width(const QString& text) const {
     if (const auto known = m_known.constFind(text); known != m_known.constEnd())
@@ -22,10 +22,10 @@ double FontMeasure::width(const QString& text) const {
     return width;
 }
 
-const TextMeasure& FontMeasures::measure(const QString& family, int weight) {
-    auto& measure = m_measures[{family, weight}];
+const TextMeasure& FontMeasures::measure(const FontChoice& font) {
+    auto& measure = m_measures[font];
     if (!measure)
-        measure = std::make_unique<FontMeasure>(family, weight);
+        measure = std::make_unique<FontMeasure>(font);
     return *measure;
 }
 

@@ -11,7 +11,7 @@ namespace mivanta {
 /// Measures words in one font as the renderer draws them. Remembers widths of words; one thread.
 class FontMeasure : public TextMeasure {
 public:
-    FontMeasure(const QString& family, int weight);
+    explicit FontMeasure(const FontChoice& font);
     [[nodiscard]] double width(const QString& text) const override;
 
 private:
@@ -19,13 +19,13 @@ private:
     mutable QHash<QString, double> m_known;
 };
 
-/// A measure for each family and weight, made when first asked for; one thread.
+/// A measure for each font, made when first asked for; one thread.
 class FontMeasures : public MeasureSource {
 public:
-    [[nodiscard]] const TextMeasure& measure(const QString& family, int weight) override;
+    [[nodiscard]] const TextMeasure& measure(const FontChoice& font) override;
 
 private:
-    std::map<std::pair<QString, int>, std::unique_ptr<FontMeasure>> m_measures;
+    std::map<FontChoice, std::unique_ptr<FontMeasure>> m_measures;
 };
 
 } // namespace mivanta

@@ -12,7 +12,7 @@ void loadShippedFonts() {
             qWarning("a shipped font could not be loaded: %s", qPrintable(at.filePath()));
 }
 
-QFont slideFont(const QString& family, int weight, int sizePx) {
+QFont slideFont(const QString& family, int weight, int sizePx, Capitals capitals) {
     // The shipped faces cover Western European letters; Noto has the others.
     QStringList families{family.isEmpty() ? QString::fromLatin1(kTextFamily) : family};
     if (families.first() != QLatin1String(kTextFamily))
@@ -25,6 +25,8 @@ QFont slideFont(const QString& family, int weight, int sizePx) {
     font.setWeight(QFont::Weight(weight));
     font.setHintingPreference(QFont::PreferNoHinting);
     font.setStyleStrategy(QFont::StyleStrategy(QFont::PreferAntialias | QFont::PreferOutline));
+    if (capitals != Capitals::AsWritten)
+        font.setCapitalization(capitals == Capitals::All ? QFont::AllUppercase : QFont::SmallCaps);
     return font;
 }
 

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "core/theme/Look.h"
 #include <QFont>
 
 namespace mivanta {
@@ -12,6 +13,7 @@ inline constexpr const char* kChordFamily = "Atkinson Hyperlegible Mono";
 
 /// A font as slides are drawn with: unhinted, so that widths grow in proportion to the size. An empty
 /// family means the shipped one.
-[[nodiscard]] QFont slideFont(const QString& family, int weight, int sizePx);
+[[nodiscard]] QFont slideFont(const QString& family, int weight, int sizePx,
+                              Capitals capitals = Capitals::AsWritten);
 
 } // namespace mivanta

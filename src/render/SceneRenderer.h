@@ -1,14 +1,29 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/run/Scene.h"
-#include <QImage>
+#include "render/RenderSources.h"
 
 namespace mivanta {
 
-/// The one renderer: a scene to a picture. Pure; any thread.
+/// A scene's picture in two layers, ARGB premultiplied, both of the picture's size.
+struct SceneLayers {
+    QImage behind; ///< the backdrop and the objects behind the words
+    QImage front;  ///< the panel, words, credit line and objects in front; null when there is nothing of it
+};
+
+/// The one renderer: a scene to a picture. Pure but for `sources`; any thread.
 ///
 /// The picture is `size` px (the scene's own size when empty), ARGB premultiplied; it is opaque unless the
 /// scene's backdrop is see-through. At another size than the scene's, everything is drawn in proportion.
-[[nodiscard]] QImage renderScene(const Scene& scene, QSize size = {});
+[[nodiscard]] QImage renderScene(const Scene& scene, QSize size = {}, const RenderSources& sources = {});
+
+/// The same in layers: `front` drawn over `behind` is the picture.
+[[nodiscard]] SceneLayers renderLayers(const Scene& scene, QSize size, const RenderSources& sources);
+/// `front` alone, over a layer that is there already; an empty `behind` = drawn if it is needed.
+[[nodiscard]] QImage renderFront(const Scene& scene, QSize size, const RenderSources& sources,
+                                 const QImage& behind = {});
+
+/// True when `behind` is the same picture for both.
+[[nodiscard]] bool sameBehind(const Scene& a, const Scene& b);
 
 } // namespace mivanta

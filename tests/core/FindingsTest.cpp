@@ -22,7 +22,7 @@ public:
         for (const Item& item : service.items) {
             m_ids.push_back(item.id);
             const ItemContent content = item.song() ? contentOf(*item.song()) : ItemContent();
-            m_slides.push_back(slidesFor(content, {hall}, service.theme, {}, measures));
+            m_slides.push_back(slidesFor(content, {hall}, plainChain(service.theme, {}), measures));
         }
     }
     [[nodiscard]] int itemCount() const override { return int(m_ids.size()); }

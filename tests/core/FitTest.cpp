@@ -56,16 +56,18 @@ rc::Gen<FitPart> anyPart() {
 
 rc::Gen<FitLimits> anyLimits() {
     return rc::gen::apply(
-        [](int width, int height, int size, int smallest, int lines) {
+        [](int width, int height, int size, int smallest, int lines, int gap, bool fillsRows) {
             FitLimits limits;
             limits.box = {double(width), double(height)};
             limits.size = size;
             limits.smallestSize = std::min(size, smallest);
             limits.linesAtMost = lines;
+            limits.lineGap = gap / 10.0;
+            limits.fillsRows = fillsRows;
             return limits;
         },
         rc::gen::inRange(20, 2000), rc::gen::inRange(10, 1000), rc::gen::inRange(1, 120),
-        rc::gen::inRange(1, 60), rc::gen::inRange(1, 9));
+        rc::gen::inRange(1, 60), rc::gen::inRange(1, 9), rc::gen::inRange(0, 15), rc::gen::arbitrary<bool>());
 }
 
 RC_GTEST_PROP(Fit, NeverLosesReordersOrInventsWords, ()) {
@@ -114,7 +116,11 @@ RC_GTEST_PROP(Fit, StaysWithinItsLimits, ()) {
         RC_ASSERT(int(slide.rows.size()) <= limits.linesAtMost);
         if (result.reason.cause == FitCause::TooNarrow)
             continue;
-        RC_ASSERT(double(slide.rows.size()) * limits.rowHeight * result.size <= limits.box.height() + 1e-6);
+        int gaps = 0;
+        for (size_t r = 1; r < slide.rows.size(); ++r)
+            gaps += slide.rows[r].line != slide.rows[r - 1].line ? 1 : 0;
+        const double height = double(slide.rows.size()) * limits.rowHeight + gaps * limits.lineGap;
+        RC_ASSERT(height * result.size <= limits.box.height() + 1e-6);
         for (const FitRow& row : slide.rows)
             RC_ASSERT(EvenMeasure().width(row.text) * result.size <= limits.box.width() + 1e-3);
     }
@@ -154,6 +160,32 @@ RC_GTEST_PROP(Fit, TheNextLargerSizeWouldNeedMoreSlides, ()) {
     FitLimits larger = limits;
     larger.smallestSize = larger.size = result.size + 1;
     RC_ASSERT(fit({part}, larger, EvenMeasure()).parts[0].size() > result.parts[0].size());
+}
+
+TEST(Fit, RowsAreBalancedOrFilled) {
+    const EvenMeasure measure;
+    const LineWrapper line(u"aaa bbb ccc ddd"_s, measure);
+    const auto lengths = [&](bool balanced) {
+        std::vector<int> result;
+        for (const auto& row : line.rows(5.5, balanced)) // eleven letters wide
+            result.push_back(row.to - row.from);
+        return result;
+    };
+    EXPECT_EQ(lengths(true), (std::vector<int>{8, 7}));
+    EXPECT_EQ(lengths(false), (std::vector<int>{12, 3}));
+}
+
+TEST(Fit, RoomBetweenLinesCostsSize) {
+    const FitPart part = partOf({u"one"_s, u"two"_s, u"three"_s});
+    FitLimits limits;
+    limits.box = {10'000, 3 * 1.2 * 72};
+    const FitResult close = fit({part}, limits, EvenMeasure());
+    EXPECT_EQ(close.size, 72);
+    limits.lineGap = 0.5;
+    const FitResult apart = fit({part}, limits, EvenMeasure());
+    EXPECT_EQ(apart.parts[0].size(), 1u);
+    EXPECT_EQ(apart.size, int(limits.box.height() / (3 * 1.2 + 2 * 0.5)));
+    EXPECT_EQ(apart.reason.cause, FitCause::Height);
 }
 
 RC_GTEST_PROP(Fit, DivisionCountNeverFallsWhenALineGrows, ()) {

@@ -14,7 +14,7 @@ namespace {
 
 ItemSlides slidesOf(const Passage& passage) {
     EvenMeasures measures;
-    return slidesFor(contentOf(passage), usualOutputs(), samples::theme(), {}, measures);
+    return slidesFor(contentOf(passage), usualOutputs(), plainChain(samples::theme(), {}), measures);
 }
 
 const QStringList kVerses{u"One morning the crowd pressed close."_s, u"He saw two boats."_s,
@@ -190,8 +190,8 @@ TEST(Unplanned, TheOrderGoesOnWhereItWasLeft) {
             EvenMeasures measures;
             for (int i = 0; i < 3; ++i) {
                 ids.push_back(ItemId::create());
-                made.push_back(slidesFor(contentOf(samples::harbourSong()), usualOutputs(), samples::theme(),
-                                         {}, measures));
+                made.push_back(slidesFor(contentOf(samples::harbourSong()), usualOutputs(),
+                                         plainChain(samples::theme(), {}), measures));
             }
         }
         int itemCount() const override { return 2; }

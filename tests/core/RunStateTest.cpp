@@ -19,8 +19,8 @@ public:
         outputs = {hall};
         for (int i = 0; i < songs; ++i) {
             ids.push_back(ItemId::create());
-            items.push_back(
-                slidesFor(contentOf(samples::harbourSong()), outputs, samples::theme(), {}, measures));
+            items.push_back(slidesFor(contentOf(samples::harbourSong()), outputs,
+                                      plainChain(samples::theme(), {}), measures));
         }
     }
     [[nodiscard]] int itemCount() const override { return int(ids.size()); }
@@ -159,7 +159,7 @@ TEST(Findings, SayWhatIsMissingWorstFirst) {
     FixedPlan plan(2);
     plan.ids = {service.items[0].id, service.items[1].id};
     EvenMeasures measures;
-    plan.items[1] = slidesFor(contentOf(silent), plan.outputs, service.theme, {}, measures);
+    plan.items[1] = slidesFor(contentOf(silent), plan.outputs, plainChain(service.theme, {}), measures);
     const auto findings = findingsOf(service, plan);
     ASSERT_EQ(findings.size(), 3u);
     EXPECT_EQ(findings[0].severity, Severity::Doubt);

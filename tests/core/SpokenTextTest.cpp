@@ -86,7 +86,8 @@ TEST(SpokenText, RolesLookAsTheThemeSays) {
     theme.look.roles = {{u"all"_s, true, false, Colour{255, 200, 0, 255}, u"\u25cf"_s}};
     EvenMeasures measures;
     const auto sceneAt = [&](int slide) {
-        const ItemSlides slides = slidesFor(contentOf(text, {}), usualOutputs(), theme, {}, measures);
+        const ItemSlides slides =
+            slidesFor(contentOf(text, {}), usualOutputs(), plainChain(theme, {}), measures);
         return sceneOf(slides, slides.outputs[0], slide);
     };
     Scene scene = sceneAt(0);

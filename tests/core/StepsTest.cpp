@@ -54,7 +54,7 @@ rc::Gen<std::vector<Output>> anyOutputs() {
 
 ItemSlides split(const Song& song, const std::vector<Output>& outputs) {
     EvenMeasures measures;
-    return slidesFor(contentOf(song), outputs, samples::theme(), {}, measures);
+    return slidesFor(contentOf(song), outputs, plainChain(samples::theme(), {}), measures);
 }
 
 RC_GTEST_PROP(Steps, AreTheSortedUnionOfTheSlideStartsOfOutputsWithStepsOfTheirOwn, ()) {
@@ -209,12 +209,20 @@ TEST(Steps, EmphasisGoesWithItsWordsOntoWrappedRows) {
 TEST(Steps, ASongsOwnThemeGoesBeforeTheServices) {
     Theme own = samples::theme();
     own.id = u"own"_s;
+    own.look.words.size = 99;
     Song song = samples::harbourSong();
-    const Theme ofService = samples::theme();
-    EXPECT_EQ(themeFor(songItem(song), ofService, {own}).id, u"test"_s);
+    Service service;
+    service.theme = samples::theme();
+    const auto sizeOf = [&](const Item& item, const std::vector<Theme>& themes) {
+        return lookOn(usualOutputs()[0], lookChainOf(item, service, themes)).look.words.size;
+    };
+    EXPECT_EQ(sizeOf({{}, songItem(song)}, {own}), 72);
     song.usualTheme = u"own"_s;
-    EXPECT_EQ(themeFor(songItem(song), ofService, {own}).id, u"own"_s);
-    EXPECT_EQ(themeFor(songItem(song), ofService, {}).id, u"test"_s); // a theme that is gone
+    Item item{{}, songItem(song)};
+    EXPECT_EQ(sizeOf(item, {own}), 99);
+    EXPECT_EQ(sizeOf(item, {}), 72);    // a theme that is gone
+    item.look.choice.theme = u"test"_s; // chosen for the item in this service
+    EXPECT_EQ(sizeOf(item, {own, samples::theme()}), 72);
 }
 
 TEST(Steps, TheCreditLineStandsWhereTheThemeSays) {
@@ -225,7 +233,8 @@ TEST(Steps, TheCreditLineStandsWhereTheThemeSays) {
     const auto credits = [&](CreditWhen when) {
         theme.look.credit.when = when;
         QStringList result;
-        const ItemSlides slides = slidesFor(contentOf(song), {output(u"hall"_s, 4)}, theme, {}, measures);
+        const ItemSlides slides =
+            slidesFor(contentOf(song), {output(u"hall"_s, 4)}, plainChain(theme, {}), measures);
         for (const Slide& slide : slides.outputs[0].slides)
             result << slide.credit;
         return result;

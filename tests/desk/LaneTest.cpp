@@ -16,7 +16,7 @@ namespace {
 
 ItemSlides slidesOf(const Song& song) {
     EvenMeasures measures;
-    return slidesFor(contentOf(song), usualOutputs(), samples::theme(), {}, measures);
+    return slidesFor(contentOf(song), usualOutputs(), plainChain(samples::theme(), {}), measures);
 }
 
 /// The colour of most pixels near the top of a widget.

@@ -1,13 +1,17 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "formats/LookJson.h"
 #include "formats/OutputsJson.h"
 #include "formats/ServiceFile.h"
 #include "formats/SongJson.h"
 #include "formats/ThemeJson.h"
+#include "support/AnyLook.h"
 #include "support/Samples.h"
 #include "support/Text.h"
 #include <QBuffer>
 #include <QJsonArray>
+#include <QJsonDocument>
 #include <gtest/gtest.h>
+#include <rapidcheck/gtest.h>
 
 namespace mivanta {
 namespace {
@@ -113,12 +117,12 @@ TEST(ServiceFile, ItemsWithTheSameIdBecomeTwo) {
 
 TEST(ThemeJson, WrittenAndReadAgainIsTheSame) {
     Theme theme = samples::theme();
-    theme.look.backdrop = {BackdropKind::Gradient, {}, {{0, {1, 2, 3, 255}}, {1, {4, 5, 6, 255}}}, 45};
+    theme.look.backdrop = samples::gradient({{0, {1, 2, 3, 255}}, {1, {4, 5, 6, 255}}}, 45);
     theme.look.words.outlineWidth = 3;
     theme.look.words.family = u"Noto Serif"_s;
     theme.look.credit = {CreditWhen::Every,    u"{title}"_s,          20,
                          {0.1, 0.8, 0.5, 0.1}, HorizontalAlign::Left, {9, 9, 9, 9}};
-    theme.look.transition = {TransitionKind::Cut, 0};
+    theme.look.transition.kind = TransitionKind::Cut;
     const auto read = themeFromJson(themeToJson(theme), {});
     ASSERT_TRUE(read);
     EXPECT_EQ(*read, theme);
@@ -135,6 +139,75 @@ TEST(ThemeJson, SenselessValuesAreBroughtIntoRange) {
     EXPECT_LE(read->look.words.smallestSize, read->look.words.size);
     EXPECT_EQ(read->look.words.box, WordsLook().box);
     EXPECT_EQ(read->look.backdrop.kind, BackdropKind::Plain);
+}
+
+RC_GTEST_PROP(ThemeJson, AnyLookComesBackAsItWas, ()) {
+    const Theme theme{u"any"_s, u"Any"_s, samples::anyLook()};
+    const auto read =
+        themeFromJson(QJsonDocument::fromJson(QJsonDocument(themeToJson(theme)).toJson()).object(), {});
+    RC_ASSERT(bool(read));
+    Look wanted = theme.look;
+    wanted.words.smallestSize = std::min(wanted.words.smallestSize, wanted.words.size);
+    RC_ASSERT(differences(read->look, wanted).isEmpty());
+}
+
+RC_GTEST_PROP(LookJson, ChoicesComeBackAsTheyWere, ()) {
+    ItemLook look{samples::anyChoice(u"dusk-water"_s), {}};
+    look.setSlide({u"Verse 1"_s, 2, 3, 5}, samples::anyChoice(u"x"_s));
+    RC_ASSERT(itemLookFromJson(itemLookToJson(look)) == look);
+}
+
+TEST(LookJson, WhatThisVersionDoesNotKnowIsLeftOut) {
+    const LookOverrides read = overridesFromJson({{u"words.size"_s, u"large"_s},
+                                                  {u"words.sparkle"_s, 3},
+                                                  {u"words.weight"_s, 400},
+                                                  {u"transition.kind"_s, u"melt"_s}});
+    EXPECT_EQ(read.count(), 1u);
+    EXPECT_EQ(read.value(*lookProperty(u"words.weight"_s)), LookValue(400));
+    EXPECT_TRUE(itemLookToJson({}).isEmpty());
+    EXPECT_EQ(itemLookFromJson({}), ItemLook());
+}
+
+TEST(ThemeJson, OneOfANewerVersionSaysSo) {
+    QJsonObject json = themeToJson(samples::theme());
+    json[u"mivanta-theme"_s] = kThemeFormat + 1;
+    const auto read = themeFromJson(json, u"x.json"_s);
+    ASSERT_FALSE(read);
+    EXPECT_TRUE(read.error().what.contains(u"newer"_s));
+}
+
+TEST(ThemeJson, OlderOnesChangeAllOfASlideAlike) {
+    const auto read =
+        themeFromJson({{u"id"_s, u"old"_s},
+                       {u"name"_s, u"Old"_s},
+                       {u"transition"_s, QJsonObject{{u"kind"_s, u"cut"_s}, {u"milliseconds"_s, 0}}}},
+                      {});
+    ASSERT_TRUE(read);
+    EXPECT_EQ(read->look.backdropTransition.kind, TransitionKind::Cut);
+}
+
+TEST(ServiceJson, LooksOfEveryLevelAreKept) {
+    Service service;
+    service.id = ServiceId::create();
+    service.theme = samples::theme();
+    service.themes = {{u"dark"_s, u"Dark"_s, {}}};
+    service.look.own.set(*lookProperty(u"words.colour"_s), Colour{255, 255, 255, 255});
+    service.kinds[ItemKind::Passage].theme = u"dark"_s;
+    service.items.push_back({ItemId::create(), songItem(samples::harbourSong())});
+    service.items[0].look.setSlide({u"Chorus"_s, 1, 0, 1}, {u"dark"_s, {}, {}});
+    const auto read = serviceFromJson(serviceToJson(service), {});
+    ASSERT_TRUE(read);
+    EXPECT_EQ(read->look, service.look);
+    EXPECT_EQ(read->kinds, service.kinds);
+    EXPECT_EQ(read->themes, service.themes);
+    EXPECT_EQ(read->items[0].look, service.items[0].look);
+}
+
+TEST(OutputsJson, OlderOnesInsistOnTheWholeTheme) {
+    const auto read = outputsFromJson(R"([{"name":"stream","insistedTheme":"lower-third"}])", {});
+    ASSERT_TRUE(read);
+    EXPECT_EQ(read->front().look.theme, u"lower-third"_s);
+    EXPECT_EQ(read->front().insists, allLookGroups());
 }
 
 TEST(OutputsJson, WrittenAndReadAgainIsTheSame) {

@@ -1,15 +1,20 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/run/RunState.h"
 #include "core/text/TextMarks.h"
+#include "render/BackdropPainter.h"
 #include "render/Blur.h"
 #include "render/FontMeasure.h"
 #include "render/Fonts.h"
+#include "render/ObjectPainter.h"
 #include "render/SceneRenderer.h"
 #include "support/Golden.h"
 #include "support/Passages.h"
+#include "support/Samples.h"
 #include "support/Text.h"
 #include <QFontInfo>
+#include <QPainter>
 #include <gtest/gtest.h>
+#include <rapidcheck/gtest.h>
 
 namespace mivanta {
 namespace {
@@ -19,7 +24,7 @@ Scene scene(const QStringList& rows) {
     result.output = u"hall"_s;
     result.size = {960, 540};
     result.fontSize = 44;
-    result.look.backdrop = {BackdropKind::Gradient, {}, {{0, {18, 59, 66, 255}}, {1, {43, 31, 51, 255}}}, 60};
+    result.look.backdrop = samples::gradient({{0, {18, 59, 66, 255}}, {1, {43, 31, 51, 255}}}, 60);
     for (const QString& row : rows)
         result.rows.push_back({row, {}});
     return result;
@@ -43,13 +48,217 @@ TEST(Golden, OutlineAndShadow) {
 
 TEST(Golden, LeftTopOnPlain) {
     Scene s = scene({u"Bless the hands"_s, u"that mend"_s});
-    s.look.backdrop = {BackdropKind::Plain, {255, 253, 247, 255}, {}, 0};
+    s.look.backdrop = samples::plain({255, 253, 247, 255});
     s.look.words.colour = {30, 43, 49, 255};
     s.look.words.horizontal = HorizontalAlign::Left;
     s.look.words.vertical = VerticalAlign::Top;
     s.credit = u"Bless the Hands \u00b7 B. Cullivane"_s;
     s.look.credit.colour = {82, 86, 76, 255};
     EXPECT_GOLDEN(renderScene(s), "left-top");
+}
+
+TEST(Golden, PanelRoundGradientAndCapitals) {
+    Scene s = scene({u"there's a lantern"_s, u"on the water"_s, u"there's a light"_s});
+    s.rows[1].startsLine = false;
+    s.look.backdrop.shape = GradientShape::Radial;
+    s.look.words.panel.reach = PanelReach::Words;
+    s.look.words.panel.colour = {0, 0, 0, 140};
+    s.look.words.capitals = Capitals::All;
+    s.look.words.paragraphSpacing = 0.8;
+    s.rows[2].emphasis = {{10, 15, true, false}};
+    s.look.words.emphasisColour = Colour{255, 200, 80, 255};
+    EXPECT_GOLDEN(renderScene(s), "panel");
+}
+
+/// Halves of light and dark with a red bar, so that blur, crop and colours are seen.
+QImage sampleQuarters(QSize size) {
+    QImage image(size, QImage::Format_RGB32);
+    QPainter painter(&image);
+    painter.fillRect(image.rect(), QColor(220, 190, 120));
+    painter.fillRect(QRect(0, 0, size.width() / 2, size.height()), QColor(30, 70, 110));
+    painter.fillRect(QRect(size.width() * 2 / 5, 0, size.width() / 5, size.height() / 3),
+                     QColor(200, 30, 30));
+    return image;
+}
+
+RenderSources quarters() {
+    RenderSources sources;
+    sources.picture = [](const QString& name, QSize) {
+        return name == u"quarters.png" ? sampleQuarters({1200, 1200}) : QImage();
+    };
+    sources.now = QDateTime({2026, 10, 4}, {10, 17, 5});
+    return sources;
+}
+
+Scene pictureScene() {
+    Scene s = scene({u"Shine on, shine on"_s});
+    s.look.backdrop.kind = BackdropKind::Picture;
+    s.look.backdrop.picture = u"quarters.png"_s;
+    return s;
+}
+
+TEST(Golden, ATreatedPictureBehindABandOfBlur) {
+    Scene s = pictureScene();
+    s.look.backdrop.focus = {0.5, 0};
+    s.look.backdrop.treatment = {-20, 20, -60, {0, 80, 80, 90}, 6, 70};
+    s.look.words.panel = {PanelReach::Band, {0, 0, 0, 90}, 20, 0, 20};
+    s.look.words.vertical = VerticalAlign::Bottom;
+    EXPECT_GOLDEN(renderScene(s, {}, quarters()), "picture");
+}
+
+TEST(Golden, ObjectsBehindAndBeforeTheWords) {
+    Scene s = scene({u"till every boat is home"_s});
+    const auto object = [](ObjectKind kind, QRectF box, bool inFront, Colour colour) {
+        SlideObject made;
+        made.kind = kind;
+        made.box = box;
+        made.inFront = inFront;
+        made.colour = colour;
+        return made;
+    };
+    s.look.objects = {object(ObjectKind::Ellipse, {0.3, 0.2, 0.4, 0.6}, false, {200, 60, 40, 255}),
+                      object(ObjectKind::Rectangle, {0.05, 0.7, 0.2, 0.2}, true, {40, 120, 120, 255}),
+                      object(ObjectKind::Line, {0.5, 0.8, 0.4, 0.1}, true, {255, 255, 255, 255}),
+                      object(ObjectKind::Text, {0.05, 0.05, 0.3, 0.2}, true, {255, 255, 255, 255}),
+                      object(ObjectKind::Clock, {0.75, 0.05, 0.2, 0.12}, true, {255, 178, 36, 255}),
+                      object(ObjectKind::Countdown, {0.75, 0.2, 0.2, 0.12}, true, {255, 178, 36, 255}),
+                      object(ObjectKind::Picture, {0.6, 0.6, 0.3, 0.3}, false, {})};
+    s.look.objects[1].rotation = 20;
+    s.look.objects[1].roundness = 40;
+    s.look.objects[1].edgeWidth = 8;
+    s.look.objects[1].edgeColour = {255, 255, 255, 255};
+    s.look.objects[2].edgeWidth = 6;
+    s.look.objects[3].text = u"Welcome to the harbour"_s;
+    s.look.objects[5].text = u"10:30"_s;
+    s.look.objects[6].picture = u"quarters.png"_s;
+    s.look.objects[6].opacity = 0.5;
+    EXPECT_GOLDEN(renderScene(s, {}, quarters()), "objects");
+}
+
+TEST(Golden, ALowerThirdOverNothing) {
+    Scene s = scene({u"there's a lantern on the water"_s, u"there's a light above the town"_s});
+    s.look.backdrop.kind = BackdropKind::None;
+    s.look.words.box = {0.08, 0.74, 0.84, 0.2};
+    s.look.words.panel = {PanelReach::Box, {10, 30, 40, 180}, 10, 24, 0};
+    s.fontSize = 36;
+    const QImage image = renderScene(s);
+    EXPECT_GOLDEN(image, "lower-third-panel");
+    EXPECT_EQ(qAlpha(image.pixel(5, 5)), 0);
+    EXPECT_EQ(qAlpha(image.pixel(100, 400)), 180); // the panel, where there are no words: exact
+}
+
+TEST(Render, LayersOverOneAnotherAreThePicture) {
+    for (Scene s : {scene({u"Shine on"_s}), pictureScene()}) {
+        s.look.words.panel = {PanelReach::Words, {0, 0, 0, 90}, 20, 8, 10};
+        s.look.words.shadowColour = {0, 0, 0, 200};
+        s.look.words.shadowBlur = 8;
+        const SceneLayers layers = renderLayers(s, {480, 270}, quarters());
+        QImage together = layers.behind;
+        QPainter(&together).drawImage(0, 0, layers.front);
+        const Difference off = difference(together, renderScene(s, {480, 270}, quarters()), 3);
+        EXPECT_LT(off.worstShare, 0.001);
+        EXPECT_EQ(renderFront(s, {480, 270}, quarters(), layers.behind), layers.front);
+        s.rows.clear();
+        EXPECT_TRUE(renderLayers(s, {480, 270}, quarters()).front.isNull());
+    }
+}
+
+TEST(Render, WhatStandsBehindIsTheSameUntilItChanges) {
+    const Scene s = pictureScene();
+    Scene other = s;
+    other.rows.clear();
+    other.look.words.colour = {1, 2, 3, 255};
+    other.look.objects = {{ObjectKind::Clock, {0, 0, 1, 1}, 0, 1, true}};
+    EXPECT_TRUE(sameBehind(s, other));
+    other.look.objects[0].inFront = false;
+    EXPECT_FALSE(sameBehind(s, other));
+    other = s;
+    other.look.backdrop.treatment.blur = 1;
+    EXPECT_FALSE(sameBehind(s, other));
+    other = s;
+    other.curtain = Curtain::Black;
+    EXPECT_FALSE(sameBehind(s, other));
+}
+
+TEST(Render, AMissingPictureLeavesItsColourAndNoMark) {
+    Scene s = pictureScene();
+    s.rows.clear();
+    s.look.backdrop.picture = u"gone.png"_s;
+    s.look.backdrop.colour = {10, 20, 30, 255};
+    const QImage image = renderScene(s, {}, quarters());
+    EXPECT_EQ(image.pixel(0, 0), qRgb(10, 20, 30));
+    EXPECT_EQ(image.pixel(480, 270), qRgb(10, 20, 30));
+    EXPECT_EQ(renderScene(s), image); // nobody to ask for pictures
+}
+
+TEST(Render, ThePartOfAPictureThatIsSeenFollowsTheFocus) {
+    EXPECT_EQ(seenPart({1000, 1000}, {1920, 1080}, {0.5, 0}), QRectF(0, 0, 1000, 562.5));
+    EXPECT_EQ(seenPart({1000, 1000}, {1920, 1080}, {0.5, 1}), QRectF(0, 437.5, 1000, 562.5));
+    EXPECT_EQ(seenPart({2000, 500}, {100, 100}, {0.5, 0.5}), QRectF(750, 0, 500, 500));
+}
+
+RC_GTEST_PROP(Render, TheSeenPartIsInsideAndOfTheScreensShape, ()) {
+    const QSizeF picture(*rc::gen::inRange(1, 8000), *rc::gen::inRange(1, 8000));
+    const QSizeF screen(*rc::gen::inRange(1, 4000), *rc::gen::inRange(1, 4000));
+    const QRectF seen =
+        seenPart(picture, screen, {*rc::gen::inRange(0, 101) / 100.0, *rc::gen::inRange(0, 101) / 100.0});
+    RC_ASSERT(QRectF(QPointF(-1e-6, -1e-6), picture + QSizeF(1e-3, 1e-3)).contains(seen));
+    RC_ASSERT(std::abs(seen.width() * screen.height() - seen.height() * screen.width()) <
+              1e-6 * picture.width() * screen.height() + 1e-3);
+}
+
+TEST(Render, TreatmentsDoWhatTheySay) {
+    QImage grey(40, 40, QImage::Format_RGB32);
+    grey.fill(qRgb(100, 120, 140));
+    const auto pixel = [&](const Treatment& treatment) { return treated(grey, treatment, 1).pixel(20, 20); };
+    EXPECT_EQ(pixel({}), qRgb(100, 120, 140));
+    EXPECT_GT(qRed(pixel({50, 0, 0, {0, 0, 0, 0}, 0, 0})), 150);
+    EXPECT_LT(qRed(pixel({-50, 0, 0, {0, 0, 0, 0}, 0, 0})), 50);
+    EXPECT_LT(qRed(pixel({0, 50, 0, {0, 0, 0, 0}, 0, 0})), 100);
+    EXPECT_GT(qBlue(pixel({0, 50, 0, {0, 0, 0, 0}, 0, 0})), 140);
+    const QRgb plain = pixel({0, 0, -100, {0, 0, 0, 0}, 0, 0});
+    EXPECT_NEAR(qRed(plain), qBlue(plain), 1);
+    EXPECT_GT(qBlue(pixel({0, 0, 100, {0, 0, 0, 0}, 0, 0})) - qRed(pixel({0, 0, 100, {0, 0, 0, 0}, 0, 0})),
+              80);
+    EXPECT_EQ(pixel({0, 0, 0, {255, 0, 0, 255}, 0, 0}), qRgb(255, 0, 0));
+    const QImage edge = treated(grey, {0, 0, 0, {0, 0, 0, 0}, 0, 100}, 1);
+    EXPECT_EQ(edge.pixel(20, 20), grey.pixel(0, 0));
+    EXPECT_LT(qBlue(edge.pixel(0, 0)), 20);
+    EXPECT_EQ(treated(grey, {0, 0, 0, {0, 0, 0, 0}, 10, 0}, 1).pixel(0, 0), grey.pixel(0, 0)); // no dark rim
+}
+
+TEST(Render, ABlurSpreadsAndKeepsTheWhole) {
+    QImage dot(101, 101, QImage::Format_RGB32);
+    dot.fill(Qt::black);
+    QPainter(&dot).fillRect(45, 45, 11, 11, Qt::white);
+    for (const double radius : {3.0, 20.0}) {
+        const QImage blurred = blurredPicture(dot, radius);
+        ASSERT_EQ(blurred.size(), dot.size());
+        EXPECT_LT(qRed(blurred.pixel(50, 50)), 250);
+        EXPECT_GT(qRed(blurred.pixel(50, 43)), 0);
+        double sum = 0;
+        for (int y = 0; y < 101; ++y)
+            for (int x = 0; x < 101; ++x)
+                sum += qRed(blurred.pixel(x, y));
+        EXPECT_NEAR(sum / (11 * 11 * 255.0), 1, 0.12) << radius;
+    }
+    EXPECT_EQ(blurredPicture(dot, 0), dot);
+}
+
+TEST(Render, ClocksAndCountdownsSayTheTime) {
+    SlideObject clock;
+    clock.kind = ObjectKind::Clock;
+    const QDateTime now({2026, 10, 4}, {9, 59, 30});
+    EXPECT_EQ(liveText(clock, now), u"09:59"_s);
+    SlideObject countdown;
+    countdown.kind = ObjectKind::Countdown;
+    countdown.text = u"10:30"_s;
+    EXPECT_EQ(liveText(countdown, now), u"30:30"_s);
+    EXPECT_EQ(liveText(countdown, now.addSecs(1740)), u"1:30"_s);
+    EXPECT_EQ(liveText(countdown, now.addSecs(-3600)), u"1:30:30"_s);
+    EXPECT_EQ(liveText(countdown, now.addSecs(1830)), QString());
+    countdown.text = u"soon"_s;
+    EXPECT_EQ(liveText(countdown, now), QString());
 }
 
 TEST(Golden, RightToLeftStartsOnTheRight) {
@@ -83,7 +292,7 @@ Scene passageScene(const Passage& passage) {
     theme.look.backdrop = scene({}).look.backdrop;
     theme.look.words.size = 84;
     FontMeasures measures;
-    const ItemSlides slides = slidesFor(contentOf(passage), {hall}, theme, {}, measures);
+    const ItemSlides slides = slidesFor(contentOf(passage), {hall}, plainChain(theme, {}), measures);
     return sceneOf(slides, slides.outputs[0], 0);
 }
 
@@ -126,7 +335,7 @@ TEST(Golden, ATextWithRoles) {
     theme.look.words.weight = 400;
     theme.look.roles = {{u"All"_s, true, false, Colour{255, 210, 90, 255}, u"\u25cf"_s}};
     FontMeasures measures;
-    const ItemSlides slides = slidesFor(contentOf(text, {}), {hall}, theme, {}, measures);
+    const ItemSlides slides = slidesFor(contentOf(text, {}), {hall}, plainChain(theme, {}), measures);
     EXPECT_GOLDEN(renderScene(sceneOf(slides, slides.outputs[0], 0)), "text-roles");
 }
 
@@ -167,7 +376,7 @@ TEST(Render, AnotherSizeIsTheSamePictureInProportion) {
 
 TEST(Render, ALongCreditLineStaysInside) {
     Scene s = scene({});
-    s.look.backdrop = {BackdropKind::Plain, {0, 0, 0, 255}, {}, 0};
+    s.look.backdrop = samples::plain({0, 0, 0, 255});
     s.credit = u"a very long credit "_s.repeated(30);
     const QImage image = renderScene(s);
     for (int y = 0; y < image.height(); ++y)
@@ -181,7 +390,7 @@ TEST(Fonts, TheShippedOneIsTheOneThatIsUsed) {
 }
 
 TEST(Fonts, MeasuredWidthsAreThoseThatAreDrawn) {
-    const FontMeasure measure({}, 700);
+    const FontMeasure measure({{}, 700});
     for (const int size : {20, 44, 84}) {
         const double drawn =
             QFontMetricsF(slideFont({}, 700, size)).horizontalAdvance(u"When the harbour bell"_s);

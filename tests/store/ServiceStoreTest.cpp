@@ -163,9 +163,7 @@ TEST(Settings, TheShippedThemesAreThere) {
     const auto themes = shippedThemes();
     ASSERT_GE(themes.size(), 3u);
     for (const Output& output : usualOutputs())
-        EXPECT_TRUE(output.insistedTheme.isEmpty() ||
-                    std::any_of(themes.begin(), themes.end(),
-                                [&](const Theme& t) { return t.id == output.insistedTheme; }));
+        EXPECT_TRUE(output.look.theme.isEmpty() || themeOf(output.look.theme, themes));
 }
 
 } // namespace

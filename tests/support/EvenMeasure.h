@@ -12,7 +12,7 @@ public:
 
 class EvenMeasures : public MeasureSource {
 public:
-    [[nodiscard]] const TextMeasure& measure(const QString&, int) override { return m_measure; }
+    [[nodiscard]] const TextMeasure& measure(const FontChoice&) override { return m_measure; }
 
 private:
     EvenMeasure m_measure;

@@ -44,6 +44,20 @@ inline Song harbourSong(const QString& title = QStringLiteral("Harbour")) {
     return result;
 }
 
+inline Backdrop plain(Colour colour) {
+    Backdrop backdrop;
+    backdrop.colour = colour;
+    return backdrop;
+}
+
+inline Backdrop gradient(std::vector<GradientStop> stops, double angle) {
+    Backdrop backdrop;
+    backdrop.kind = BackdropKind::Gradient;
+    backdrop.stops = std::move(stops);
+    backdrop.angle = angle;
+    return backdrop;
+}
+
 inline Theme theme() {
     Theme result;
     result.id = QStringLiteral("test");

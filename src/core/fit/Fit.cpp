@@ -38,13 +38,12 @@ std::vector<Segment> segmentsOf(const std::vector<FitPart>& parts, const TextMea
 /// The limits at one size.
 struct Room {
     double widthEm;
-    int rows;
+    SlideRoom slide;
+    bool balances; // rows of one line
 };
 
 Room roomAt(const FitLimits& limits, int size) {
-    const double rowPx = limits.rowHeight * size;
-    const int high = rowPx > 0 ? int(std::floor(limits.box.height() / rowPx + 1e-9)) : limits.linesAtMost;
-    return {limits.box.width() / size, std::clamp(high, 1, std::max(1, limits.linesAtMost))};
+    return {limits.box.width() / size, SlideRoom::of(limits, size), !limits.fillsRows};
 }
 
 std::vector<DivisionLine> divisionLines(const Segment& segment, double widthEm) {
@@ -56,7 +55,7 @@ std::vector<DivisionLine> divisionLines(const Segment& segment, double widthEm) 
 }
 
 int slidesAt(const Segment& segment, const Room& room) {
-    return slideCount(divisionLines(segment, room.widthEm), room.rows);
+    return slideCount(divisionLines(segment, room.widthEm), room.slide);
 }
 
 bool fitsAt(const std::vector<Segment>& segments, const Room& room) {
@@ -66,11 +65,11 @@ bool fitsAt(const std::vector<Segment>& segments, const Room& room) {
 
 std::vector<FitSlide> slidesOf(const Segment& segment, const Room& room) {
     std::vector<FitSlide> slides;
-    for (const DivisionSlide& division : divideIntoSlides(divisionLines(segment, room.widthEm), room.rows)) {
+    for (const DivisionSlide& division : divideIntoSlides(divisionLines(segment, room.widthEm), room.slide)) {
         FitSlide slide;
         for (int i = division.firstLine; i <= division.lastLine; ++i) {
             const LineWrapper& line = segment.lines[size_t(i)];
-            const auto rows = line.rows(room.widthEm);
+            const auto rows = line.rows(room.widthEm, room.balances);
             const int last = division.lastRow >= 0 ? division.lastRow : int(rows.size()) - 1;
             for (int r = division.lastRow >= 0 ? division.firstRow : 0; r <= last; ++r) {
                 const auto& row = rows[size_t(r)];
@@ -100,7 +99,7 @@ int mostWrapped(const Segment& segment, double widthEm) {
 /// Why the next larger size would not do.
 FitReason reasonFor(const std::vector<Segment>& segments, const FitLimits& limits, int size) {
     const Room larger = roomAt(limits, size + 1);
-    const Room unlimited{larger.widthEm, std::max(1, limits.linesAtMost)};
+    const Room unlimited{larger.widthEm, std::max(1, limits.linesAtMost), larger.balances};
     for (const Segment& segment : segments) {
         if (slidesAt(segment, larger) <= segment.target)
             continue;

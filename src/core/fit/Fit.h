@@ -27,6 +27,8 @@ struct FitLimits {
     int smallestSize = 40;  ///< px; 1 to size
     int linesAtMost = 6;    ///< rows on one slide; at least 1
     double rowHeight = 1.2; ///< from row to row, in font sizes
+    double lineGap = 0;     ///< more room between two lines than between rows of one, in font sizes
+    bool fillsRows = false; ///< rows of a wrapped line are filled one after the other, not balanced
     double rowsKept = 0;    ///< for fitProse(): rows of the height that something else needs
 };
 

@@ -119,21 +119,22 @@ std::vector<LineWrapper::Piece> LineWrapper::piecesFor(double widthEm) const {
     return result;
 }
 
-int LineWrapper::greedyRows(const std::vector<Piece>& pieces, double widthEm) {
-    int rows = 1;
+std::vector<LineWrapper::Row> LineWrapper::greedyRows(const std::vector<Piece>& pieces, double widthEm) {
+    std::vector<Row> rows{{pieces.front().from, pieces.front().to}};
     double used = 0;
     for (const Piece& piece : pieces) {
         if (used > 0 && (piece.startsRow || used + piece.visible > widthEm + kRounding)) {
-            ++rows;
+            rows.push_back({piece.from, piece.to});
             used = 0;
         }
+        rows.back().to = piece.to;
         used += piece.full;
     }
     return rows;
 }
 
 int LineWrapper::rowCount(double widthEm) const {
-    return greedyRows(piecesFor(widthEm), widthEm);
+    return int(greedyRows(piecesFor(widthEm), widthEm).size());
 }
 
 bool LineWrapper::overflows(double widthEm) const {
@@ -154,12 +155,13 @@ double LineWrapper::breakCost(const Piece& last) const {
     return piece.trimmed().size() <= 3 ? 0.08 : 0.05;
 }
 
-std::vector<LineWrapper::Row> LineWrapper::rows(double widthEm) const {
+std::vector<LineWrapper::Row> LineWrapper::rows(double widthEm, bool balanced) const {
     const std::vector<Piece> pieces = piecesFor(widthEm);
     const size_t count = pieces.size();
-    const size_t rowTotal = size_t(greedyRows(pieces, widthEm));
-    if (rowTotal == 1)
-        return {{pieces.front().from, pieces.back().to}};
+    const std::vector<Row> greedy = greedyRows(pieces, widthEm);
+    const size_t rowTotal = greedy.size();
+    if (rowTotal == 1 || !balanced)
+        return greedy;
 
     constexpr double kNever = std::numeric_limits<double>::infinity();
     const double mean = std::min(widthEm, width() / double(rowTotal));

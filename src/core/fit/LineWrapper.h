@@ -23,8 +23,9 @@ public:
 
     /// Rows needed at a width in em; at least 1. Never grows when the width does.
     [[nodiscard]] int rowCount(double widthEm) const;
-    /// As few rows as rowCount() says, of nearly equal width, parted at natural places.
-    [[nodiscard]] std::vector<Row> rows(double widthEm) const;
+    /// As few rows as rowCount() says, of nearly equal width, parted at natural places; not balanced, each as
+    /// full as it can be.
+    [[nodiscard]] std::vector<Row> rows(double widthEm, bool balanced = true) const;
     /// The stretch of the line between two places; rows keep the line's own places. Not empty.
     [[nodiscard]] LineWrapper between(int from, int to) const;
     /// Where the line may break inside (from, to), rising.
@@ -49,7 +50,7 @@ private:
 
     [[nodiscard]] Piece measured(int from, int to) const;
     [[nodiscard]] std::vector<Piece> piecesFor(double widthEm) const;
-    [[nodiscard]] static int greedyRows(const std::vector<Piece>& pieces, double widthEm);
+    [[nodiscard]] static std::vector<Row> greedyRows(const std::vector<Piece>& pieces, double widthEm);
     [[nodiscard]] double breakCost(const Piece& last) const;
 
     LineWrapper(const QString& text, const TextMeasure& measure, std::vector<Piece> pieces);

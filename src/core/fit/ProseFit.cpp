@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/fit/Fit.h"
 #include "core/fit/LineWrapper.h"
+#include "core/fit/SlideDivision.h"
 #include <algorithm>
 #include <cmath>
 #include <limits>
@@ -65,11 +66,12 @@ std::vector<Segment> segmentsOf(const FitPart& part, const TextMeasure& measure)
 
 class Setter {
 public:
-    Setter(Segment segment, double widthEm, int rows)
+    Setter(Segment segment, double widthEm, const SlideRoom& room, bool balanced)
         : m_segment(std::move(segment)),
           m_width(widthEm),
           m_column(widthEm * (1 - kColumnGap) / 2),
-          m_rows(rows) {
+          m_room(room),
+          m_balanced(balanced) {
         std::vector<Unit> whole = std::exchange(m_segment.units, {});
         for (const Unit& unit : whole)
             addParted(unit);
@@ -99,11 +101,11 @@ private:
     /// A unit of more than a slide becomes several.
     void addParted(const Unit& unit) {
         const int rows = rowsOf(unit, unit);
-        if (rows <= m_rows) {
+        if (rows <= m_room.rows) {
             m_segment.units.push_back(unit);
             return;
         }
-        const int parts = (rows + m_rows - 1) / m_rows;
+        const int parts = (rows + m_room.rows - 1) / m_room.rows;
         if (lineOf(unit).beside) {
             for (int p = 0; p < parts; ++p) {
                 Unit piece = unit;
@@ -127,7 +129,7 @@ private:
         double least = std::numeric_limits<double>::infinity();
         for (const int at : words.breaksBetween(unit.from, unit.to)) {
             const int pause = breathAfter(QStringView(words.text()).mid(unit.from, at - unit.from));
-            if (words.between(unit.from, at).rowCount(m_width) > m_rows)
+            if (words.between(unit.from, at).rowCount(m_width) > m_room.rows)
                 break;
             const double off = std::abs(at - wanted) / double(unit.to - unit.from);
             const double cost = off + (pause == 2 ? 0 : pause == 1 ? 0.05 : 1);
@@ -139,21 +141,24 @@ private:
         if (best > unit.from)
             return best;
         // One word alone is more than a slide: after the rows that fit.
-        const auto rows = words.between(unit.from, unit.to).rows(m_width);
-        return rows[size_t(m_rows) - 1].to;
+        const auto rows = words.between(unit.from, unit.to).rows(m_width, m_balanced);
+        return rows[size_t(m_room.rows) - 1].to;
     }
 
-    [[nodiscard]] int rowsBetween(size_t first, size_t last) const {
+    /// Rows and lines of units [first, last].
+    [[nodiscard]] std::pair<int, int> rowsBetween(size_t first, size_t last) const {
         int rows = 0;
+        int lines = 0;
         const auto& units = m_segment.units;
         for (size_t from = first; from <= last;) {
             size_t to = from;
             while (to < last && units[to + 1].line == units[from].line && units[to].lastRow < 0)
                 ++to;
             rows += rowsOf(units[from], units[to]);
+            ++lines;
             from = to + 1;
         }
-        return rows;
+        return {rows, lines};
     }
 
     [[nodiscard]] double breakCost(const Unit& unit) const {
@@ -170,8 +175,8 @@ private:
         std::vector<std::vector<int>> rows(count); // rows[i][n]: of units i to i + n, while they fit
         for (size_t i = 0; i < count; ++i)
             for (size_t j = i; j < count; ++j) {
-                const int needed = rowsBetween(i, j);
-                if (needed > m_rows && j > i)
+                const auto [needed, lines] = rowsBetween(i, j);
+                if (j > i && !m_room.holds(needed, lines))
                     break;
                 rows[i].push_back(needed);
             }
@@ -223,7 +228,8 @@ private:
             if (line.beside)
                 addColumns(slide, line, units[from]);
             else
-                for (const auto& row : line.words.between(units[from].from, units[to].to).rows(m_width))
+                for (const auto& row :
+                     line.words.between(units[from].from, units[to].to).rows(m_width, m_balanced))
                     slide.rows.push_back({line.number, row.from, row.to, textOf(line.words, row), {}, 0});
             from = to + 1;
         }
@@ -235,8 +241,8 @@ private:
     }
 
     void addColumns(FitSlide& slide, const ProseLine& line, const Unit& unit) const {
-        const auto left = line.words.rows(m_column);
-        const auto right = line.beside->rows(m_column);
+        const auto left = line.words.rows(m_column, m_balanced);
+        const auto right = line.beside->rows(m_column, m_balanced);
         const int last = unit.lastRow >= 0 ? unit.lastRow : columnRows(line) - 1;
         for (int r = unit.firstRow; r <= last; ++r) {
             const int end = int(line.words.text().size());
@@ -257,15 +263,9 @@ private:
     Segment m_segment;
     double m_width;  // em
     double m_column; // em, of one of two
-    int m_rows;      // on one slide
+    SlideRoom m_room;
+    bool m_balanced; // rows of one line
 };
-
-int rowsAt(const FitLimits& limits, int size) {
-    const double rowPx = limits.rowHeight * size;
-    const int most = std::max(1, limits.linesAtMost);
-    const int high = rowPx > 0 ? int(std::floor(limits.box.height() / rowPx - limits.rowsKept + 1e-9)) : most;
-    return std::clamp(high, 1, most);
-}
 
 } // namespace
 
@@ -295,7 +295,7 @@ FitResult fitProse(const std::vector<FitPart>& parts, const FitLimits& limits, c
     for (size_t p = 0; p < parts.size(); ++p)
         for (Segment& segment : segments[p]) {
             const Setter setter(std::move(segment), limits.box.width() / result.size,
-                                rowsAt(limits, result.size));
+                                SlideRoom::of(limits, result.size), !limits.fillsRows);
             auto slides = setter.slides();
             auto& into = result.parts[p];
             into.insert(into.end(), slides.begin(), slides.end());

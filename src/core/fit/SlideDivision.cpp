@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/fit/SlideDivision.h"
 #include <algorithm>
+#include <cmath>
 #include <limits>
 
 namespace mivanta {
@@ -14,11 +15,11 @@ constexpr size_t kLargestTable = 2'000'000; // cells; beyond that (absurd input)
 
 /// Slides of lines [from, to) filled one after the other: the fewest there can be.
 std::vector<DivisionSlide> filled(const std::vector<DivisionLine>& lines, int from, int to,
-                                  int rowsPerSlide) {
+                                  const SlideRoom& room) {
     std::vector<DivisionSlide> slides;
     int used = 0;
     for (int i = from; i < to; ++i) {
-        if (slides.empty() || used + lines[size_t(i)].rows > rowsPerSlide) {
+        if (slides.empty() || !room.holds(used + lines[size_t(i)].rows, i - slides.back().firstLine + 1)) {
             slides.push_back({i, i});
             used = 0;
         }
@@ -34,8 +35,8 @@ double breakCost(int breath) {
 
 /// Lines [from, to), none larger than a slide, in the fewest slides at least cost.
 std::vector<DivisionSlide> balanced(const std::vector<DivisionLine>& lines, int from, int to,
-                                    int rowsPerSlide) {
-    std::vector<DivisionSlide> fewest = filled(lines, from, to, rowsPerSlide);
+                                    const SlideRoom& room) {
+    std::vector<DivisionSlide> fewest = filled(lines, from, to, room);
     const size_t slides = fewest.size();
     const size_t count = size_t(to - from);
     if (slides <= 1 || slides * count > kLargestTable)
@@ -58,7 +59,7 @@ std::vector<DivisionSlide> balanced(const std::vector<DivisionLine>& lines, int 
             for (size_t last = first; last < count; ++last) {
                 const DivisionLine& line = lines[size_t(from) + last];
                 rows += line.rows;
-                if (rows > rowsPerSlide)
+                if (!room.holds(rows, int(last - first) + 1))
                     break;
                 const double off = rows - mean;
                 const double cost = best[first] + off * off + (first == last ? kLoneLine : 0) +
@@ -103,26 +104,33 @@ void stretches(const std::vector<DivisionLine>& lines, int rowsPerSlide, Run run
 
 } // namespace
 
-int slideCount(const std::vector<DivisionLine>& lines, int rowsPerSlide) {
+SlideRoom SlideRoom::of(const FitLimits& limits, int size) {
+    const double rowPx = limits.rowHeight * size;
+    const int most = std::max(1, limits.linesAtMost);
+    const double height = rowPx > 0 ? limits.box.height() / rowPx - limits.rowsKept : most;
+    const double gap = limits.rowHeight > 0 ? limits.lineGap / limits.rowHeight : 0;
+    return {std::clamp(int(std::floor(height + 1e-9)), 1, most), std::max(1.0, height), gap};
+}
+
+int slideCount(const std::vector<DivisionLine>& lines, const SlideRoom& room) {
     int count = 0;
     stretches(
-        lines, rowsPerSlide,
-        [&](int from, int to) { count += int(filled(lines, from, to, rowsPerSlide).size()); },
-        [&](int i) { count += partedInto(lines[size_t(i)].rows, rowsPerSlide); });
+        lines, room.rows, [&](int from, int to) { count += int(filled(lines, from, to, room).size()); },
+        [&](int i) { count += partedInto(lines[size_t(i)].rows, room.rows); });
     return count;
 }
 
-std::vector<DivisionSlide> divideIntoSlides(const std::vector<DivisionLine>& lines, int rowsPerSlide) {
+std::vector<DivisionSlide> divideIntoSlides(const std::vector<DivisionLine>& lines, const SlideRoom& room) {
     std::vector<DivisionSlide> slides;
     stretches(
-        lines, rowsPerSlide,
+        lines, room.rows,
         [&](int from, int to) {
-            const auto run = balanced(lines, from, to, rowsPerSlide);
+            const auto run = balanced(lines, from, to, room);
             slides.insert(slides.end(), run.begin(), run.end());
         },
         [&](int i) {
             const int rows = lines[size_t(i)].rows;
-            const int parts = partedInto(rows, rowsPerSlide);
+            const int parts = partedInto(rows, room.rows);
             for (int p = 0; p < parts; ++p)
                 slides.push_back({i, i, rows * p / parts, rows * (p + 1) / parts - 1});
         });

@@ -148,6 +148,12 @@ ItemContent contentOf(const Passage& passage) {
         return content;
     content.ownCredit = creditOf(passage);
     content.credit.title = passage.words.front().reference;
+    content.credit.reference = passage.words.front().reference;
+    content.credit.copyright = passage.words.front().translation.copyright;
+    QStringList names;
+    for (const PassageWords& words : passage.words)
+        names << words.translation.name;
+    content.credit.translation = names.join(QStringLiteral(", "));
     const PassageLayout& layout = passage.layout;
     const PassageWords& first = passage.words.front();
     const bool several = hasSeveralChapters(first.verses);

@@ -62,6 +62,28 @@ const TextItem* Item::text() const {
     return std::get_if<TextItem>(&content);
 }
 
+std::optional<ItemKind> kindOf(const ItemWords& words) {
+    using Kind = std::optional<ItemKind>;
+    return std::visit(Cases{[](const Heading&) { return Kind(); },
+                            [](const SongItem&) { return Kind(ItemKind::Song); },
+                            [](const PassageItem&) { return Kind(ItemKind::Passage); },
+                            [](const TextItem&) { return Kind(ItemKind::Text); }},
+                      words);
+}
+
+LookChain lookChainOf(const Item& item, const Service& service, const std::vector<Theme>& library) {
+    LookChain chain{{}, item.look.slides, &service.themes, &library};
+    chain.layers.push_back({LookLevel::Service, &service.theme, &service.look});
+    if (const auto kind = kindOf(item.content))
+        if (const auto choice = service.kinds.constFind(*kind); choice != service.kinds.constEnd())
+            chain.layers.push_back({LookLevel::Kind, chain.theme(choice->theme), &*choice});
+    const Theme* theme = chain.theme(item.look.choice.theme);
+    if (const Song* song = item.song(); song && item.look.choice.theme.isEmpty())
+        theme = chain.theme(song->usualTheme);
+    chain.layers.push_back({LookLevel::Item, theme, &item.look.choice});
+    return chain;
+}
+
 FieldValues Service::fieldValues(const QMap<QString, QString>& answers) const {
     return {start.date(), place, answers};
 }

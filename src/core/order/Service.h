@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/order/ItemContent.h"
+#include "core/order/ItemLook.h"
 #include <QDateTime>
 #include <memory>
 #include <variant>
@@ -40,6 +41,7 @@ using ItemWords = std::variant<Heading, SongItem, PassageItem, TextItem>;
 struct Item {
     ItemId id;
     ItemWords content;
+    ItemLook look{};
 
     [[nodiscard]] const Song* song() const;
     [[nodiscard]] const Passage* passage() const;
@@ -58,6 +60,9 @@ struct Service {
     QString place;   ///< where it is held, as printed under the title
     QDateTime start; ///< invalid = not said
     Theme theme;
+    LookChoice look;                  ///< on top of the theme; its own theme is never used
+    QMap<ItemKind, LookChoice> kinds; ///< of all songs, passages or texts
+    std::vector<Theme> themes;        ///< copies of those that kinds, items and slides use
     std::vector<Item> items;
 
     [[nodiscard]] const Item* item(const ItemId& id) const;
@@ -66,6 +71,15 @@ struct Service {
     /// What the fields of a text are filled with here.
     [[nodiscard]] FieldValues fieldValues(const QMap<QString, QString>& answers) const;
 };
+
+/// Nothing for a heading.
+[[nodiscard]] std::optional<ItemKind> kindOf(const ItemWords& words);
+
+/// Everything but the output that decides how an item looks in this service. Themes are looked for in the
+/// service's copies first. A song's usual theme counts as the item's, unless it has another. The result
+/// points into `item`, `service` and `library`.
+[[nodiscard]] LookChain lookChainOf(const Item& item, const Service& service,
+                                    const std::vector<Theme>& library);
 
 /// What slides are made of; a heading has nothing.
 [[nodiscard]] ItemContent contentOf(const ItemWords& words, const Service& service);

@@ -19,21 +19,37 @@ std::vector<Output> usualOutputs() {
     stage.ownSteps = false;
     stage.showsChords = true;
     stage.showsBandOnly = true;
-    stage.insistedTheme = QStringLiteral("stage-plain");
+    stage.look.theme = QStringLiteral("stage-plain");
+    stage.insists = allLookGroups();
+    stage.pictureHeight = 0.5;
+    stage.backRow = 6;
 
     Output stream;
     stream.name = QStringLiteral("stream");
     stream.kind = OutputKind::Stream;
     stream.linesAtMost = 2;
-    stream.insistedTheme = QStringLiteral("lower-third");
+    stream.look.theme = QStringLiteral("lower-third");
+    stream.insists = allLookGroups();
+    stream.pictureHeight = 0.35; // a small television set in a living room
+    stream.backRow = 3;
     return {hall, stage, stream};
 }
 
-Look lookFor(const Output& output, const Theme& service, const std::vector<Theme>& themes) {
-    const auto insisted = std::find_if(themes.begin(), themes.end(), [&](const Theme& t) {
-        return !output.insistedTheme.isEmpty() && t.id == output.insistedTheme;
-    });
-    return insisted == themes.end() ? service.look : insisted->look;
+std::vector<LookGroup> allLookGroups() {
+    std::vector<LookGroup> groups;
+    for (int i = 0; i < kLookGroups; ++i)
+        groups.push_back(LookGroup(i));
+    return groups;
+}
+
+ResolvedLook lookOn(const Output& output, const LookChain& chain, const LookChoice* slide) {
+    std::vector<LookLayer> layers{{LookLevel::Output, chain.theme(output.look.theme), &output.look}};
+    layers.insert(layers.end(), chain.layers.begin(), chain.layers.end());
+    if (slide)
+        layers.push_back({LookLevel::Slide, chain.theme(slide->theme), slide});
+    // A theme that is gone cannot be insisted on: the service's look is better than none.
+    const bool isGone = !output.look.theme.isEmpty() && !layers.front().theme;
+    return resolveLook(layers, isGone ? std::vector<LookGroup>() : output.insists);
 }
 
 std::vector<Placement> placementsFor(const std::vector<Output>& outputs,

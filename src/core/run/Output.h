@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "core/theme/Theme.h"
+#include "core/order/ItemLook.h"
 #include <QRect>
 #include <QSize>
 #include <vector>
@@ -8,6 +8,9 @@
 namespace mivanta {
 
 enum class OutputKind { Hall, Stage, Stream };
+
+/// How much light of the room falls on a screen.
+enum class RoomLight { Dark, Dimmed, Daylight };
 
 enum class PlaceKind {
     Automatic, ///< the next monitor that no other output has; with none left, a window
@@ -31,8 +34,12 @@ struct Output {
     bool ownSteps = true; ///< every slide start here is a step
     bool showsChords = false;
     bool showsBandOnly = false;
-    QString insistedTheme; ///< id of the theme that it insists on; empty = the service's
+    LookChoice look; ///< weaker than the service's, but for what is insisted on
+    std::vector<LookGroup> insists;
     OutputPlace place;
+    double pictureHeight = 1.8; ///< metres, of the picture on its screen
+    double backRow = 20;        ///< metres from the screen to those who sit last
+    RoomLight light = RoomLight::Dimmed;
     friend bool operator==(const Output&, const Output&) = default;
 
     /// "Hall" for "hall".
@@ -42,8 +49,12 @@ struct Output {
 /// Hall (six lines), stage (chords, no steps of its own) and stream (a lower third of two lines).
 [[nodiscard]] std::vector<Output> usualOutputs();
 
-/// The look that an output uses: the theme it insists on when `themes` has it, else the service's.
-[[nodiscard]] Look lookFor(const Output& output, const Theme& service, const std::vector<Theme>& themes);
+/// Every group: what an output insists on that has a theme all of its own.
+[[nodiscard]] std::vector<LookGroup> allLookGroups();
+
+/// The look of an item on an output; of one of its slides, when that has a choice of its own.
+[[nodiscard]] ResolvedLook lookOn(const Output& output, const LookChain& chain,
+                                  const LookChoice* slide = nullptr);
 
 struct Monitor {
     QString name;

@@ -172,8 +172,9 @@ Scene blackScene(const Output& output) {
     Scene scene;
     scene.output = output.name;
     scene.size = output.size;
-    scene.look.backdrop = {BackdropKind::Plain, Colour{}, {}, 0};
-    scene.look.transition = {TransitionKind::Cut, 0};
+    scene.look.backdrop.colour = Colour{};
+    scene.look.transition.kind = TransitionKind::Cut;
+    scene.look.backdropTransition.kind = TransitionKind::Cut;
     scene.curtain = Curtain::Black;
     return scene;
 }
@@ -221,19 +222,19 @@ void addRole(SceneRow& row, const RoleLook& role) {
 }
 
 /// One row of a line with its chords and emphasis, moved to the row's own characters.
-SceneRow sceneRow(const FitRow& row, const ContentLine& line, const OutputSlides& output) {
+SceneRow sceneRow(const FitRow& row, const ContentLine& line, const Output& output, const Look& look) {
     SceneRow result{row.text, {}, {}};
     if (!line.words.trimmed().isEmpty()) { // else the row's words are the chords themselves
-        const QString mark = roleMark(line, output.look);
+        const QString mark = roleMark(line, look);
         const int start = startOf(row, mark + line.words) - int(mark.size());
         const int length = int(row.text.size());
         const bool lastRow = row.to >= mark.size() + line.words.size();
-        if (output.output.showsChords)
+        if (output.showsChords)
             for (const ChordMark& chord : line.chords)
                 if (chord.position >= row.from && (chord.position < row.to || lastRow))
                     result.chords.push_back({std::clamp(chord.position - start, 0, length), chord.name});
         addSpans(result, line, start);
-        if (const RoleLook* role = line.role.isEmpty() ? nullptr : output.look.role(line.role))
+        if (const RoleLook* role = line.role.isEmpty() ? nullptr : look.role(line.role))
             addRole(result, *role);
         if (start < 0) // the role's name looks as verse numbers do
             result.numbers.insert(result.numbers.begin(), {0, std::min(-start, length), false});
@@ -259,10 +260,13 @@ Scene sceneOf(const ItemSlides& slides, const OutputSlides& output, std::optiona
     if (!slide)
         return scene;
     const Slide& shown = output.slides[size_t(*slide)];
+    scene.look = output.lookOf(shown);
+    scene.fontSize = output.fontSizeOf(shown);
     const ContentEntry& entry = slides.content.entries[size_t(shown.start.entry)];
     const ContentPart& part = slides.content.parts[size_t(entry.part)];
     for (const FitRow& row : shown.rows) {
-        scene.rows.push_back(sceneRow(row, part.lines[size_t(row.line)], output));
+        scene.rows.push_back(sceneRow(row, part.lines[size_t(row.line)], output.output, scene.look));
+        scene.rows.back().startsLine = &row == &shown.rows.front() || (&row)[-1].line != row.line;
         scene.roomForChords = scene.roomForChords || !scene.rows.back().chords.empty();
     }
     if (output.output.kind == OutputKind::Stage)

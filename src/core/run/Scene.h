@@ -21,6 +21,7 @@ struct SceneRow {
     std::vector<NumberSpan> numbers{}; ///< verse numbers, places in `text`
     std::optional<Colour> colour{};    ///< of the role that says it; nothing = the words' own
     std::vector<SceneRow> beside{};    ///< empty, or one: what stands in the second column
+    bool startsLine = true;            ///< false = goes on with the line of the row before
     friend bool operator==(const SceneRow&, const SceneRow&) = default;
 };
 

@@ -6,6 +6,7 @@
 #include <compare>
 #include <memory>
 #include <optional>
+#include <tuple>
 
 namespace mivanta {
 
@@ -18,21 +19,30 @@ struct Position {
     friend auto operator<=>(const Position&, const Position&) = default;
 };
 
+/// The look of a slide that has a choice of its own.
+struct OwnSlideLook {
+    ResolvedLook look;
+    int fontSize = 0; ///< px on this output's picture
+};
+
 /// One picture's worth of an item on one output.
 struct Slide {
     Position start;
     int number = 1; ///< 1 to of, within its entry
     int of = 1;
     std::vector<FitRow> rows;
-    QString credit;      ///< empty = no credit line on this slide
-    QString besideWords; ///< the reference under the words; may be empty
+    QString credit{};      ///< empty = no credit line on this slide
+    QString besideWords{}; ///< the reference under the words; may be empty
+    /// Its own look, when it is not the item's.
+    std::shared_ptr<const OwnSlideLook> own{};
 };
 
 /// An item as one output splits it.
 struct OutputSlides {
     Output output;
-    Look look;
-    int fontSize = 0; ///< px on this output's picture
+    Look look;                       ///< of the item
+    std::vector<LookSource> sources; ///< of that look, by the place of the property in lookProperties()
+    int fontSize = 0;                ///< px on this output's picture
     FitReason reason;
     QString reasonText;
     std::vector<Slide> slides; ///< by rising start
@@ -41,6 +51,15 @@ struct OutputSlides {
     /// entry's first, before its first words). Nothing when this output shows nothing of that entry, as a
     /// hall screen does of a band-only part.
     [[nodiscard]] std::optional<int> slideAt(const Position& position) const;
+    [[nodiscard]] const Look& lookOf(const Slide& slide) const {
+        return slide.own ? slide.own->look.look : look;
+    }
+    [[nodiscard]] const std::vector<LookSource>& sourcesOf(const Slide& slide) const {
+        return slide.own ? slide.own->look.sources : sources;
+    }
+    [[nodiscard]] int fontSizeOf(const Slide& slide) const {
+        return slide.own ? slide.own->fontSize : fontSize;
+    }
 };
 
 /// One press of the key.
@@ -59,21 +78,31 @@ struct ItemSlides {
     [[nodiscard]] int stepAt(const Position& position) const;
 };
 
+/// What widths depend on, besides the size.
+struct FontChoice {
+    QString family;
+    int weight = 400;
+    Capitals capitals = Capitals::AsWritten;
+    friend bool operator==(const FontChoice&, const FontChoice&) = default;
+    friend bool operator<(const FontChoice& a, const FontChoice& b) {
+        return std::tie(a.family, a.weight, a.capitals) < std::tie(b.family, b.weight, b.capitals);
+    }
+};
+[[nodiscard]] FontChoice fontOf(const WordsLook& words);
+
 /// A source of text measures by font; lives on one thread.
 class MeasureSource {
 public:
     virtual ~MeasureSource() = default;
-    [[nodiscard]] virtual const TextMeasure& measure(const QString& family, int weight) = 0;
+    [[nodiscard]] virtual const TextMeasure& measure(const FontChoice& font) = 0;
 };
 
 /// Slides and steps of an item on the outputs.
 [[nodiscard]] ItemSlides slidesFor(const ItemContent& content, const std::vector<Output>& outputs,
-                                   const Theme& theme, const std::vector<Theme>& themes,
-                                   MeasureSource& measures);
+                                   const LookChain& chain, MeasureSource& measures);
 
-/// The theme that an item's song asks for, or the service's.
-[[nodiscard]] const Theme& themeFor(const ItemWords& words, const Theme& ofService,
-                                    const std::vector<Theme>& themes);
+/// The place that a slide has for a look of its own.
+[[nodiscard]] SlidePlace slidePlace(const ItemContent& content, const Slide& slide);
 
 /// What stands before a line's words on slides of this look: its role's symbol and name, where it begins.
 [[nodiscard]] QString roleMark(const ContentLine& line, const Look& look);

@@ -27,17 +27,20 @@ void SlideBook::serviceChanged() {
     const Service& service = m_document.service();
     const bool isOther = !(service.id == m_madeWith.id);
     // What every item may depend on: its look, and what fields are filled with.
-    if (isOther || !(service.theme == m_madeWith.theme) || service.start != m_madeWith.start ||
-        service.place != m_madeWith.place)
+    if (isOther || !(service.theme == m_madeWith.theme) || !(service.look == m_madeWith.look) ||
+        service.kinds != m_madeWith.kinds || service.themes != m_madeWith.themes ||
+        service.start != m_madeWith.start || service.place != m_madeWith.place)
         m_made.clear();
     if (isOther)
         m_unplanned.clear();
-    m_madeWith = {service.id, service.title, service.place, service.start, service.theme, {}};
+    m_madeWith = {service.id,    service.title,  service.place,
+                  service.start, service.theme,  service.look,
+                  service.kinds, service.themes, {}};
     m_items.clear();
     QHash<ItemId, Made> kept;
     const auto keep = [&](const Item& item) {
         if (const auto made = m_made.constFind(item.id);
-            made != m_made.constEnd() && isSame(made->words, item.content))
+            made != m_made.constEnd() && isSame(made->words, item.content) && made->look == item.look)
             kept.insert(item.id, *made);
     };
     for (const Item& item : service.items)
@@ -78,14 +81,18 @@ const ItemSlides* SlideBook::slidesOf(const ItemId& id) const {
         item = unplannedItem(id);
     if (!item || item->isHeading())
         return nullptr;
-    auto slides = std::make_shared<const ItemSlides>(slidesOf(item->content));
-    m_made.insert(id, {item->content, slides});
+    auto slides = std::make_shared<const ItemSlides>(slidesOf(*item));
+    m_made.insert(id, {item->content, item->look, slides});
     return slides.get();
 }
 
 ItemSlides SlideBook::slidesOf(const ItemWords& words) const {
+    return slidesOf(Item{{}, words});
+}
+
+ItemSlides SlideBook::slidesOf(const Item& item) const {
     const Service& service = m_document.service();
-    return slidesFor(contentOf(words, service), m_outputs, themeFor(words, service.theme, m_themes), m_themes,
+    return slidesFor(contentOf(item.content, service), m_outputs, lookChainOf(item, service, m_themes),
                      m_measures);
 }
 

@@ -26,6 +26,7 @@ public:
     [[nodiscard]] const ItemSlides* slidesOf(const ItemId& id) const;
     /// Slides of what is in no service yet, as they would be in this one.
     [[nodiscard]] ItemSlides slidesOf(const ItemWords& words) const;
+    [[nodiscard]] ItemSlides slidesOf(const Item& item) const;
     /// How many slides they are on the main output.
     [[nodiscard]] int slideCountOf(const ItemWords& words) const;
 
@@ -44,6 +45,7 @@ Q_SIGNALS:
 private:
     struct Made {
         ItemWords words;
+        ItemLook look;
         std::shared_ptr<const ItemSlides> slides;
     };
     void serviceChanged();

@@ -173,7 +173,7 @@ void Bench::showLook(const ItemSlides* slides) {
         const OutputSlides& output = slides->outputs[i];
         QString look = tr("%1 px \u00b7 %2").arg(output.fontSize).arg(output.reasonText);
         for (const Theme& insisted : themes)
-            if (insisted.id == output.output.insistedTheme)
+            if (insisted.id == output.output.look.theme && !output.output.insists.empty())
                 look = insisted.name + QStringLiteral(" \u00b7 ") + look;
         m_looks[i].first->setText(output.output.label());
         m_looks[i].second->setText(look);

@@ -33,9 +33,9 @@ QString factsText(const Output& output, const std::vector<Theme>& themes) {
                       output.ownSteps ? SetupDesk::tr("Space stops at every slide of this output.")
                                       : SetupDesk::tr("Steps with the others; makes no step of its own.")};
     for (const Theme& theme : themes)
-        if (theme.id == output.insistedTheme)
+        if (theme.id == output.look.theme && !output.insists.empty())
             facts << SetupDesk::tr("Always in the theme %1.").arg(theme.name);
-    if (output.insistedTheme.isEmpty())
+    if (output.look.theme.isEmpty() || output.insists.empty())
         facts << SetupDesk::tr("In the theme of the service.");
     if (output.showsChords)
         facts << SetupDesk::tr("Shows chords and band-only parts.");

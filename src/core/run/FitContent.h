@@ -1,0 +1,24 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/run/Slides.h"
+
+namespace mivanta {
+
+/// A part's lines as an output of this look sets them; no lines for a part that it does not show.
+[[nodiscard]] FitPart fitPartOf(const ContentPart& part, const Output& output, const Look& look,
+                                MeasureSource& measures);
+
+/// Parts of the content, set as it is sung or spoken, in the room that the look leaves on the output.
+[[nodiscard]] FitResult fitContent(const std::vector<FitPart>& parts, const ItemContent& content,
+                                   const Output& output, const Look& look, MeasureSource& measures);
+
+/// Gives slides their own looks, where the chain has some for them. Where that changes the words' room, the
+/// slide's words are divided again by themselves; what stands before and behind stays as it is.
+void applyOwnLooks(OutputSlides& slides, const ItemContent& content, const LookChain& chain,
+                   MeasureSource& measures);
+
+/// Where an item's own credit line goes on this output: where lines are few, the reference leaves them to the
+/// words.
+[[nodiscard]] OwnCredit ownCreditFor(const Output& output, OwnCredit credit);
+
+} // namespace mivanta

@@ -1,0 +1,339 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/theme/LookProperty.h"
+#include "core/base/Cases.h"
+#include <QStringList>
+#include <algorithm>
+#include <array>
+#include <cmath>
+
+namespace mivanta {
+
+namespace {
+
+using Choice = LookChoiceName;
+constexpr double kLeastBox = 0.01; // share of the screen
+
+constexpr std::array kAligns{Choice{"left", "left"}, Choice{"centre", "centre"}, Choice{"right", "right"}};
+constexpr std::array kVerticals{Choice{"top", "top"}, Choice{"middle", "middle"}, Choice{"bottom", "bottom"}};
+constexpr std::array kCapitals{Choice{"as-written", "as written"}, Choice{"all", "ALL CAPITALS"},
+                               Choice{"small", "small capitals"}};
+constexpr std::array kFillings{Choice{"balanced", "balanced"}, Choice{"full", "full rows"}};
+constexpr std::array kReaches{Choice{"none", "none"}, Choice{"words", "behind the words"},
+                              Choice{"box", "behind the whole box"}, Choice{"band", "across the screen"}};
+constexpr std::array kWhens{Choice{"never", "never"}, Choice{"first", "on the first slide"},
+                            Choice{"last", "on the last slide"}, Choice{"every", "on every slide"}};
+constexpr std::array kBackdrops{Choice{"none", "none (see-through)"}, Choice{"plain", "one colour"},
+                                Choice{"gradient", "gradient"}, Choice{"picture", "picture"}};
+constexpr std::array kShapes{Choice{"linear", "straight"}, Choice{"radial", "round"}};
+constexpr std::array kFits{Choice{"fill", "fills the screen"}, Choice{"whole", "is seen whole"},
+                           Choice{"stretch", "is stretched"}};
+constexpr std::array kTransitions{Choice{"cut", "cut"}, Choice{"fade", "fade"},
+                                  Choice{"fade-through", "fade through a colour"}, Choice{"push", "push"}};
+constexpr std::array kEasings{Choice{"even", "even"}, Choice{"slow-start", "slow start"},
+                              Choice{"slow-end", "slow end"}, Choice{"slow-both", "slow start and end"}};
+constexpr std::array kPushes{Choice{"right", "from the right"}, Choice{"left", "from the left"},
+                             Choice{"top", "from above"}, Choice{"bottom", "from below"}};
+
+template <auto First, auto... Rest>
+auto& fieldOf(auto& object) {
+    if constexpr (sizeof...(Rest) == 0)
+        return object.*First;
+    else
+        return fieldOf<Rest...>(object.*First);
+}
+
+/// A box inside the screen that is large enough to be seen, or nothing.
+std::optional<QRectF> boxInside(const QRectF& box) {
+    const QRectF inside = box.normalized() & QRectF(0, 0, 1, 1);
+    const bool seen = inside.width() >= kLeastBox && inside.height() >= kLeastBox; // false for NaN, too
+    return seen ? std::optional(inside) : std::nullopt;
+}
+
+double inRange(double value, const LookProperty& property) {
+    return std::isfinite(value) ? std::clamp(value, property.least, property.most) : property.least;
+}
+
+std::vector<GradientStop> inOrder(std::vector<GradientStop> stops) {
+    for (GradientStop& stop : stops)
+        stop.at = std::isfinite(stop.at) ? std::clamp(stop.at, 0.0, 1.0) : 0.0;
+    std::stable_sort(stops.begin(), stops.end(),
+                     [](const GradientStop& a, const GradientStop& b) { return a.at < b.at; });
+    return stops;
+}
+
+template <typename Field>
+void store(Field& field, const LookValue& value, const LookProperty& property) {
+    if constexpr (std::is_enum_v<Field>) {
+        if (const auto* choice = std::get_if<LookChoiceIndex>(&value))
+            if (choice->index >= 0 && size_t(choice->index) < property.choices.size())
+                field = Field(choice->index);
+    } else if (const auto* given = std::get_if<Field>(&value)) {
+        if constexpr (std::is_same_v<Field, int>)
+            field = int(std::lround(inRange(*given, property)));
+        else if constexpr (std::is_same_v<Field, double>)
+            field = inRange(*given, property);
+        else if constexpr (std::is_same_v<Field, QRectF>)
+            field = boxInside(*given).value_or(field);
+        else if constexpr (std::is_same_v<Field, QPointF>)
+            field = {std::clamp(given->x(), 0.0, 1.0), std::clamp(given->y(), 0.0, 1.0)};
+        else if constexpr (std::is_same_v<Field, std::vector<GradientStop>>)
+            field = given->size() < 2 ? field : inOrder(*given);
+        else
+            field = *given;
+    }
+}
+
+template <typename Field>
+LookValue wrapped(const Field& field) {
+    if constexpr (std::is_enum_v<Field>)
+        return LookChoiceIndex{int(field)};
+    else
+        return field;
+}
+
+const LookProperty& own(size_t index) {
+    return lookProperties()[index];
+}
+
+/// What a row of the table says besides where its value is.
+struct Row {
+    const char* key;
+    const char* label;
+    LookGroup group;
+    const char* unit = "";
+    double least = 0;
+    double most = 0;
+    std::span<const Choice> choices{};
+    bool movesWords = false;
+};
+
+template <size_t Index, auto... Path>
+constexpr LookProperty property(const Row& row) {
+    return {row.key,
+            row.label,
+            row.group,
+            row.unit,
+            row.least,
+            row.most,
+            row.choices,
+            row.movesWords,
+            [](const Look& look) { return wrapped(fieldOf<Path...>(look)); },
+            [](Look& look, const LookValue& value) { store(fieldOf<Path...>(look), value, own(Index)); }};
+}
+
+using W = WordsLook;
+using B = Backdrop;
+using T = Transition;
+using G = LookGroup;
+
+template <size_t Index, auto Field>
+constexpr LookProperty words(const Row& row) {
+    return property<Index, &Look::words, Field>(row);
+}
+
+// The index is the row's place; a test keeps it so.
+constexpr std::array kProperties{
+    words<0, &W::family>({"words.family", "Font", G::Words, "", 0, 0, {}, true}),
+    words<1, &W::weight>({"words.weight", "Weight", G::Words, "", 100, 900, {}, true}),
+    words<2, &W::size>({"words.size", "Size", G::Words, "px", 8, 600, {}, true}),
+    words<3, &W::smallestSize>({"words.smallestSize", "Smallest size", G::Words, "px", 4, 600, {}, true}),
+    words<4, &W::lineSpacing>({"words.lineSpacing", "Row spacing", G::Words, "", 0.8, 3, {}, true}),
+    words<5, &W::paragraphSpacing>({"words.paragraphSpacing", "Line spacing", G::Words, "", 0, 3, {}, true}),
+    words<6, &W::capitals>({"words.capitals", "Capitals", G::Words, "", 0, 0, kCapitals, true}),
+    words<7, &W::box>({"words.box", "Words box", G::Place, "", 0, 0, {}, true}),
+    words<8, &W::horizontal>({"words.horizontal", "Across", G::Place, "", 0, 0, kAligns}),
+    words<9, &W::vertical>({"words.vertical", "Up and down", G::Place, "", 0, 0, kVerticals}),
+    words<10, &W::linesAtMost>({"words.linesAtMost", "Lines at most", G::Place, "", 1, 40, {}, true}),
+    words<11, &W::filling>({"words.filling", "Wrapped lines", G::Place, "", 0, 0, kFillings, true}),
+    words<12, &W::colour>({"words.colour", "Words", G::Colours}),
+    words<13, &W::emphasisColour>({"words.emphasisColour", "Words that stand out", G::Colours}),
+    words<14, &W::chordColour>({"words.chordColour", "Chords", G::Colours}),
+    words<15, &W::numberColour>({"words.numberColour", "Verse numbers and roles", G::Colours}),
+    words<16, &W::outlineWidth>({"words.outlineWidth", "Outline", G::Edges, "px", 0, 40}),
+    words<17, &W::outlineColour>({"words.outlineColour", "Outline colour", G::Edges}),
+    words<18, &W::shadowOffset>({"words.shadowOffset", "Shadow offset", G::Edges, "px", 0, 100}),
+    words<19, &W::shadowBlur>({"words.shadowBlur", "Shadow blur", G::Edges, "px", 0, 60}),
+    words<20, &W::shadowColour>({"words.shadowColour", "Shadow colour", G::Edges}),
+    property<21, &Look::words, &W::panel, &Panel::reach>(
+        {"words.panel.reach", "Panel", G::Panel, "", 0, 0, kReaches}),
+    property<22, &Look::words, &W::panel, &Panel::colour>({"words.panel.colour", "Panel colour", G::Panel}),
+    property<23, &Look::words, &W::panel, &Panel::padding>(
+        {"words.panel.padding", "Around the words", G::Panel, "px", 0, 200}),
+    property<24, &Look::words, &W::panel, &Panel::roundness>(
+        {"words.panel.roundness", "Roundness", G::Panel, "px", 0, 200}),
+    property<25, &Look::words, &W::panel, &Panel::blur>(
+        {"words.panel.blur", "Blur behind", G::Panel, "px", 0, 60}),
+    property<26, &Look::roles>({"roles", "Roles", G::Roles, "", 0, 0, {}, true}),
+    property<27, &Look::credit, &CreditLook::when>({"credit.when", "Shown", G::Credit, "", 0, 0, kWhens}),
+    property<28, &Look::credit, &CreditLook::fields>({"credit.fields", "Says", G::Credit}),
+    property<29, &Look::credit, &CreditLook::size>({"credit.size", "Size", G::Credit, "px", 6, 200}),
+    property<30, &Look::credit, &CreditLook::box>({"credit.box", "Credit box", G::Credit}),
+    property<31, &Look::credit, &CreditLook::horizontal>(
+        {"credit.horizontal", "Across", G::Credit, "", 0, 0, kAligns}),
+    property<32, &Look::credit, &CreditLook::colour>({"credit.colour", "Colour", G::Credit}),
+    property<33, &Look::backdrop, &B::kind>({"backdrop.kind", "Backdrop", G::Backdrop, "", 0, 0, kBackdrops}),
+    property<34, &Look::backdrop, &B::colour>({"backdrop.colour", "Colour", G::Backdrop}),
+    property<35, &Look::backdrop, &B::shape>({"backdrop.shape", "Gradient", G::Backdrop, "", 0, 0, kShapes}),
+    property<36, &Look::backdrop, &B::stops>({"backdrop.stops", "Gradient colours", G::Backdrop}),
+    property<37, &Look::backdrop, &B::angle>(
+        {"backdrop.angle", "Gradient angle", G::Backdrop, "°", -360, 360}),
+    property<38, &Look::backdrop, &B::picture>({"backdrop.picture", "Picture", G::Backdrop}),
+    property<39, &Look::backdrop, &B::fit>({"backdrop.fit", "The picture", G::Backdrop, "", 0, 0, kFits}),
+    property<40, &Look::backdrop, &B::focus>({"backdrop.focus", "Stays in sight", G::Backdrop}),
+    property<41, &Look::backdrop, &B::treatment, &Treatment::brightness>(
+        {"backdrop.brightness", "Brightness", G::Treatment, "", -100, 100}),
+    property<42, &Look::backdrop, &B::treatment, &Treatment::contrast>(
+        {"backdrop.contrast", "Contrast", G::Treatment, "", -100, 100}),
+    property<43, &Look::backdrop, &B::treatment, &Treatment::saturation>(
+        {"backdrop.saturation", "Saturation", G::Treatment, "", -100, 100}),
+    property<44, &Look::backdrop, &B::treatment, &Treatment::tint>({"backdrop.tint", "Tint", G::Treatment}),
+    property<45, &Look::backdrop, &B::treatment, &Treatment::blur>(
+        {"backdrop.blur", "Blur", G::Treatment, "px", 0, 100}),
+    property<46, &Look::backdrop, &B::treatment, &Treatment::darkEdge>(
+        {"backdrop.darkEdge", "Darkened edge", G::Treatment, "%", 0, 100}),
+    property<47, &Look::transition, &T::kind>(
+        {"transition.kind", "Words", G::Transition, "", 0, 0, kTransitions}),
+    property<48, &Look::transition, &T::milliseconds>(
+        {"transition.milliseconds", "Words take", G::Transition, "ms", 0, 10'000}),
+    property<49, &Look::transition, &T::easing>(
+        {"transition.easing", "Words move", G::Transition, "", 0, 0, kEasings}),
+    property<50, &Look::transition, &T::through>({"transition.through", "Words fade through", G::Transition}),
+    property<51, &Look::transition, &T::from>(
+        {"transition.from", "Words come", G::Transition, "", 0, 0, kPushes}),
+    property<52, &Look::backdropTransition, &T::kind>(
+        {"backdropTransition.kind", "Backdrop", G::Transition, "", 0, 0, kTransitions}),
+    property<53, &Look::backdropTransition, &T::milliseconds>(
+        {"backdropTransition.milliseconds", "Backdrop takes", G::Transition, "ms", 0, 10'000}),
+    property<54, &Look::backdropTransition, &T::easing>(
+        {"backdropTransition.easing", "Backdrop moves", G::Transition, "", 0, 0, kEasings}),
+    property<55, &Look::backdropTransition, &T::through>(
+        {"backdropTransition.through", "Backdrop fades through", G::Transition}),
+    property<56, &Look::backdropTransition, &T::from>(
+        {"backdropTransition.from", "Backdrop comes", G::Transition, "", 0, 0, kPushes}),
+    property<57, &Look::objects>({"objects", "Objects", G::Objects}),
+};
+
+constexpr std::array<std::pair<const char*, const char*>, kLookGroups> kGroups{
+    {{"words", "Words"},
+     {"place", "Place of the words"},
+     {"colours", "Colours"},
+     {"edges", "Outline and shadow"},
+     {"panel", "Panel behind the words"},
+     {"roles", "Roles"},
+     {"credit", "Credit line"},
+     {"backdrop", "Backdrop"},
+     {"treatment", "Treatment of the picture"},
+     {"transition", "Change from slide to slide"},
+     {"objects", "Objects"}}};
+
+QString percent(double share) {
+    return QString::number(std::lround(share * 100)) + QStringLiteral(" %");
+}
+
+QString counted(size_t count, const QString& one, const QString& many) {
+    return count == 1 ? QStringLiteral("1 ") + one : QString::number(count) + u' ' + many;
+}
+
+} // namespace
+
+std::span<const LookProperty> lookProperties() {
+    return kProperties;
+}
+
+const LookProperty* lookProperty(const QString& key) {
+    const auto at = std::find_if(kProperties.begin(), kProperties.end(),
+                                 [&](const LookProperty& p) { return key == QLatin1String(p.key); });
+    return at == kProperties.end() ? nullptr : &*at;
+}
+
+size_t indexOf(const LookProperty& property) {
+    return size_t(&property - kProperties.data());
+}
+
+const char* labelOf(LookGroup group) {
+    return kGroups[size_t(group)].second;
+}
+
+const char* keyOf(LookGroup group) {
+    return kGroups[size_t(group)].first;
+}
+
+LookValue LookProperty::accepted(const LookValue& value) const {
+    Look look;
+    set(look, value);
+    return get(look);
+}
+
+QString LookProperty::text(const LookValue& value) const {
+    const QString suffix = *unit ? u' ' + QString::fromUtf8(unit) : QString();
+    return std::visit(
+        Cases{[](bool on) { return on ? QStringLiteral("yes") : QStringLiteral("no"); },
+              [&](int number) { return QString::number(number) + suffix; },
+              [&](double number) { return QString::number(number, 'g', 4) + suffix; },
+              [](const QString& text) { return text.isEmpty() ? QStringLiteral("none") : text; },
+              [](const Colour& colour) { return colour.text(); },
+              [](const std::optional<Colour>& colour) {
+                  return colour ? colour->text() : QStringLiteral("by itself");
+              },
+              [](const QPointF& point) {
+                  return QStringLiteral("%1 across, %2 down").arg(percent(point.x()), percent(point.y()));
+              },
+              [](const QRectF& box) {
+                  return QStringLiteral("%1 × %2 at %3, %4")
+                      .arg(percent(box.width()), percent(box.height()), percent(box.x()), percent(box.y()));
+              },
+              [&](const LookChoiceIndex& choice) {
+                  const bool known = choice.index >= 0 && size_t(choice.index) < choices.size();
+                  return known ? QString::fromUtf8(choices[size_t(choice.index)].label) : QString();
+              },
+              [](const std::vector<GradientStop>& stops) {
+                  QStringList colours;
+                  for (const GradientStop& stop : stops)
+                      colours << stop.colour.text();
+                  return colours.join(QStringLiteral(" → "));
+              },
+              [](const std::vector<RoleLook>& roles) {
+                  QStringList names;
+                  for (const RoleLook& role : roles)
+                      names << role.role;
+                  return names.isEmpty() ? QStringLiteral("none") : names.join(QStringLiteral(", "));
+              },
+              [](const std::vector<SlideObject>& objects) {
+                  return objects.empty()
+                             ? QStringLiteral("none")
+                             : counted(objects.size(), QStringLiteral("object"), QStringLiteral("objects"));
+              }},
+        value);
+}
+
+void LookOverrides::set(const LookProperty& property, const LookValue& value) {
+    if (value.index() == property.get(Look()).index())
+        m_values.insert_or_assign(indexOf(property), property.accepted(value));
+}
+
+std::optional<LookValue> LookOverrides::value(const LookProperty& property) const {
+    const auto at = m_values.find(indexOf(property));
+    return at == m_values.end() ? std::nullopt : std::optional(at->second);
+}
+
+void LookOverrides::applyTo(Look& look) const {
+    for (const auto& [index, value] : m_values)
+        kProperties[index].set(look, value);
+}
+
+std::vector<const LookProperty*> LookOverrides::properties() const {
+    std::vector<const LookProperty*> result;
+    for (const auto& [index, value] : m_values)
+        result.push_back(&kProperties[index]);
+    return result;
+}
+
+LookOverrides differences(const Look& from, const Look& to) {
+    LookOverrides result;
+    for (const LookProperty& property : kProperties)
+        if (const LookValue value = property.get(to); !(value == property.get(from)))
+            result.set(property, value);
+    return result;
+}
+
+} // namespace mivanta

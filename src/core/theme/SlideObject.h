@@ -1,0 +1,34 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/base/Colour.h"
+#include <QRectF>
+#include <QString>
+
+namespace mivanta {
+
+enum class ObjectKind { Picture, Text, Line, Rectangle, Ellipse, Clock, Countdown };
+
+/// Something that stands on a slide besides its words. Lengths are px on a picture 1080 px high.
+struct SlideObject {
+    ObjectKind kind = ObjectKind::Rectangle;
+    QRectF box{0.35, 0.4, 0.3, 0.2}; ///< shares of the picture; a line runs along its middle
+    double rotation = 0;             ///< degrees, clockwise around the box's centre
+    double opacity = 1;              ///< 0 to 1
+    bool inFront = false;            ///< before the words; else behind them
+    QString picture;                 ///< for Picture: a file of the library's media
+    QString text;  ///< for Text: what it says; for Clock: "HH:mm"; for Countdown: the time "10:30"
+    int size = 48; ///< px, of Text, Clock and Countdown: the largest; they shrink to fit
+    int weight = 700;
+    Colour colour{255, 255, 255, 255}; ///< of letters, a line, or what fills a shape
+    Colour edgeColour{0, 0, 0, 0};     ///< of a shape's edge
+    double edgeWidth = 0;              ///< px, of a shape's edge or a line
+    double roundness = 0;              ///< px, of a rectangle's corners
+    int fadeIn = 0;                    ///< ms
+    int fadeOut = 0;                   ///< ms
+    friend bool operator==(const SlideObject&, const SlideObject&) = default;
+
+    /// True when its picture changes with the time of day.
+    [[nodiscard]] bool isLive() const { return kind == ObjectKind::Clock || kind == ObjectKind::Countdown; }
+};
+
+} // namespace mivanta

@@ -1,0 +1,118 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "render/ObjectPainter.h"
+#include "render/Fonts.h"
+#include "render/Letters.h"
+#include <QFontMetricsF>
+#include <QScopeGuard>
+#include <cmath>
+
+namespace mivanta {
+
+namespace {
+
+constexpr int kSmallest = 6; // px, that letters shrink to
+
+/// Letters in the largest size up to the object's that fits its box.
+void paintText(QPainter& painter, const SlideObject& object, const QString& text, const QRectF& box,
+               double lookScale) {
+    if (text.isEmpty())
+        return;
+    const int flags = Qt::AlignCenter | Qt::TextWordWrap;
+    const auto fits = [&](int size) {
+        const QFontMetricsF metrics(slideFont({}, object.weight, size));
+        const QRectF bounds = metrics.boundingRect(QRectF(0, 0, box.width(), 1e6), flags, text);
+        return bounds.width() <= box.width() && bounds.height() <= box.height();
+    };
+    int size = kSmallest;
+    for (int low = kSmallest, high = std::max(kSmallest, int(std::lround(object.size * lookScale)));
+         low <= high;) {
+        const int middle = (low + high) / 2;
+        if (fits(middle)) {
+            size = middle;
+            low = middle + 1;
+        } else {
+            high = middle - 1;
+        }
+    }
+    painter.setFont(slideFont({}, object.weight, size));
+    painter.setPen(toColor(object.colour));
+    painter.drawText(box, flags, text);
+}
+
+void paintShape(QPainter& painter, const SlideObject& object, const QRectF& box, double lookScale) {
+    const double width = object.edgeWidth * lookScale;
+    const bool hasEdge = width > 0 && object.edgeColour.alpha > 0;
+    painter.setPen(hasEdge ? QPen(toColor(object.edgeColour), width) : QPen(Qt::NoPen));
+    painter.setBrush(toColor(object.colour));
+    const double inset = hasEdge ? width / 2 : 0; // the edge stays inside the box
+    const QRectF inside = box.adjusted(inset, inset, -inset, -inset);
+    const double roundness = object.roundness * lookScale;
+    if (object.kind == ObjectKind::Ellipse)
+        painter.drawEllipse(inside);
+    else
+        painter.drawRoundedRect(inside, roundness, roundness);
+}
+
+void paintPicture(QPainter& painter, const SlideObject& object, const QRectF& box,
+                  const RenderSources& sources) {
+    const QSize wanted = painter.deviceTransform().mapRect(box).size().toSize();
+    const QImage picture = sources.pictureNamed(object.picture, wanted);
+    if (picture.isNull())
+        return;
+    const QSizeF size = QSizeF(picture.size()).scaled(box.size(), Qt::KeepAspectRatio);
+    painter.setRenderHint(QPainter::SmoothPixmapTransform);
+    painter.drawImage(QRectF(box.center() - QPointF(size.width(), size.height()) / 2, size), picture);
+}
+
+} // namespace
+
+QString liveText(const SlideObject& object, const QDateTime& now) {
+    const QTime time = now.isValid() ? now.time() : QTime(10, 30);
+    if (object.kind == ObjectKind::Clock)
+        return time.toString(object.text.isEmpty() ? QStringLiteral("HH:mm") : object.text);
+    const QTime end = QTime::fromString(object.text, QStringLiteral("H:mm"));
+    if (!end.isValid())
+        return {};
+    const int left = int(std::ceil(time.msecsTo(end) / 1000.0));
+    if (left <= 0)
+        return {};
+    const QString minutes = QStringLiteral("%1:%2")
+                                .arg(left / 60 % 60, left >= 3600 ? 2 : 1, 10, QChar(u'0'))
+                                .arg(left % 60, 2, 10, QChar(u'0'));
+    return left >= 3600 ? QString::number(left / 3600) + u':' + minutes : minutes;
+}
+
+void paintObject(QPainter& painter, const SlideObject& object, QSize size, double lookScale,
+                 const RenderSources& sources) {
+    QRectF box = onPicture(object.box, size);
+    painter.save();
+    const auto restore = qScopeGuard([&] { painter.restore(); });
+    painter.setRenderHint(QPainter::Antialiasing);
+    painter.setOpacity(painter.opacity() * object.opacity);
+    painter.translate(box.center());
+    painter.rotate(object.rotation);
+    box.moveCenter({0, 0});
+    switch (object.kind) {
+    case ObjectKind::Picture:
+        paintPicture(painter, object, box, sources);
+        return;
+    case ObjectKind::Text:
+        paintText(painter, object, object.text, box, lookScale);
+        return;
+    case ObjectKind::Clock:
+    case ObjectKind::Countdown:
+        paintText(painter, object, liveText(object, sources.now), box, lookScale);
+        return;
+    case ObjectKind::Line:
+        painter.setPen(QPen(toColor(object.colour), std::max(1.0, object.edgeWidth * lookScale),
+                            Qt::SolidLine, Qt::RoundCap));
+        painter.drawLine(QPointF(box.left(), 0), QPointF(box.right(), 0));
+        return;
+    case ObjectKind::Rectangle:
+    case ObjectKind::Ellipse:
+        paintShape(painter, object, box, lookScale);
+        return;
+    }
+}
+
+} // namespace mivanta

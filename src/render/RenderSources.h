@@ -1,0 +1,21 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <QDateTime>
+#include <QImage>
+#include <functional>
+
+namespace mivanta {
+
+/// What scenes point at and do not hold.
+struct RenderSources {
+    /// A picture of the library's media that covers `size` px, or is whole; null when it cannot be shown.
+    /// Called on the thread that draws; it may read files. Empty = there are no pictures.
+    std::function<QImage(const QString& name, QSize size)> picture{};
+    QDateTime now{}; ///< for clocks and countdowns; invalid = they show what they would at 10:30
+
+    [[nodiscard]] QImage pictureNamed(const QString& name, QSize size) const {
+        return picture && !name.isEmpty() ? picture(name, size) : QImage();
+    }
+};
+
+} // namespace mivanta

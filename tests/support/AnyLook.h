@@ -1,0 +1,86 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/base/Cases.h"
+#include "core/order/ItemLook.h"
+#include <rapidcheck.h>
+
+namespace mivanta::samples {
+
+inline double anyNumber(double least, double most) {
+    return *rc::gen::inRange(int(least * 10), int(most * 10) + 1) / 10.0;
+}
+
+inline Colour anyColour() {
+    const auto channel = [] { return quint8(*rc::gen::inRange(0, 256)); };
+    return {channel(), channel(), channel(), channel()};
+}
+
+/// Some value of the property's type, also out of its range. To be called inside a property test.
+inline LookValue anyValue(const LookProperty& property) {
+    return std::visit(
+        Cases{[](bool) { return LookValue(*rc::gen::arbitrary<bool>()); },
+              [&](int) {
+                  return LookValue(*rc::gen::inRange(int(property.least) - 5, int(property.most) + 6));
+              },
+              [&](double) { return LookValue(anyNumber(property.least - 1, property.most + 1)); },
+              [](const QString&) {
+                  return LookValue(QString::fromUtf8(
+                      *rc::gen::element("", "Noto Serif", "{title} \xc2\xb7 {book}", "a.jpg")));
+              },
+              [](const Colour&) { return LookValue(anyColour()); },
+              [](const std::optional<Colour>&) {
+                  return LookValue(*rc::gen::arbitrary<bool>() ? std::optional(anyColour()) : std::nullopt);
+              },
+              [](const QPointF&) { return LookValue(QPointF(anyNumber(-1, 2), anyNumber(-1, 2))); },
+              [](const QRectF&) {
+                  return LookValue(
+                      QRectF(anyNumber(-0.5, 1), anyNumber(-0.5, 1), anyNumber(0, 1.5), anyNumber(0, 1.5)));
+              },
+              [&](const LookChoiceIndex&) {
+                  return LookValue(LookChoiceIndex{*rc::gen::inRange(0, int(property.choices.size()))});
+              },
+              [](const std::vector<GradientStop>&) {
+                  std::vector<GradientStop> stops;
+                  for (int i = *rc::gen::inRange(0, 4); i > 0; --i)
+                      stops.push_back({anyNumber(-1, 2), anyColour()});
+                  return LookValue(stops);
+              },
+              [](const std::vector<RoleLook>&) {
+                  std::vector<RoleLook> roles;
+                  for (int i = *rc::gen::inRange(0, 3); i > 0; --i)
+                      roles.push_back({QStringLiteral("Role %1").arg(i), *rc::gen::arbitrary<bool>(), false,
+                                       std::optional(anyColour()), QStringLiteral("+")});
+                  return LookValue(roles);
+              },
+              [](const std::vector<SlideObject>&) {
+                  std::vector<SlideObject> objects;
+                  for (int i = *rc::gen::inRange(0, 3); i > 0; --i) {
+                      SlideObject object;
+                      object.kind = ObjectKind(*rc::gen::inRange(0, 7));
+                      object.text = QStringLiteral("text %1").arg(i);
+                      object.inFront = *rc::gen::arbitrary<bool>();
+                      object.colour = anyColour();
+                      objects.push_back(object);
+                  }
+                  return LookValue(objects);
+              }},
+        property.get(Look()));
+}
+
+inline Look anyLook() {
+    Look look;
+    for (const LookProperty& property : lookProperties())
+        if (*rc::gen::arbitrary<bool>())
+            property.set(look, anyValue(property));
+    return look;
+}
+
+inline LookChoice anyChoice(const QString& theme = {}) {
+    LookChoice choice{theme, {}, {}};
+    for (const LookProperty& property : lookProperties())
+        if (*rc::gen::inRange(0, 8) == 0)
+            choice.own.set(property, anyValue(property));
+    return choice;
+}
+
+} // namespace mivanta::samples
