@@ -10,9 +10,7 @@
 #include "formats/Zip.h"
 #include <QJsonArray>
 #include <QJsonDocument>
-#include <QScopeGuard>
 #include <QSet>
-#include <zip.h>
 
 namespace mivanta {
 
@@ -197,34 +195,7 @@ Result<Service> serviceFromJson(const QJsonObject& json, const QString& where) {
 }
 
 Result<QByteArray> serviceToZip(const Service& service) {
-    const QByteArray json = QJsonDocument(serviceToJson(service)).toJson();
-    zip_error_t error;
-    zip_error_init(&error);
-    const auto finishError = qScopeGuard([&] { zip_error_fini(&error); });
-    zip_source_t* target = zip_source_buffer_create(nullptr, 0, 0, &error);
-    zip_t* archive = target ? zip_open_from_source(target, ZIP_TRUNCATE, &error) : nullptr;
-    if (!archive) {
-        if (target)
-            zip_source_free(target);
-        return failure(QString::fromUtf8(zip_error_strerror(&error)), {}, u"Save again."_s);
-    }
-    zip_source_keep(target); // the archive lets go of it when it closes
-    const auto freeTarget = qScopeGuard([&] { zip_source_free(target); });
-    zip_source_t* entry = zip_source_buffer(archive, json.constData(), zip_uint64_t(json.size()), 0);
-    if (!entry || zip_file_add(archive, kEntryName, entry, ZIP_FL_ENC_UTF_8) < 0 || zip_close(archive) != 0) {
-        const QString why = QString::fromUtf8(zip_strerror(archive));
-        zip_discard(archive);
-        return failure(why, {}, u"Save again."_s);
-    }
-    zip_stat_t stat;
-    if (zip_source_stat(target, &stat) != 0 || zip_source_open(target) != 0)
-        return failure(u"the packed service could not be read back"_s, {}, u"Save again."_s);
-    QByteArray bytes(qsizetype(stat.size), Qt::Uninitialized);
-    const bool whole = zip_source_read(target, bytes.data(), stat.size) == zip_int64_t(stat.size);
-    zip_source_close(target);
-    if (!whole)
-        return failure(u"the packed service could not be read back"_s, {}, u"Save again."_s);
-    return bytes;
+    return zipOf({{QString::fromLatin1(kEntryName), QJsonDocument(serviceToJson(service)).toJson()}});
 }
 
 Result<Service> readServiceFile(QIODevice& device, const QString& where) {

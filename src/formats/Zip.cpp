@@ -59,4 +59,48 @@ Result<QByteArray> ZipReader::read(const QString& entry, qint64 largest) const {
     return bytes;
 }
 
+namespace {
+
+tl::unexpected<Error> notPacked(const QString& why) {
+    return failure(why, {}, u"Save again."_s);
+}
+
+} // namespace
+
+Result<QByteArray> zipOf(const std::vector<ZipEntry>& entries) {
+    zip_error_t error;
+    zip_error_init(&error);
+    const auto finishError = qScopeGuard([&] { zip_error_fini(&error); });
+    zip_source_t* target = zip_source_buffer_create(nullptr, 0, 0, &error);
+    zip_t* archive = target ? zip_open_from_source(target, ZIP_TRUNCATE, &error) : nullptr;
+    if (!archive) {
+        if (target)
+            zip_source_free(target);
+        return notPacked(QString::fromUtf8(zip_error_strerror(&error)));
+    }
+    zip_source_keep(target); // the archive lets go of it when it closes
+    const auto freeTarget = qScopeGuard([&] { zip_source_free(target); });
+    bool isWhole = true;
+    for (const ZipEntry& entry : entries) {
+        zip_source_t* source =
+            zip_source_buffer(archive, entry.bytes.constData(), zip_uint64_t(entry.bytes.size()), 0);
+        isWhole = isWhole && source &&
+                  zip_file_add(archive, entry.name.toUtf8().constData(), source, ZIP_FL_ENC_UTF_8) >= 0;
+    }
+    if (!isWhole || zip_close(archive) != 0) {
+        const QString why = QString::fromUtf8(zip_strerror(archive));
+        zip_discard(archive);
+        return notPacked(why);
+    }
+    zip_stat_t stat;
+    if (zip_source_stat(target, &stat) != 0 || zip_source_open(target) != 0)
+        return notPacked(u"the packed file could not be read back"_s);
+    QByteArray bytes(qsizetype(stat.size), Qt::Uninitialized);
+    const bool wasRead = zip_source_read(target, bytes.data(), stat.size) == zip_int64_t(stat.size);
+    zip_source_close(target);
+    if (!wasRead)
+        return notPacked(u"the packed file could not be read back"_s);
+    return bytes;
+}
+
 } // namespace mivanta

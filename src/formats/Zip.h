@@ -4,10 +4,19 @@
 #include <QByteArray>
 #include <QStringList>
 #include <memory>
+#include <vector>
 
 struct zip;
 
 namespace mivanta {
+
+struct ZipEntry {
+    QString name;
+    QByteArray bytes;
+};
+
+/// The bytes of a ZIP file with these entries.
+[[nodiscard]] Result<QByteArray> zipOf(const std::vector<ZipEntry>& entries);
 
 /// The entries of a ZIP file in memory. What an entry unpacks to is bounded, so that a small file that grows
 /// without end does no harm.

@@ -7,10 +7,10 @@ namespace mivanta {
 namespace message {
 
 QDataStream& operator<<(QDataStream& s, const Hello& m) {
-    return s << m.isDesk << m.program << m.arguments;
+    return s << m.isDesk << m.program << m.arguments << m.pictures << m.pictureCache;
 }
 QDataStream& operator>>(QDataStream& s, Hello& m) {
-    return s >> m.isDesk >> m.program >> m.arguments;
+    return s >> m.isDesk >> m.program >> m.arguments >> m.pictures >> m.pictureCache;
 }
 QDataStream& operator<<(QDataStream& s, const SetOutputs& m) {
     return s << m.outputs << m.deskMonitor;

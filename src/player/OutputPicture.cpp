@@ -1,12 +1,19 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "player/OutputPicture.h"
+#include <QDateTime>
 #include <algorithm>
 
 namespace mivanta {
 
 namespace {
 constexpr int kTickMs = 16;
+constexpr int kClockMs = 200; // so that a second is never missed by much
+
+bool isLive(const Scene& scene) {
+    const auto& objects = scene.look.objects;
+    return std::any_of(objects.begin(), objects.end(), [](const SlideObject& o) { return o.isLive(); });
 }
+} // namespace
 
 OutputPicture::OutputPicture(PreparedFrames& frames, QString name, QObject* parent)
     : QObject(parent),
@@ -14,7 +21,9 @@ OutputPicture::OutputPicture(PreparedFrames& frames, QString name, QObject* pare
       m_name(std::move(name)) {
     m_ticks.setTimerType(Qt::PreciseTimer);
     m_ticks.setInterval(kTickMs);
+    m_clock.setInterval(kClockMs);
     connect(&m_ticks, &QTimer::timeout, this, &OutputPicture::tick);
+    connect(&m_clock, &QTimer::timeout, this, &OutputPicture::look);
     connect(&m_frames, &PreparedFrames::ready, this, &OutputPicture::ready);
 }
 
@@ -22,9 +31,23 @@ void OutputPicture::show(const Scene& scene, quint64 take, bool cut) {
     m_scene = scene;
     m_take = take;
     m_cut = cut;
-    m_wantedKey = PreparedFrames::keyOf(scene, m_size);
-    if (const FramePtr frame = m_frames.get(scene, m_size))
+    if (isLive(scene))
+        m_clock.start();
+    else
+        m_clock.stop();
+    const QDateTime now = QDateTime::currentDateTime();
+    m_wantedKey = PreparedFrames::keyOf(scene, m_size, now);
+    if (const FramePtr frame = m_frames.get(scene, m_size, now))
         start(frame);
+}
+
+/// A clock says something else now: the same scene has another picture.
+void OutputPicture::look() {
+    if (!m_scene || m_turning || !m_wantedKey.isEmpty() || !m_shown)
+        return;
+    const QDateTime now = QDateTime::currentDateTime();
+    if (PreparedFrames::keyOf(*m_scene, m_size, now) != m_shown->key)
+        show(*m_scene, m_take, true);
 }
 
 void OutputPicture::ready(const FramePtr& frame) {
@@ -34,49 +57,38 @@ void OutputPicture::ready(const FramePtr& frame) {
 
 void OutputPicture::start(const FramePtr& frame) {
     m_wantedKey.clear();
-    const bool same = m_new && m_new->key == frame->key;
-    const bool fades = !m_cut && !same && m_new && m_scene->look.transition.kind == TransitionKind::Fade &&
-                       m_scene->look.transition.milliseconds > 0;
-    if (same && m_fadeMs > 0)
+    const bool same = m_shown && m_shown->key == frame->key;
+    if (same && m_turning)
         return; // it is turning up already; settled() follows at its end
-    if (fades) {
-        if (m_fadeMs > 0) { // a take during a fade goes on from what is seen
-            auto seen = std::make_shared<Frame>(*m_new);
-            if (!seen->full.isNull()) {
-                QPainter painter(&seen->full);
-                paint(painter, seen->full.rect());
-            }
-            seen->small = smallPicture();
-            m_old = seen;
-        } else {
-            m_old = m_new;
-        }
-        m_fadeMs = m_scene->look.transition.milliseconds;
-        m_fade.start();
+    // A take while one picture becomes another goes on from what is seen.
+    const FramePtr from = m_turning ? m_turning->frozen(elapsed()) : m_shown;
+    m_turning.reset();
+    if (from && !same && !m_cut && bool(from->behind) == bool(frame->behind))
+        m_turning.emplace(from, frame, m_scene->look.transition, m_scene->look.backdropTransition);
+    if (m_turning && m_turning->duration() == 0)
+        m_turning.reset();
+    m_shown = frame;
+    if (m_turning) {
+        m_since.start();
         m_ticks.start();
     } else {
-        m_old.reset();
-        m_fadeMs = 0;
         m_ticks.stop();
     }
-    m_new = frame;
-    Q_EMIT changed();
-    if (m_fadeMs == 0)
+    Q_EMIT changed({});
+    if (!m_turning)
         Q_EMIT settled(m_take);
 }
 
-double OutputPicture::progress() const {
-    return m_fadeMs <= 0 ? 1.0 : std::clamp(double(m_fade.elapsed()) / m_fadeMs, 0.0, 1.0);
-}
-
 void OutputPicture::tick() {
-    const bool over = progress() >= 1.0;
+    if (!m_turning)
+        return;
+    const bool over = elapsed() >= m_turning->duration();
+    const QRect part = m_turning->changingArea(elapsed());
     if (over) {
-        m_fadeMs = 0;
-        m_old.reset();
+        m_turning.reset();
         m_ticks.stop();
     }
-    Q_EMIT changed();
+    Q_EMIT changed(part);
     if (over)
         Q_EMIT settled(m_take);
 }
@@ -90,33 +102,32 @@ void OutputPicture::setSize(QSize size) {
 }
 
 void OutputPicture::paint(QPainter& painter, const QRect& area) const {
-    const auto draw = [&](const FramePtr& frame, double opacity) {
-        painter.setOpacity(opacity);
-        if (!frame || frame->full.isNull())
-            painter.fillRect(area, Qt::black);
-        else if (frame->full.size() == area.size())
-            painter.drawImage(area.topLeft(), frame->full);
-        else
-            painter.drawImage(area, frame->full); // for the moment after the window's size changed
-    };
-    if (m_fadeMs > 0)
-        draw(m_old, 1.0);
-    draw(m_new, progress());
-    painter.setOpacity(1.0);
+    if (!m_shown || !m_shown->behind) {
+        painter.fillRect(area, Qt::black);
+        return;
+    }
+    painter.save();
+    QPoint origin = area.topLeft();
+    const QSize size = m_shown->behind->image.size();
+    if (size != area.size()) { // for the moment after the window's size changed
+        painter.translate(origin);
+        painter.scale(double(area.width()) / size.width(), double(area.height()) / size.height());
+        origin = {};
+    }
+    if (m_turning) {
+        m_turning->paint(painter, origin, elapsed());
+    } else {
+        painter.drawImage(origin, m_shown->behind->image);
+        if (!m_shown->front.isNull())
+            painter.drawImage(origin + m_shown->frontAt, m_shown->front);
+    }
+    painter.restore();
 }
 
 QImage OutputPicture::smallPicture() const {
-    if (!m_new || m_fadeMs == 0 || !m_old)
-        return m_new ? m_new->small : QImage();
-    QImage mixed(m_new->small.size(), QImage::Format_ARGB32_Premultiplied);
-    mixed.fill(Qt::transparent);
-    QPainter painter(&mixed);
-    painter.setCompositionMode(QPainter::CompositionMode_Plus);
-    painter.setOpacity(1.0 - progress());
-    painter.drawImage(mixed.rect(), m_old->small);
-    painter.setOpacity(progress());
-    painter.drawImage(0, 0, m_new->small);
-    return mixed;
+    if (m_turning)
+        return m_turning->smallPicture(elapsed());
+    return m_shown ? m_shown->small : QImage();
 }
 
 } // namespace mivanta

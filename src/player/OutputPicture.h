@@ -1,14 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "player/PreparedFrames.h"
+#include "player/Turning.h"
 #include <QElapsedTimer>
-#include <QPainter>
 #include <QTimer>
 
 namespace mivanta {
 
-/// What one output shows: a picture, or one turning into the next. Lives on the GUI thread; draws ready
-/// pictures only.
+/// What one output shows: a picture, or one turning into the next. Clocks on it go on. Lives on the GUI
+/// thread; draws ready pictures only.
 class OutputPicture : public QObject {
     Q_OBJECT
 public:
@@ -27,14 +27,16 @@ public:
     [[nodiscard]] QSize size() const { return m_size; }
 
 Q_SIGNALS:
-    void changed();             ///< draw it now
+    /// Draw it now; only this part of the picture has changed, or all of it when the part is null.
+    void changed(const QRect& part);
     void settled(quint64 take); ///< the take's picture is fully shown (after changed() was handled)
 
 private:
     void ready(const FramePtr& frame);
     void start(const FramePtr& frame);
     void tick();
-    [[nodiscard]] double progress() const;
+    void look(); ///< at the time, for clocks
+    [[nodiscard]] int elapsed() const { return int(m_since.elapsed()); }
 
     PreparedFrames& m_frames;
     QString m_name;
@@ -43,11 +45,11 @@ private:
     QByteArray m_wantedKey;       ///< empty when its picture is shown or turning up
     quint64 m_take = 0;
     bool m_cut = false;
-    FramePtr m_old;
-    FramePtr m_new;
-    QElapsedTimer m_fade;
-    int m_fadeMs = 0; ///< 0 = not turning
+    FramePtr m_shown;                 ///< or turning up
+    std::optional<Turning> m_turning; ///< while one picture becomes the next
+    QElapsedTimer m_since;            ///< the turning began
     QTimer m_ticks;
+    QTimer m_clock;
 };
 
 } // namespace mivanta

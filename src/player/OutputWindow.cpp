@@ -43,14 +43,20 @@ QRect OutputWindow::pictureArea() const {
     return {QPoint((device.width() - fitted.width()) / 2, (device.height() - fitted.height()) / 2), fitted};
 }
 
-void OutputWindow::paintNow() {
+void OutputWindow::paintNow(const QRect& part) {
     if (!isExposed() || size().isEmpty())
         return;
-    const QRect whole(QPoint(0, 0), size());
+    const QRect area = pictureArea();
+    QRect whole(QPoint(0, 0), size());
+    if (!part.isEmpty() && area.size() == m_picture.size()) {
+        const QRect device = part.translated(area.topLeft());
+        const QRectF logical(QPointF(device.topLeft()) / devicePixelRatio(), QSizeF(device.size()) / devicePixelRatio());
+        whole &= logical.toAlignedRect();
+    }
     m_store.beginPaint(whole);
     {
         QPainter painter(m_store.paintDevice());
-        const QRect area = pictureArea();
+        painter.setClipRect(whole);
         painter.scale(1.0 / devicePixelRatio(), 1.0 / devicePixelRatio());
         if (area.size() != size() * devicePixelRatio())
             painter.fillRect(QRect(QPoint(0, 0), size() * devicePixelRatio()), Qt::black);
@@ -61,13 +67,13 @@ void OutputWindow::paintNow() {
 }
 
 void OutputWindow::exposeEvent(QExposeEvent*) {
-    paintNow();
+    paintNow({});
 }
 
 void OutputWindow::resizeEvent(QResizeEvent*) {
     m_store.resize(size());
     m_picture.setSize(pictureArea().size());
-    paintNow();
+    paintNow({});
 }
 
 bool OutputWindow::event(QEvent* event) {

@@ -26,7 +26,8 @@ protected:
     bool event(QEvent* event) override;
 
 private:
-    void paintNow();
+    /// A part of the picture, or everything when it is empty.
+    void paintNow(const QRect& part);
     /// Where the picture stands: as large as fits, in its own proportions. Device px.
     [[nodiscard]] QRect pictureArea() const;
 

@@ -78,6 +78,7 @@ void Player::greet(Channel* from, const message::Hello& hello) {
     if (hello.isDesk) {
         m_desk = from;
         m_keeper.arrived(hello);
+        m_frames.setPictures(hello.pictures, hello.pictureCache);
     } else {
         m_observers.push_back(from);
     }

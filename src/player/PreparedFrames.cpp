@@ -2,6 +2,7 @@
 #include "player/PreparedFrames.h"
 #include "link/FrameBoard.h"
 #include "link/SceneCodec.h"
+#include "render/ObjectPainter.h"
 #include "render/SceneRenderer.h"
 #include <QPainter>
 #include <sys/resource.h>
@@ -11,28 +12,100 @@ namespace mivanta {
 namespace {
 
 constexpr int kAheadNice = 15;
-constexpr qsizetype kMostFrames = 24; // 8 MB each at 1080p
+constexpr qsizetype kMostFrames = 24; // at 1080p up to 8 MB each, and 16 MB for each backdrop among them
 
-FramePtr drawn(const Scene& scene, QSize size, const QByteArray& key) {
-    auto frame = std::make_shared<Frame>();
-    frame->key = key;
-    const QSize small = scene.size.scaled(FrameBoard::kWidth, FrameBoard::kHeight, Qt::KeepAspectRatio);
-    if (size.isEmpty()) {
-        frame->small = renderScene(scene, small);
-        return frame;
-    }
-    const QImage picture = renderScene(scene, size);
-    frame->small = picture.scaled(small, Qt::IgnoreAspectRatio, Qt::SmoothTransformation)
-                       .convertToFormat(QImage::Format_ARGB32_Premultiplied);
+QByteArray sizeKey(QSize size) {
+    return QByteArray::number(size.width()) + 'x' + QByteArray::number(size.height());
+}
+
+QByteArray liveKey(const Scene& scene, const QDateTime& now, bool inFront) {
+    QByteArray key;
+    for (const SlideObject& object : scene.look.objects)
+        if (object.isLive() && (object.inFront || !inFront))
+            key += liveText(object, now).toUtf8() + '\n';
+    return key;
+}
+
+/// Of what renderLayers() draws behind the words.
+QByteArray behindKeyOf(const Scene& scene, QSize size, const QDateTime& now) {
+    Scene behind;
+    behind.size = scene.size;
+    behind.curtain = scene.curtain == Curtain::Black ? Curtain::Black : Curtain::Open;
+    behind.look.backdrop = scene.look.backdrop;
+    for (const SlideObject& object : scene.look.objects)
+        if (!object.inFront)
+            behind.look.objects.push_back(object);
+    return sceneKey(behind) + sizeKey(size) + liveKey(behind, now, false);
+}
+
+BehindPtr behindLayer(const Scene& scene, QSize size, const QByteArray& key, const RenderSources& sources) {
+    auto made = std::make_shared<BehindLayer>();
+    made->key = key;
+    Scene alone = scene;
+    alone.curtain = scene.curtain == Curtain::Black ? Curtain::Black : Curtain::WordsOff;
+    made->layer = renderScene(alone, size, sources);
     // On a screen there is only black behind a see-through picture.
-    frame->full = QImage(size, QImage::Format_RGB32);
-    frame->full.fill(Qt::black);
-    QPainter painter(&frame->full);
-    painter.drawImage(0, 0, picture);
-    return frame;
+    made->image = QImage(size, QImage::Format_RGB32);
+    made->image.fill(Qt::black);
+    QPainter(&made->image).drawImage(0, 0, made->layer);
+    return made;
+}
+
+bool isEmptyRow(const QImage& image, int y) {
+    const auto* line = reinterpret_cast<const QRgb*>(image.constScanLine(y));
+    return std::all_of(line, line + image.width(), [](QRgb pixel) { return pixel == 0; });
+}
+
+bool isEmptyColumn(const QImage& image, int x, int top, int bottom) {
+    for (int y = top; y <= bottom; ++y)
+        if (reinterpret_cast<const QRgb*>(image.constScanLine(y))[x] != 0)
+            return false;
+    return true;
+}
+
+/// The smallest part that holds everything there is to see.
+QRect usedArea(const QImage& image) {
+    int top = 0;
+    int bottom = image.height() - 1;
+    while (top <= bottom && isEmptyRow(image, top))
+        ++top;
+    if (top > bottom)
+        return {};
+    while (isEmptyRow(image, bottom))
+        --bottom;
+    int left = 0;
+    int right = image.width() - 1;
+    while (isEmptyColumn(image, left, top, bottom))
+        ++left;
+    while (isEmptyColumn(image, right, top, bottom))
+        --right;
+    return {QPoint(left, top), QPoint(right, bottom)};
 }
 
 } // namespace
+
+FramePtr PreparedFrames::drawn(const Job& job) {
+    auto frame = std::make_shared<Frame>();
+    frame->key = job.key;
+    const QSize small = job.scene.size.scaled(FrameBoard::kWidth, FrameBoard::kHeight, Qt::KeepAspectRatio);
+    if (job.size.isEmpty()) {
+        frame->small = renderScene(job.scene, small, job.sources);
+        return frame;
+    }
+    frame->behind =
+        job.behind ? job.behind : behindLayer(job.scene, job.size, job.behindKey, job.sources);
+    const QImage front = renderFront(job.scene, job.size, job.sources, frame->behind->layer);
+    QImage whole = frame->behind->layer;
+    if (!front.isNull()) {
+        const QRect used = usedArea(front);
+        frame->front = front.copy(used);
+        frame->frontAt = used.topLeft();
+        QPainter(&whole).drawImage(0, 0, front);
+    }
+    frame->small = whole.scaled(small, Qt::IgnoreAspectRatio, Qt::SmoothTransformation)
+                       .convertToFormat(QImage::Format_ARGB32_Premultiplied);
+    return frame;
+}
 
 PreparedFrames::PreparedFrames(QObject* parent) : QObject(parent) {
     m_ahead.setMaxThreadCount(1);
@@ -45,15 +118,19 @@ PreparedFrames::~PreparedFrames() {
     m_urgent.waitForDone();
 }
 
-QByteArray PreparedFrames::keyOf(const Scene& scene, QSize size) {
-    return sceneKey(scene) + QByteArray::number(size.width()) + 'x' + QByteArray::number(size.height());
+void PreparedFrames::setPictures(const QString& folder, const QString& cacheFolder) {
+    m_pictures = folder.isEmpty() ? nullptr : std::make_shared<PictureProxies>(folder, cacheFolder);
 }
 
-FramePtr PreparedFrames::get(const Scene& scene, QSize size) {
-    const QByteArray key = keyOf(scene, size);
+QByteArray PreparedFrames::keyOf(const Scene& scene, QSize size, const QDateTime& now) {
+    return sceneKey(scene) + sizeKey(size) + liveKey(scene, now, false);
+}
+
+FramePtr PreparedFrames::get(const Scene& scene, QSize size, const QDateTime& now) {
+    const QByteArray key = keyOf(scene, size, now);
     const auto known = m_frames.constFind(key);
     if (known == m_frames.constEnd()) {
-        draw(scene, size, key, Urgency::Now);
+        draw(scene, size, key, now, Urgency::Now);
         return {};
     }
     m_oldestFirst.removeOne(key);
@@ -62,22 +139,30 @@ FramePtr PreparedFrames::get(const Scene& scene, QSize size) {
 }
 
 void PreparedFrames::prepare(const Scene& scene, QSize size) {
-    const QByteArray key = keyOf(scene, size);
+    const QDateTime now = QDateTime::currentDateTime();
+    const QByteArray key = keyOf(scene, size, now);
     if (!m_frames.contains(key))
-        draw(scene, size, key, Urgency::WhenThereIsTime);
+        draw(scene, size, key, now, Urgency::WhenThereIsTime);
 }
 
-void PreparedFrames::draw(const Scene& scene, QSize size, const QByteArray& key, Urgency urgency) {
+void PreparedFrames::draw(const Scene& scene, QSize size, const QByteArray& key, const QDateTime& now,
+                          Urgency urgency) {
     const auto drawing = m_drawing.constFind(key);
     if (drawing != m_drawing.constEnd() && *drawing >= urgency)
         return;
     m_drawing[key] = urgency;
+    Job job{scene, size, key, behindKeyOf(scene, size, now), {}, {{}, now}};
+    job.behind = m_behind.value(job.behindKey).lock();
+    if (m_pictures)
+        job.sources.picture = [pictures = m_pictures](const QString& name, QSize wanted) {
+            return pictures->picture(name, wanted);
+        };
     QThreadPool& pool = urgency == Urgency::Now ? m_urgent : m_ahead;
-    pool.start([this, scene, size, key, urgency] {
+    pool.start([this, job = std::move(job), urgency] {
         // Drawing ahead gives way to painting and to the desks. (Linux: "0" is the calling thread.)
         if (urgency == Urgency::WhenThereIsTime)
             setpriority(PRIO_PROCESS, 0, kAheadNice);
-        FramePtr frame = drawn(scene, size, key);
+        FramePtr frame = drawn(job);
         QMetaObject::invokeMethod(
             this, [this, frame] { finished(frame); }, Qt::QueuedConnection);
     });
@@ -87,9 +172,12 @@ void PreparedFrames::finished(const FramePtr& frame) {
     m_drawing.remove(frame->key);
     if (!m_frames.contains(frame->key)) {
         m_frames.insert(frame->key, frame);
+        if (frame->behind)
+            m_behind.insert(frame->behind->key, frame->behind);
         m_oldestFirst << frame->key;
         while (m_oldestFirst.size() > kMostFrames)
             m_frames.remove(m_oldestFirst.takeFirst());
+        m_behind.removeIf([](const auto& entry) { return entry.value().expired(); });
     }
     Q_EMIT ready(frame);
 }

@@ -1,50 +1,59 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/run/Scene.h"
+#include "media/PictureProxies.h"
+#include "player/Frame.h"
+#include "render/RenderSources.h"
 #include <QHash>
-#include <QImage>
 #include <QList>
 #include <QObject>
 #include <QThreadPool>
-#include <memory>
 
 namespace mivanta {
 
-/// A picture that is ready to be shown. Immutable once made.
-struct Frame {
-    QByteArray key;
-    QImage full;  ///< opaque, as large as it is shown; null for an output without a window
-    QImage small; ///< for the desks; see-through where the scene is
-};
-using FramePtr = std::shared_ptr<const Frame>;
-
-/// Draws scenes on other threads and remembers the pictures used last. Lives on the GUI thread.
+/// Draws scenes on other threads and remembers the pictures used last, and the backdrops apart from them. Lives on
+/// the GUI thread.
 class PreparedFrames : public QObject {
     Q_OBJECT
 public:
     explicit PreparedFrames(QObject* parent = nullptr);
     ~PreparedFrames() override;
 
+    /// Where pictures are; without it there are none.
+    void setPictures(const QString& folder, const QString& cacheFolder);
+
     /// The picture of a scene at a size, or null; then it is drawn before others and ready() will tell.
-    /// An empty size asks for the small picture only.
-    [[nodiscard]] FramePtr get(const Scene& scene, QSize size);
+    /// An empty size asks for the small picture only. Clocks show `now`.
+    [[nodiscard]] FramePtr get(const Scene& scene, QSize size, const QDateTime& now = {});
     /// Has the picture drawn when there is time, unless it is there.
     void prepare(const Scene& scene, QSize size);
 
-    [[nodiscard]] static QByteArray keyOf(const Scene& scene, QSize size);
+    /// Equal for equal pictures; clocks and countdowns count by what they say.
+    [[nodiscard]] static QByteArray keyOf(const Scene& scene, QSize size, const QDateTime& now = {});
 
 Q_SIGNALS:
     void ready(const mivanta::FramePtr& frame);
 
 private:
     enum class Urgency { WhenThereIsTime, Now };
-    void draw(const Scene& scene, QSize size, const QByteArray& key, Urgency urgency);
+    struct Job {
+        Scene scene;
+        QSize size;
+        QByteArray key;
+        QByteArray behindKey;
+        BehindPtr behind; ///< null = to be drawn
+        RenderSources sources;
+    };
+    [[nodiscard]] static FramePtr drawn(const Job& job);
+    void draw(const Scene& scene, QSize size, const QByteArray& key, const QDateTime& now, Urgency urgency);
     void finished(const FramePtr& frame);
 
     QThreadPool m_ahead;  ///< one thread: the other core is for painting
     QThreadPool m_urgent; ///< what is waited for
+    std::shared_ptr<PictureProxies> m_pictures;
     QHash<QByteArray, FramePtr> m_frames;
     QList<QByteArray> m_oldestFirst;
+    QHash<QByteArray, std::weak_ptr<const BehindLayer>> m_behind; ///< those that some frame holds
     QHash<QByteArray, Urgency> m_drawing;
 };
 

@@ -4,6 +4,7 @@
 #include "formats/SongJson.h"
 #include "store/Database.h"
 #include "store/Migrations.h"
+#include "store/Settings.h"
 #include "store/SongImport.h"
 #include "store/SongSearch.h"
 #include <QDateTime>
@@ -19,7 +20,9 @@ Library::Library(QString folder, std::unique_ptr<Database> database)
       m_database(std::move(database)),
       m_search(std::make_unique<SongSearch>(*m_database)),
       m_scripture(std::make_unique<Scripture>(*m_database)),
-      m_texts(std::make_unique<Texts>(*m_database)) {}
+      m_texts(std::make_unique<Texts>(*m_database)),
+      m_themes(std::make_unique<Themes>(*m_database)),
+      m_pictures(std::make_unique<Pictures>(*m_database, picturesFolder(m_folder))) {}
 
 Library::~Library() = default;
 
@@ -34,6 +37,8 @@ Result<std::unique_ptr<Library>> Library::open(const QString& folder) {
         return tl::unexpected(done.error());
     auto library = std::unique_ptr<Library>(new Library(folder, std::move(*database)));
     if (auto done = library->fillIndex(); !done)
+        return tl::unexpected(done.error());
+    if (auto done = library->themes().putInShipped(shippedThemes()); !done)
         return tl::unexpected(done.error());
     return library;
 }

@@ -3,9 +3,11 @@
 #include "core/base/Result.h"
 #include "core/song/Song.h"
 #include "store/ImportPlan.h"
+#include "store/Pictures.h"
 #include "store/Scripture.h"
 #include "store/SongFilter.h"
 #include "store/Texts.h"
+#include "store/Themes.h"
 #include <QDateTime>
 #include <functional>
 #include <memory>
@@ -124,6 +126,8 @@ public:
     [[nodiscard]] Result<void> checkIntegrity();
     [[nodiscard]] Scripture& scripture() { return *m_scripture; }
     [[nodiscard]] Texts& texts() { return *m_texts; }
+    [[nodiscard]] Themes& themes() { return *m_themes; }
+    [[nodiscard]] Pictures& pictures() { return *m_pictures; }
     [[nodiscard]] Database& database() { return *m_database; }
     [[nodiscard]] const QString& folder() const { return m_folder; }
 
@@ -141,6 +145,8 @@ private:
     std::unique_ptr<SongSearch> m_search;
     std::unique_ptr<Scripture> m_scripture;
     std::unique_ptr<Texts> m_texts;
+    std::unique_ptr<Themes> m_themes;
+    std::unique_ptr<Pictures> m_pictures;
     friend class SongImport;
 };
 

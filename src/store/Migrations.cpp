@@ -184,6 +184,24 @@ const Migration& scriptureAndTexts() {
     return statements;
 }
 
+const Migration& themesAndPictures() {
+    static const Migration statements{
+        u"CREATE TABLE theme ("
+        "  id TEXT PRIMARY KEY,"
+        "  changed_at INTEGER NOT NULL," // ms since 1970, UTC
+        "  name TEXT NOT NULL, name_key TEXT NOT NULL,"
+        "  content TEXT NOT NULL,"   // the theme as JSON
+        "  shipped_content TEXT,"    // as the program brought it; null for a church's own
+        "  is_usual INTEGER NOT NULL DEFAULT 0,"
+        "  deleted_at INTEGER) WITHOUT ROWID"_s,
+        u"CREATE TABLE picture ("
+        "  name TEXT PRIMARY KEY," // of its file in media/
+        "  title TEXT NOT NULL,"
+        "  added_at INTEGER NOT NULL) WITHOUT ROWID"_s,
+    };
+    return statements;
+}
+
 Result<int> versionOf(Database& database) {
     auto rows = database.select(u"PRAGMA user_version"_s);
     if (!rows)
@@ -206,7 +224,7 @@ Result<void> backUp(Database& database, int version, const QString& folder) {
 
 const std::vector<Migration>& libraryMigrations() {
     static const std::vector<Migration> migrations{songs(), historyAndBin(), widerSearch(), factsAndUses(),
-                                                   scriptureAndTexts()};
+                                                   scriptureAndTexts(), themesAndPictures()};
     return migrations;
 }
 

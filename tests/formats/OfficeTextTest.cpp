@@ -2,7 +2,7 @@
 #include "formats/OfficeText.h"
 #include "formats/SongReader.h"
 #include "support/Text.h"
-#include "support/ZipOf.h"
+#include "support/ZipWith.h"
 #include <QBuffer>
 #include <gtest/gtest.h>
 #include <random>
@@ -11,7 +11,7 @@ namespace mivanta {
 namespace {
 
 QByteArray docx() {
-    return zipOf(
+    return zipWith(
         {{"word/document.xml",
           "<w:document xmlns:w='w'><w:body>"
           "<w:p><w:r><w:t>Verse 1</w:t></w:r></w:p>"
@@ -24,7 +24,7 @@ QByteArray docx() {
 }
 
 QByteArray odt() {
-    return zipOf(
+    return zipWith(
         {{"content.xml",
           "<office:document-content><office:automatic-styles><style:style style:name='T1'>"
           "<style:text-properties fo:font-style='italic'/></style:style></office:automatic-styles>"
@@ -39,7 +39,7 @@ QByteArray pptx() {
     const auto slide = [](const QByteArray& words) {
         return "<p:sld><p:cSld><p:sp><p:txBody>" + words + "</p:txBody></p:sp></p:cSld></p:sld>";
     };
-    return zipOf(
+    return zipWith(
         {{"ppt/presentation.xml", "<p:presentation><p:sldIdLst><p:sldId r:id='r2'/><p:sldId "
                                   "r:id='r1'/><p:sldId r:id='r2'/></p:sldIdLst>"
                                   "</p:presentation>"},
@@ -52,7 +52,7 @@ QByteArray pptx() {
 }
 
 QByteArray odp() {
-    return zipOf({{"content.xml",
+    return zipWith({{"content.xml",
                    "<office:document-content><office:body><office:presentation>"
                    "<draw:page><draw:frame><text:p>one line</text:p><text:p>two lines</text:p></draw:frame>"
                    "<presentation:notes><text:p>for the speaker</text:p></presentation:notes></draw:page>"
@@ -114,10 +114,10 @@ TEST(OfficeText, LockedOldAndForeignFilesSaySo) {
     };
     EXPECT_TRUE(why(QByteArray("\xd0\xcf\x11\xe0 and more"), u"a.docx"_s).contains(u"password"_s));
     EXPECT_TRUE(
-        why(zipOf({{"META-INF/manifest.xml", "<m><manifest:encryption-data/></m>"}, {"content.xml", "x"}}),
+        why(zipWith({{"META-INF/manifest.xml", "<m><manifest:encryption-data/></m>"}, {"content.xml", "x"}}),
             u"a.odt"_s)
             .contains(u"password"_s));
-    EXPECT_TRUE(why(zipOf({{"other.txt", "x"}}), u"a.docx"_s).contains(u"word/document.xml"_s));
+    EXPECT_TRUE(why(zipWith({{"other.txt", "x"}}), u"a.docx"_s).contains(u"word/document.xml"_s));
     EXPECT_TRUE(why("plain", u"a.rtf"_s).contains(u"RTF"_s));
     EXPECT_TRUE(why("{\\rtf1 {\\b never closed", u"a.rtf"_s).contains(u"middle"_s));
     EXPECT_TRUE(why("", u"a.pptx"_s).contains(u"a.pptx"_s));
@@ -125,7 +125,7 @@ TEST(OfficeText, LockedOldAndForeignFilesSaySo) {
 }
 
 TEST(OfficeText, AFileThatUnpacksWithoutEndIsRefused) {
-    const QByteArray bomb = zipOf({{"word/document.xml", QByteArray(40 * 1024 * 1024, ' ')}});
+    const QByteArray bomb = zipWith({{"word/document.xml", QByteArray(40 * 1024 * 1024, ' ')}});
     EXPECT_LT(bomb.size(), 200'000);
     EXPECT_TRUE(officeText(bomb, u"a.docx"_s).error().what.contains(u"too large"_s));
 }

@@ -4,7 +4,7 @@
 #include "formats/Usfm.h"
 #include "formats/VerseLines.h"
 #include "support/Text.h"
-#include "support/ZipOf.h"
+#include "support/ZipWith.h"
 #include <QBuffer>
 #include <QDir>
 #include <QFile>
@@ -248,7 +248,7 @@ TEST_F(Files, AFolderIsOneTranslation) {
 }
 
 TEST_F(Files, AZipIsOneTranslation) {
-    const QString path = write(u"t.zip"_s, zipOf({{"a/luk.usfm", "\\id LUK\n\\c 5\n\\v 1 a\n"},
+    const QString path = write(u"t.zip"_s, zipWith({{"a/luk.usfm", "\\id LUK\n\\c 5\n\\v 1 a\n"},
                                                   {"gen.usfm", "\\id GEN\n\\c 1\n\\v 1 b\n"}}));
     const auto text = readTranslation(path);
     ASSERT_TRUE(text) << text.error().text().toStdString();

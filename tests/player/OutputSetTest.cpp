@@ -122,7 +122,7 @@ TEST_F(Frames, AreDrawnOnceAndRemembered) {
     ASSERT_TRUE(waitUntil([&] { return ready.size() == 1; }));
     const FramePtr frame = frames.get(scene(u"one"_s), {640, 360});
     ASSERT_TRUE(frame);
-    EXPECT_EQ(frame->full.size(), QSize(640, 360));
+    EXPECT_EQ(frame->behind->image.size(), QSize(640, 360));
     EXPECT_FALSE(frame->small.isNull());
     EXPECT_EQ(frames.get(scene(u"one"_s), {640, 360}), frame);
     EXPECT_EQ(ready.size(), 1);
@@ -139,7 +139,7 @@ TEST_F(Frames, AnOutputWithoutAWindowGetsTheSmallPictureOnly) {
     ASSERT_TRUE(waitUntil([&] { return ready.size() == 1; }));
     const FramePtr frame = frames.get(scene(u"small"_s), {});
     ASSERT_TRUE(frame);
-    EXPECT_TRUE(frame->full.isNull());
+    EXPECT_EQ(frame->behind, nullptr);
     EXPECT_FALSE(frame->small.isNull());
 }
 

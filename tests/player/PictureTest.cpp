@@ -2,6 +2,7 @@
 #include "player/DeskKeeper.h"
 #include "player/OutputPicture.h"
 #include "render/SceneRenderer.h"
+#include "support/Golden.h"
 #include "support/Text.h"
 #include <QCoreApplication>
 #include <QElapsedTimer>
@@ -15,7 +16,8 @@ Scene scene(const QString& words, TransitionKind kind = TransitionKind::Cut) {
     result.output = u"hall"_s;
     result.size = {640, 360};
     result.fontSize = 30;
-    result.look.transition = {kind, 200};
+    result.look.transition.kind = kind;
+    result.look.transition.milliseconds = 200;
     result.rows = {{words, {}}};
     return result;
 }
@@ -43,7 +45,10 @@ protected:
         picture.paint(painter, image.rect());
         return image;
     }
-    static QImage drawn(const Scene& s) { return renderScene(s).convertToFormat(QImage::Format_RGB32); }
+    /// The very picture, but for rounding where layers meet.
+    [[nodiscard]] bool shows(const Scene& s) const {
+        return difference(seen(), renderScene(s).convertToFormat(QImage::Format_RGB32), 3).worstShare == 0;
+    }
 
     PreparedFrames frames;
     OutputPicture picture{frames, u"hall"_s};
@@ -63,16 +68,16 @@ TEST_F(PictureTest, APreparedSceneIsShownAtOnce) {
         QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 20);
     picture.show(scene(u"one"_s), 1, false);
     ASSERT_EQ(settled, std::vector<quint64>{1});
-    EXPECT_EQ(seen(), drawn(scene(u"one"_s)));
+    EXPECT_TRUE(shows(scene(u"one"_s)));
 }
 
 TEST_F(PictureTest, UntilANewSceneIsReadyTheOldOneStays) {
     picture.show(scene(u"one"_s), 1, false);
     ASSERT_TRUE(waitFor(1));
     picture.show(scene(u"two"_s), 2, false);
-    EXPECT_EQ(seen(), drawn(scene(u"one"_s)));
+    EXPECT_TRUE(shows(scene(u"one"_s)));
     ASSERT_TRUE(waitFor(2));
-    EXPECT_EQ(seen(), drawn(scene(u"two"_s)));
+    EXPECT_TRUE(shows(scene(u"two"_s)));
 }
 
 TEST_F(PictureTest, AFadeGoesFromOneToTheOtherAndEndsExactly) {
@@ -80,14 +85,14 @@ TEST_F(PictureTest, AFadeGoesFromOneToTheOtherAndEndsExactly) {
     ASSERT_TRUE(waitFor(1));
     picture.show(scene(u"two"_s, TransitionKind::Fade), 2, false);
     ASSERT_TRUE(waitFor(2));
-    EXPECT_EQ(seen(), drawn(scene(u"two"_s, TransitionKind::Fade)));
+    EXPECT_TRUE(shows(scene(u"two"_s, TransitionKind::Fade)));
 }
 
 TEST_F(PictureTest, OnlyTheLastOfManyQuickTakesIsShownInTheEnd) {
     for (quint64 take = 1; take <= 20; ++take)
         picture.show(scene(QString::number(take), TransitionKind::Fade), take, false);
     ASSERT_TRUE(waitFor(20));
-    EXPECT_EQ(seen(), drawn(scene(u"20"_s, TransitionKind::Fade)));
+    EXPECT_TRUE(shows(scene(u"20"_s, TransitionKind::Fade)));
 }
 
 TEST_F(PictureTest, WithoutAWindowOnlyTheSmallPictureIsDrawn) {

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/Session.h"
+#include "store/Pictures.h"
 #include "store/Settings.h"
 
 namespace mivanta {
@@ -12,7 +13,8 @@ Session::Session(Options options, QObject* parent)
       m_book(m_document, shippedThemes()),
       m_player({sessionFolder(m_options.libraryFolder),
                 m_options.playerProgram,
-                {true, m_options.program, {QStringLiteral("--library"), m_options.libraryFolder}}}),
+                {true, m_options.program, {QStringLiteral("--library"), m_options.libraryFolder},
+                 picturesFolder(m_options.libraryFolder), pictureCacheFolder(m_options.libraryFolder)}}),
       m_run(m_book, m_player) {
     connect(&m_library, &LibraryClient::failed, this, &Session::problem);
     connect(&m_document, &ServiceDocument::failed, this, &Session::problem);

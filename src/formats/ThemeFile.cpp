@@ -1,0 +1,83 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "formats/ThemeFile.h"
+#include "formats/ThemeJson.h"
+#include "formats/Zip.h"
+#include <QBuffer>
+#include <QJsonDocument>
+
+namespace mivanta {
+
+using namespace Qt::StringLiterals;
+
+namespace {
+
+constexpr qint64 kLargestFile = 512LL << 20;
+constexpr qint64 kLargestJson = 4 << 20;
+constexpr qint64 kLargestPicture = 128 << 20;
+const QString kJsonEntry = u"theme.json"_s;
+
+tl::unexpected<Error> damaged(const QString& why, const QString& where) {
+    return failure(u"this is no theme file, or it is damaged: "_s + why, where, u"Use another copy of it."_s);
+}
+
+} // namespace
+
+QStringList picturesOf(const Look& look) {
+    QStringList names;
+    const auto add = [&](const QString& name) {
+        if (!name.isEmpty() && !names.contains(name))
+            names << name;
+    };
+    add(look.backdrop.picture);
+    for (const SlideObject& object : look.objects)
+        add(object.picture);
+    return names;
+}
+
+void renamePicture(Look& look, const QString& from, const QString& to) {
+    if (look.backdrop.picture == from)
+        look.backdrop.picture = to;
+    for (SlideObject& object : look.objects)
+        if (object.picture == from)
+            object.picture = to;
+}
+
+Result<QByteArray> themeFileBytes(const ThemeFile& file) {
+    std::vector<ZipEntry> entries{{kJsonEntry, QJsonDocument(themeToJson(file.theme)).toJson()}};
+    for (auto it = file.pictures.begin(); it != file.pictures.end(); ++it)
+        entries.push_back({u"pictures/"_s + it.key(), it.value()});
+    return zipOf(entries);
+}
+
+Result<ThemeFile> readThemeFile(QIODevice& device, const QString& where) {
+    if (!device.isSequential() && device.size() > kLargestFile)
+        return damaged(u"it is too large"_s, where);
+    QByteArray bytes = device.read(kLargestFile + 1);
+    if (bytes.trimmed().startsWith('{')) {
+        QBuffer buffer(&bytes);
+        buffer.open(QIODevice::ReadOnly);
+        auto theme = readTheme(buffer, where);
+        if (!theme)
+            return tl::unexpected(theme.error());
+        return ThemeFile{std::move(*theme), {}};
+    }
+    const auto zip = ZipReader::open(bytes);
+    if (!zip)
+        return damaged(zip.error().what, where);
+    const auto json = zip->read(kJsonEntry, kLargestJson);
+    if (!json)
+        return damaged(json.error().what, where);
+    auto theme = themeFromJson(QJsonDocument::fromJson(*json).object(), where);
+    if (!theme)
+        return tl::unexpected(theme.error());
+    ThemeFile file{std::move(*theme), {}};
+    for (const QString& name : picturesOf(file.theme.look)) {
+        auto picture = zip->read(u"pictures/"_s + name, kLargestPicture);
+        if (!picture)
+            return damaged(picture.error().what, where);
+        file.pictures.insert(name, std::move(*picture));
+    }
+    return file;
+}
+
+} // namespace mivanta

@@ -1,0 +1,203 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "media/PictureProxies.h"
+#include <QDir>
+#include <QFileInfo>
+#include <QImageReader>
+#include <QSaveFile>
+#include <array>
+#include <cmath>
+#include <vips/vips.h>
+
+namespace mivanta {
+
+using namespace Qt::StringLiterals;
+
+namespace {
+
+constexpr int kKnownKb = 96 * 1024;
+constexpr double kLongest = 2.5; // times the screen's width, of a picture much wider than the screen
+constexpr int kJpegQuality = 92;
+
+// What proxies are made for; a picture asked for at any size gets the next larger one.
+constexpr std::array kCovered{QSize(480, 270), QSize(1920, 1080), QSize(3840, 2160)};
+
+/// Frees what the C library hands out.
+struct Unref {
+    void operator()(VipsImage* image) const { g_object_unref(image); }
+};
+using Picture = std::unique_ptr<VipsImage, Unref>;
+
+bool startVips() {
+    static const bool started = [] {
+        if (VIPS_INIT("mivanta") != 0)
+            return false;
+        vips_concurrency_set(1); // the other core is for painting
+        vips_cache_set_max(0);
+        return true;
+    }();
+    return started;
+}
+
+QString lastError() {
+    const QString text = QString::fromUtf8(vips_error_buffer()).simplified();
+    vips_error_clear();
+    return text;
+}
+
+/// Only readers of pictures that cameras and drawing programs make; others are not worth their risk.
+bool isPictureReader(const char* reader) {
+    const QString name = QString::fromLatin1(reader ? reader : "");
+    for (const char* known : {"Jpeg", "Png", "Webp", "Nsgif", "Tiff", "Heif", "Spng"})
+        if (name.contains(QLatin1String("Load") + QLatin1String(known), Qt::CaseInsensitive))
+            return true;
+    return false;
+}
+
+tl::unexpected<Error> noPicture(const QString& why, const QString& path) {
+    return failure(u"this is no picture that can be shown: "_s + why, path,
+                   u"Save it as JPEG or PNG and bring that in."_s);
+}
+
+Result<Picture> opened(const QString& path) {
+    if (!startVips())
+        return failure(lastError(), path);
+    const QByteArray name = QFile::encodeName(path);
+    if (!isPictureReader(vips_foreign_find_load(name.constData()))) {
+        static_cast<void>(lastError());
+        return noPicture(QFileInfo::exists(path) ? u"it is of another kind"_s : u"it is not there"_s, path);
+    }
+    Picture image(
+        vips_image_new_from_file(name.constData(), "access", VIPS_ACCESS_SEQUENTIAL, nullptr));
+    if (!image)
+        return noPicture(lastError(), path);
+    const qint64 pixels = qint64(vips_image_get_width(image.get())) * vips_image_get_height(image.get());
+    if (pixels <= 0 || pixels > kMostPixels)
+        return noPicture(u"it has %1 million pixels"_s.arg(pixels / 1'000'000), path);
+    return image;
+}
+
+QSize sizeOf(VipsImage* image) {
+    const QSize size(vips_image_get_width(image), vips_image_get_height(image));
+    return vips_image_get_orientation_swap(image) ? size.transposed() : size;
+}
+
+/// Large enough to cover, never larger than the picture, and of a bounded length.
+QSize proxySize(QSize picture, QSize covered) {
+    double scale = std::max(double(covered.width()) / picture.width(), double(covered.height()) / picture.height());
+    scale = std::min({scale, 1.0, kLongest * covered.width() / picture.width(),
+                      kLongest * covered.width() / picture.height()});
+    return {std::max(1, int(std::lround(picture.width() * scale))),
+            std::max(1, int(std::lround(picture.height() * scale)))};
+}
+
+/// Decoded and scaled as it streams past.
+QImage scaled(const QString& path, QSize size) {
+    VipsImage* out = nullptr;
+    if (vips_thumbnail(QFile::encodeName(path).constData(), &out, size.width(), "height", size.height(), "size",
+                       VIPS_SIZE_FORCE, nullptr) != 0) {
+        qWarning("a picture could not be read: %s", qPrintable(lastError()));
+        return {};
+    }
+    Picture thumbnail(out);
+    VipsImage* rgb = nullptr;
+    if (vips_colourspace(thumbnail.get(), &rgb, VIPS_INTERPRETATION_sRGB, nullptr) != 0)
+        return {};
+    Picture colours(rgb);
+    VipsImage* bytes = nullptr;
+    if (vips_cast_uchar(colours.get(), &bytes, nullptr) != 0)
+        return {};
+    Picture flat(bytes);
+    size_t length = 0;
+    const std::unique_ptr<void, decltype(&g_free)> data(vips_image_write_to_memory(flat.get(), &length), &g_free);
+    if (!data) {
+        qWarning("a picture is broken: %s", qPrintable(lastError()));
+        return {};
+    }
+    const int width = vips_image_get_width(flat.get());
+    const int height = vips_image_get_height(flat.get());
+    const int bands = vips_image_get_bands(flat.get());
+    if (bands != 3 && bands != 4)
+        return {};
+    const auto format = bands == 3 ? QImage::Format_RGB888 : QImage::Format_RGBA8888;
+    return QImage(static_cast<const uchar*>(data.get()), width, height, qsizetype(width) * bands, format)
+        .convertToFormat(bands == 3 ? QImage::Format_RGB32 : QImage::Format_ARGB32_Premultiplied);
+}
+
+QImage loaded(const QString& path) {
+    QImageReader reader(path);
+    const QImage image = reader.read();
+    return image.isNull() ? image
+                          : image.convertToFormat(image.hasAlphaChannel() ? QImage::Format_ARGB32_Premultiplied
+                                                                          : QImage::Format_RGB32);
+}
+
+} // namespace
+
+Result<PictureFacts> lookAtPicture(const QString& path) {
+    const auto image = opened(path);
+    if (!image)
+        return tl::unexpected(image.error());
+    return PictureFacts{sizeOf(image->get()), bool(vips_image_hasalpha(image->get()))};
+}
+
+PictureProxies::PictureProxies(QString pictureFolder, QString cacheFolder, qint64 mostCacheBytes)
+    : m_pictures(std::move(pictureFolder)),
+      m_cache(std::move(cacheFolder)),
+      m_mostCacheBytes(mostCacheBytes),
+      m_known(kKnownKb) {}
+
+QImage PictureProxies::picture(const QString& name, QSize size) {
+    if (name.isEmpty() || name.contains(u'/'))
+        return {};
+    QSize covered = kCovered.back();
+    for (auto each = kCovered.rbegin(); each != kCovered.rend(); ++each)
+        if (each->width() >= size.width() && each->height() >= size.height())
+            covered = *each;
+    const QString proxyPath = u"%1/%2-%3"_s.arg(m_cache, name).arg(covered.width());
+    const auto known = [&]() -> QImage {
+        const QMutexLocker lock(&m_knownLock);
+        const QImage* image = m_known.object(proxyPath);
+        return image ? *image : QImage();
+    };
+    if (const QImage image = known(); !image.isNull())
+        return image;
+    const QMutexLocker making(&m_making);
+    if (const QImage image = known(); !image.isNull()) // made while waiting
+        return image;
+    QImage image = loaded(proxyPath);
+    if (image.isNull())
+        image = made(name, covered, proxyPath);
+    if (image.isNull())
+        return image;
+    const QMutexLocker lock(&m_knownLock);
+    m_known.insert(proxyPath, new QImage(image), std::max<qsizetype>(1, image.sizeInBytes() / 1024));
+    return image;
+}
+
+QImage PictureProxies::made(const QString& name, QSize covered, const QString& proxyPath) {
+    const QString path = m_pictures + u'/' + name;
+    const auto facts = lookAtPicture(path);
+    if (!facts) {
+        qWarning("%s", qPrintable(facts.error().text()));
+        return {};
+    }
+    const QImage image = scaled(path, proxySize(facts->size, covered));
+    QDir().mkpath(m_cache);
+    QSaveFile file(proxyPath); // a cache that cannot be written only costs time
+    if (!image.isNull() && file.open(QIODevice::WriteOnly) &&
+        image.save(&file, image.hasAlphaChannel() ? "PNG" : "JPEG", image.hasAlphaChannel() ? -1 : kJpegQuality) &&
+        file.commit())
+        trimCache();
+    return image;
+}
+
+void PictureProxies::trimCache() const {
+    qint64 bytes = 0;
+    for (const QFileInfo& file : QDir(m_cache).entryInfoList(QDir::Files, QDir::Time)) { // newest first
+        bytes += file.size();
+        if (bytes > m_mostCacheBytes)
+            QFile::remove(file.filePath());
+    }
+}
+
+} // namespace mivanta

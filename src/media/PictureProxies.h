@@ -1,0 +1,44 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/base/Result.h"
+#include <QCache>
+#include <QImage>
+#include <QMutex>
+
+namespace mivanta {
+
+/// What is known of a picture without decoding it.
+struct PictureFacts {
+    QSize size; ///< px, upright
+    bool hasAlpha = false;
+};
+
+/// Looks at a picture file: JPEG, PNG, WebP, GIF, TIFF or HEIF of at most `kMostPixels`. Any thread.
+[[nodiscard]] Result<PictureFacts> lookAtPicture(const QString& path);
+
+inline constexpr qint64 kMostPixels = 400'000'000;
+
+/// Pictures of a library's media folder, scaled to what screens need. Decoding is streamed, so that it costs little
+/// more memory than the result; what was scaled once is kept in a cache on the disk, the oldest going first when
+/// that grows beyond its limit. Any thread; a call may take a second the first time.
+class PictureProxies {
+public:
+    PictureProxies(QString pictureFolder, QString cacheFolder, qint64 mostCacheBytes = 512LL << 20);
+
+    /// The picture, at least as large as `size` in both directions or as large as it is; null when it is
+    /// missing or broken.
+    [[nodiscard]] QImage picture(const QString& name, QSize size);
+
+private:
+    [[nodiscard]] QImage made(const QString& name, QSize covered, const QString& proxyPath);
+    void trimCache() const;
+
+    QString m_pictures;
+    QString m_cache;
+    qint64 m_mostCacheBytes;
+    QMutex m_knownLock;
+    QCache<QString, QImage> m_known; ///< by proxy path; cost in kB
+    QMutex m_making;                 ///< one at a time: memory stays bounded
+};
+
+} // namespace mivanta

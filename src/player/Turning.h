@@ -1,0 +1,39 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/theme/Look.h"
+#include "player/Frame.h"
+#include <QPainter>
+#include <optional>
+
+namespace mivanta {
+
+/// One picture turning into another: the words and the backdrop each in their own way and time; a backdrop that
+/// stays is left alone. Draws ready layers only.
+class Turning {
+public:
+    Turning() = default;
+    Turning(FramePtr from, FramePtr to, const Transition& words, const Transition& backdrop);
+
+    /// ms until both have come to their end; 0 = at once.
+    [[nodiscard]] int duration() const;
+    /// Draws what is seen so many ms after the beginning, 1:1 from `origin`.
+    void paint(QPainter& painter, QPoint origin, int elapsed) const;
+    /// The part of the picture that changes from now on; null = everything.
+    [[nodiscard]] QRect changingArea(int elapsed) const;
+    /// What is seen then, as a frame that another turning can begin from.
+    [[nodiscard]] FramePtr frozen(int elapsed) const;
+    [[nodiscard]] QImage smallPicture(int elapsed) const;
+
+private:
+    [[nodiscard]] bool backdropStays() const;
+    void paintBackdrop(QPainter& painter, QRect area, double progress) const;
+    void paintFront(QPainter& painter, QPoint origin, double progress) const;
+    [[nodiscard]] QSize size() const { return m_to->behind->image.size(); }
+
+    FramePtr m_from;
+    FramePtr m_to;
+    Transition m_words;
+    Transition m_backdrop;
+};
+
+} // namespace mivanta

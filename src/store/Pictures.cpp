@@ -1,0 +1,82 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "store/Pictures.h"
+#include "store/Database.h"
+#include "store/ServiceStore.h"
+#include <QCryptographicHash>
+#include <QDir>
+#include <QFile>
+#include <QFileInfo>
+#include <QStandardPaths>
+
+namespace mivanta {
+
+using namespace Qt::StringLiterals;
+
+namespace {
+
+constexpr qint64 kLargestFile = 512LL << 20;
+
+QString nameFor(const QByteArray& bytes, const QString& title) {
+    QString suffix = QFileInfo(title).suffix().toLower();
+    if (suffix.isEmpty() || suffix.size() > 5)
+        suffix = u"picture"_s;
+    return QString::fromLatin1(QCryptographicHash::hash(bytes, QCryptographicHash::Sha256).toHex()) + u'.' + suffix;
+}
+
+} // namespace
+
+Pictures::Pictures(Database& database, QString folder)
+    : m_database(database),
+      m_folder(std::move(folder)) {}
+
+QString Pictures::pathOf(const QString& name) const {
+    return m_folder + u'/' + name;
+}
+
+Result<StoredPicture> Pictures::bringIn(const QString& path) {
+    QFile file(path);
+    if (!file.open(QIODevice::ReadOnly))
+        return failure(file.errorString(), path, u"Choose another file."_s);
+    if (file.size() > kLargestFile)
+        return failure(u"the picture is larger than 512 MB"_s, path, u"Make it smaller first."_s);
+    return bringIn(file.readAll(), QFileInfo(path).fileName());
+}
+
+Result<StoredPicture> Pictures::bringIn(const QByteArray& bytes, const QString& title) {
+    if (!QDir().mkpath(m_folder))
+        return failure(u"the folder for pictures could not be made"_s, m_folder,
+                       u"Check that you may write there."_s);
+    const StoredPicture picture{nameFor(bytes, title), title};
+    if (!QFileInfo::exists(pathOf(picture.name)))
+        if (auto written = writeSafely(pathOf(picture.name), bytes); !written)
+            return tl::unexpected(written.error());
+    if (auto kept = m_database.change(
+            u"INSERT INTO picture(name, title, added_at) VALUES (?, ?, ?)"
+            " ON CONFLICT(name) DO NOTHING"_s,
+            {picture.name, picture.title, QDateTime::currentMSecsSinceEpoch()});
+        !kept)
+        return tl::unexpected(kept.error());
+    return picture;
+}
+
+Result<std::vector<StoredPicture>> Pictures::all() {
+    auto rows = m_database.select(u"SELECT name, title FROM picture ORDER BY added_at DESC, name"_s);
+    if (!rows)
+        return tl::unexpected(rows.error());
+    std::vector<StoredPicture> result;
+    while (rows->next())
+        result.push_back({rows->text(0), rows->text(1)});
+    return result;
+}
+
+QString picturesFolder(const QString& libraryFolder) {
+    return libraryFolder + u"/media"_s;
+}
+
+QString pictureCacheFolder(const QString& libraryFolder) {
+    const QByteArray which = QCryptographicHash::hash(libraryFolder.toUtf8(), QCryptographicHash::Sha1).toHex();
+    return QStandardPaths::writableLocation(QStandardPaths::GenericCacheLocation) + u"/mivanta/pictures-"_s +
+           QString::fromLatin1(which.left(12));
+}
+
+} // namespace mivanta

@@ -1,0 +1,43 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/base/Result.h"
+#include <QDateTime>
+#include <vector>
+
+namespace mivanta {
+
+class Database;
+
+/// A picture of the library.
+struct StoredPicture {
+    QString name;  ///< of its file in the media folder: its content's SHA-256 and its suffix
+    QString title; ///< what its file was called
+    friend bool operator==(const StoredPicture&, const StoredPicture&) = default;
+};
+
+/// The pictures in a library's media folder, named by what is in them, so that none is there twice. Synchronous;
+/// used on the thread that opened the database.
+class Pictures {
+public:
+    Pictures(Database& database, QString folder);
+
+    /// Copies a file into the library. That it is a picture has been seen to.
+    [[nodiscard]] Result<StoredPicture> bringIn(const QString& path);
+    /// The same for bytes, such as those of a picture that was pasted.
+    [[nodiscard]] Result<StoredPicture> bringIn(const QByteArray& bytes, const QString& title);
+    /// The last one first.
+    [[nodiscard]] Result<std::vector<StoredPicture>> all();
+    [[nodiscard]] QString pathOf(const QString& name) const;
+    [[nodiscard]] const QString& folder() const { return m_folder; }
+
+private:
+    Database& m_database;
+    QString m_folder;
+};
+
+/// Where the pictures of a library folder are.
+[[nodiscard]] QString picturesFolder(const QString& libraryFolder);
+/// Where scaled copies of them are kept; it can be removed at any time.
+[[nodiscard]] QString pictureCacheFolder(const QString& libraryFolder);
+
+} // namespace mivanta

@@ -1,0 +1,171 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "store/Themes.h"
+#include "core/base/Fold.h"
+#include "formats/ThemeFile.h"
+#include "formats/ThemeJson.h"
+#include "store/Database.h"
+#include "store/Pictures.h"
+#include "store/ServiceStore.h"
+#include <QDateTime>
+#include <QFile>
+#include <QJsonDocument>
+#include <algorithm>
+
+namespace mivanta {
+
+using namespace Qt::StringLiterals;
+
+namespace {
+
+QString contentOf(const Theme& theme) {
+    return QString::fromUtf8(QJsonDocument(themeToJson(theme)).toJson(QJsonDocument::Compact));
+}
+
+QString keyOf(const QString& name) {
+    return foldedForSearch(name).trimmed();
+}
+
+} // namespace
+
+Result<void> Themes::putInShipped(const std::vector<Theme>& shipped) {
+    return m_database.transaction([&]() -> Result<void> {
+        for (const Theme& theme : shipped)
+            if (auto done = m_database.change(
+                    u"INSERT INTO theme(id, changed_at, name, name_key, content, shipped_content)"
+                    " VALUES (?, ?, ?, ?, ?, ?)"
+                    " ON CONFLICT(id) DO UPDATE SET name = excluded.name, name_key = excluded.name_key,"
+                    " content = excluded.content, shipped_content = excluded.content"
+                    " WHERE content = shipped_content AND content <> excluded.content"_s,
+                    {theme.id, QDateTime::currentMSecsSinceEpoch(), theme.name, keyOf(theme.name),
+                     contentOf(theme), contentOf(theme)});
+                !done)
+                return done;
+        return {};
+    });
+}
+
+Result<std::vector<Theme>> Themes::themes(const QString& condition) {
+    auto rows =
+        m_database.select(u"SELECT content FROM theme WHERE "_s + condition + u" ORDER BY name_key, id"_s);
+    if (!rows)
+        return tl::unexpected(rows.error());
+    std::vector<Theme> result;
+    while (rows->next()) {
+        auto theme = themeFromJson(QJsonDocument::fromJson(rows->text(0).toUtf8()).object(), m_database.path());
+        if (!theme)
+            return tl::unexpected(theme.error());
+        result.push_back(std::move(*theme));
+    }
+    return result;
+}
+
+Result<std::vector<Theme>> Themes::all() {
+    return themes(u"deleted_at IS NULL"_s);
+}
+
+Result<std::vector<Theme>> Themes::bin() {
+    return themes(u"deleted_at IS NOT NULL"_s);
+}
+
+Result<void> Themes::save(const Theme& theme) {
+    if (theme.name.trimmed().isEmpty() || theme.id.isEmpty())
+        return failure(u"a theme needs a name"_s, {}, u"Give it one."_s);
+    return m_database.transaction([&]() -> Result<void> {
+        {
+            auto rows = m_database.select(
+                u"SELECT name FROM theme WHERE name_key = ? AND id <> ? AND deleted_at IS NULL"_s,
+                {keyOf(theme.name), theme.id});
+            if (!rows)
+                return tl::unexpected(rows.error());
+            if (rows->next())
+                return failure(u"there is another theme named \"%1\""_s.arg(rows->text(0)), {},
+                               u"Give this one another name."_s);
+        }
+        return m_database.change(u"INSERT INTO theme(id, changed_at, name, name_key, content)"
+                                 " VALUES (?, ?, ?, ?, ?) ON CONFLICT(id) DO UPDATE SET"
+                                 " changed_at = excluded.changed_at, name = excluded.name,"
+                                 " name_key = excluded.name_key, content = excluded.content,"
+                                 " deleted_at = NULL"_s,
+                                 {theme.id, QDateTime::currentMSecsSinceEpoch(), theme.name, keyOf(theme.name),
+                                  contentOf(theme)});
+    });
+}
+
+Result<void> Themes::putInBin(const QString& id) {
+    return m_database.change(u"UPDATE theme SET deleted_at = ? WHERE id = ?"_s,
+                             {QDateTime::currentMSecsSinceEpoch(), id});
+}
+
+Result<void> Themes::takeFromBin(const QString& id) {
+    return m_database.change(u"UPDATE theme SET deleted_at = NULL WHERE id = ?"_s, {id});
+}
+
+Result<ThemeUses> Themes::usesOf(const QString& id) {
+    auto rows = m_database.select(u"SELECT title FROM song WHERE deleted_at IS NULL"
+                                  " AND json_extract(content, '$.theme') = ? ORDER BY title_key"_s,
+                                  {id});
+    if (!rows)
+        return tl::unexpected(rows.error());
+    ThemeUses uses;
+    while (rows->next())
+        uses.songs << rows->text(0);
+    return uses;
+}
+
+Result<QString> Themes::usual() {
+    auto rows = m_database.select(u"SELECT id FROM theme WHERE is_usual AND deleted_at IS NULL"_s);
+    if (!rows)
+        return tl::unexpected(rows.error());
+    return rows->next() ? rows->text(0) : QString();
+}
+
+Result<void> Themes::makeUsual(const QString& id) {
+    return m_database.change(u"UPDATE theme SET is_usual = (id = ?)"_s, {id});
+}
+
+Result<Theme> Themes::bringIn(const QString& path, Pictures& pictures) {
+    QFile file(path);
+    if (!file.open(QIODevice::ReadOnly))
+        return failure(file.errorString(), path, u"Choose another file."_s);
+    auto read = readThemeFile(file, path);
+    if (!read)
+        return tl::unexpected(read.error());
+    auto own = all();
+    if (!own)
+        return tl::unexpected(own.error());
+    Theme& theme = read->theme;
+    if (const Theme* known = themeOf(theme.id, *own); known && *known == theme)
+        return theme;
+    for (auto picture = read->pictures.begin(); picture != read->pictures.end(); ++picture) {
+        const auto stored = pictures.bringIn(picture.value(), picture.key());
+        if (!stored)
+            return tl::unexpected(stored.error());
+        renamePicture(theme.look, picture.key(), stored->name);
+    }
+    const auto isTaken = [&](const QString& name) {
+        return std::any_of(own->begin(), own->end(), [&](const Theme& t) { return keyOf(t.name) == keyOf(name); });
+    };
+    const QString name = theme.name;
+    for (int number = 2; isTaken(theme.name); ++number)
+        theme.name = u"%1 %2"_s.arg(name).arg(number);
+    if (themeOf(theme.id, *own))
+        theme.id = newThemeId(theme.name, *own);
+    if (auto saved = save(theme); !saved)
+        return tl::unexpected(saved.error());
+    return theme;
+}
+
+Result<void> Themes::sendOut(const Theme& theme, const QString& path, const Pictures& pictures) {
+    ThemeFile file{theme, {}};
+    for (const QString& name : picturesOf(theme.look)) {
+        QFile picture(pictures.pathOf(name));
+        if (!picture.open(QIODevice::ReadOnly))
+            return failure(u"a picture of the theme is missing"_s, picture.fileName(),
+                           u"Choose another picture for the theme first."_s);
+        file.pictures.insert(name, picture.readAll());
+    }
+    const auto bytes = themeFileBytes(file);
+    return bytes ? writeSafely(path, *bytes) : Result<void>(tl::unexpected(bytes.error()));
+}
+
+} // namespace mivanta

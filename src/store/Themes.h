@@ -1,0 +1,52 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/base/Result.h"
+#include "core/theme/Theme.h"
+#include <QStringList>
+
+namespace mivanta {
+
+class Database;
+class Pictures;
+
+/// What in the library names a theme.
+struct ThemeUses {
+    QStringList songs; ///< titles of those that usually have it
+};
+
+/// The themes in a library. Those that ship with the program are put into every library once; from then on
+/// they are themes like others. Synchronous; used on the thread that opened the database.
+class Themes {
+public:
+    explicit Themes(Database& database) : m_database(database) {}
+
+    /// Puts in the shipped ones that this library has never had, and brings those up to date that nobody
+    /// changed.
+    [[nodiscard]] Result<void> putInShipped(const std::vector<Theme>& shipped);
+
+    /// By name.
+    [[nodiscard]] Result<std::vector<Theme>> all();
+    /// Stores a new or changed theme. A name that another theme has is refused.
+    [[nodiscard]] Result<void> save(const Theme& theme);
+    [[nodiscard]] Result<void> putInBin(const QString& id);
+    [[nodiscard]] Result<void> takeFromBin(const QString& id);
+    [[nodiscard]] Result<std::vector<Theme>> bin();
+    [[nodiscard]] Result<ThemeUses> usesOf(const QString& id);
+
+    /// The theme of new services.
+    [[nodiscard]] Result<QString> usual();
+    [[nodiscard]] Result<void> makeUsual(const QString& id);
+
+    /// Reads a theme file and stores the theme with its pictures: under its own name and id when the library
+    /// has none of them, else beside the other one under new ones; the very same theme is not stored twice.
+    [[nodiscard]] Result<Theme> bringIn(const QString& path, Pictures& pictures);
+    /// Writes a theme with its pictures as one file.
+    [[nodiscard]] Result<void> sendOut(const Theme& theme, const QString& path, const Pictures& pictures);
+
+private:
+    [[nodiscard]] Result<std::vector<Theme>> themes(const QString& condition);
+
+    Database& m_database;
+};
+
+} // namespace mivanta
