@@ -61,6 +61,16 @@ Result<std::vector<SongSummary>> Library::songs(const SongFilter& filter) {
                      values);
 }
 
+Result<SongId> Library::longestSong() {
+    auto rows = m_database->select(
+        u"SELECT id FROM song WHERE deleted_at IS NULL ORDER BY length(lines) DESC, row LIMIT 1"_s);
+    if (!rows)
+        return tl::unexpected(rows.error());
+    if (!rows->next())
+        return failure(u"there is no song in the library yet"_s, {}, u"Bring some in, or write one."_s);
+    return SongId::fromText(rows->text(0));
+}
+
 Result<SongFacets> Library::facets() {
     auto rows = m_database->select(u"SELECT language, key, topics, books FROM song_facts"_s);
     if (!rows)

@@ -77,6 +77,8 @@ public:
     [[nodiscard]] Result<SongFacets> facets();
     [[nodiscard]] Result<int> songCount();
     [[nodiscard]] Result<Song> song(const SongId& id);
+    /// The song with the most words; fails in a library without songs.
+    [[nodiscard]] Result<SongId> longestSong();
     /// Songs by any scrap of them, the best first; see store/SongSearch.h.
     [[nodiscard]] Result<std::vector<SongHit>> find(const QString& query, int limit = 50,
                                                     const SongFilter& filter = {});

@@ -55,6 +55,16 @@ RC_GTEST_PROP(WordsEdit, WhatIsTypedAndTakenOutAgainLeavesEverythingAsItWas, ())
     }
 }
 
+TEST(WordsEdit, AChordAtTheEndOfALineOutlivesLinesTypedBehindItAndTakenOut) {
+    auto parts = twoLines();
+    const int end = int(parts[0].lines[0].words.size());
+    parts[0].lines[0].chords.push_back({end, u"Em"_s});
+    const auto before = parts;
+    replaceText(parts, end, 0, u"one\ntwo"_s);
+    replaceText(parts, end, 7, {});
+    EXPECT_EQ(parts[0].lines, before[0].lines);
+}
+
 TEST(WordsEdit, ChordsStayOverTheirLetters) {
     auto parts = twoLines();
     replaceText(parts, 0, 0, u"When "_s);

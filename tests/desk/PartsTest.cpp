@@ -17,11 +17,14 @@
 #include <QScrollArea>
 #include <QScrollBar>
 #include <QSignalSpy>
+#include <QSpinBox>
 #include <QTest>
 #include <QTextBlock>
 #include <QTextDocument>
 #include <QTextLayout>
 #include <QToolButton>
+#include <QVBoxLayout>
+#include <QWheelEvent>
 #include <gtest/gtest.h>
 
 namespace mivanta {
@@ -232,6 +235,33 @@ TEST(PictureView, SaysThatThereIsNothing) {
     const QImage tagged = view.grab().toImage();
     view.setTag(PictureView::Tag::Next, u"NEXT"_s);
     EXPECT_NE(view.grab().toImage(), tagged);
+}
+
+TEST(Wheel, ScrollsThePageAndChangesNoValueUnderThePointer) {
+    QScrollArea area;
+    auto* content = new QWidget;
+    auto* column = new QVBoxLayout(content);
+    auto* number = new QSpinBox;
+    auto* choice = new QComboBox;
+    choice->addItems({u"one"_s, u"two"_s});
+    column->addWidget(number);
+    column->addWidget(choice);
+    content->setMinimumSize(150, 2000);
+    area.setWidget(content);
+    area.resize(200, 200);
+    area.show();
+    ASSERT_TRUE(QTest::qWaitForWindowExposed(&area));
+    QTest::qWait(50); // laid out
+    for (QWidget* widget : {static_cast<QWidget*>(number), static_cast<QWidget*>(choice)}) {
+        widget->setFocus();
+        const QPointF at = widget->rect().center();
+        QWheelEvent wheel(at, widget->mapToGlobal(at), {}, {0, -120}, Qt::NoButton, Qt::NoModifier,
+                          Qt::NoScrollPhase, false);
+        QApplication::sendEvent(widget, &wheel);
+    }
+    EXPECT_EQ(number->value(), 0);
+    EXPECT_EQ(choice->currentIndex(), 0);
+    EXPECT_GT(area.verticalScrollBar()->value(), 0) << area.verticalScrollBar()->maximum();
 }
 
 } // namespace

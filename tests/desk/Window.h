@@ -66,6 +66,13 @@ public:
     [[nodiscard]] QString scriptureFileToImport() override { return files.value(0); }
     [[nodiscard]] QString scriptureFolderToImport() override { return folder; }
     [[nodiscard]] QStringList textFilesToImport() override { return files; }
+    [[nodiscard]] QStringList themeFilesToImport() override { return files; }
+    [[nodiscard]] QString pictureToChoose() override { return files.value(0); }
+    [[nodiscard]] bool deleteTheme(const QString&, const QString& warning) override {
+        ++asked;
+        questions << warning;
+        return quit;
+    }
     [[nodiscard]] Unsaved unsavedWork(const QString&) override {
         ++asked;
         return unsaved;

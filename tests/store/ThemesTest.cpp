@@ -20,7 +20,8 @@ class ThemesInLibrary : public ::testing::Test {
 protected:
     [[nodiscard]] QStringList names() const {
         QStringList result;
-        for (const Theme& theme : *library->themes().all())
+        const auto all = library->themes().all();
+        for (const Theme& theme : *all)
             result << theme.name;
         return result;
     }

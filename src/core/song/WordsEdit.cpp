@@ -91,8 +91,11 @@ std::optional<int> movedChord(int offset, const QString& text, int at, int remov
         return offset + inserted - removed;
     if (removed == 0) // it stands over the letter behind it; at the end of a line it stays where it is
         return isLineEnd(text, offset) ? offset : offset + inserted;
-    if (QStringView(text).mid(at, removed).contains(u'\n'))
-        return std::nullopt;
+    if (QStringView(text).mid(at, removed).contains(u'\n')) {
+        // Where the line ends there now, the chord stands at its end, as it may have before.
+        const bool endsLine = offset == at && isLineEnd(text, at + removed);
+        return endsLine ? std::optional(at) : std::nullopt;
+    }
     if (offset == at)
         return at;
     if (inserted == 0)

@@ -69,6 +69,23 @@ QStringList DialogPrompts::textFilesToImport() {
                                          tr("Texts (*.txt *.text);;All files (*)"));
 }
 
+QStringList DialogPrompts::themeFilesToImport() {
+    return QFileDialog::getOpenFileNames(m_window, tr("Bring in themes"), {},
+                                         tr("Themes (*.mivanta-theme *.json);;All files (*)"));
+}
+
+QString DialogPrompts::pictureToChoose() {
+    return QFileDialog::getOpenFileName(
+        m_window, tr("Choose a picture"), {},
+        tr("Pictures (*.jpg *.jpeg *.png *.webp *.gif *.tif *.tiff *.heic);;All files (*)"));
+}
+
+bool DialogPrompts::deleteTheme(const QString& name, const QString& warning) {
+    return QMessageBox::question(m_window, QStringLiteral("Mivanta"),
+                                 tr("Put the theme \u201c%1\u201d into the bin?\n\n%2").arg(name, warning)) ==
+           QMessageBox::Yes;
+}
+
 QString DialogPrompts::whereToExport(const QString& suggestedName) {
     return QFileDialog::getSaveFileName(m_window, tr("Write a file"), suggestedName);
 }

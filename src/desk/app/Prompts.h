@@ -29,6 +29,10 @@ public:
     [[nodiscard]] virtual QString scriptureFileToImport() = 0;
     [[nodiscard]] virtual QString scriptureFolderToImport() = 0;
     [[nodiscard]] virtual QStringList textFilesToImport() = 0;
+    [[nodiscard]] virtual QStringList themeFilesToImport() = 0;
+    [[nodiscard]] virtual QString pictureToChoose() = 0;
+    /// `warning`: who uses it.
+    [[nodiscard]] virtual bool deleteTheme(const QString& name, const QString& warning) = 0;
 
     enum class Unsaved { Save, GiveUp, Cancel };
     [[nodiscard]] virtual Unsaved unsavedWork(const QString& service) = 0;
@@ -58,6 +62,9 @@ public:
     [[nodiscard]] QString scriptureFileToImport() override;
     [[nodiscard]] QString scriptureFolderToImport() override;
     [[nodiscard]] QStringList textFilesToImport() override;
+    [[nodiscard]] QStringList themeFilesToImport() override;
+    [[nodiscard]] QString pictureToChoose() override;
+    [[nodiscard]] bool deleteTheme(const QString& name, const QString& warning) override;
     [[nodiscard]] Unsaved unsavedWork(const QString& service) override;
     [[nodiscard]] Unsaved unsavedSong(const QString& title) override;
     [[nodiscard]] bool emptyBin(int songs) override;

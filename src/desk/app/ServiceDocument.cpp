@@ -139,6 +139,19 @@ void ServiceDocument::setTheme(const Theme& theme) {
     apply(std::move(next), tr("the theme %1").arg(theme.name));
 }
 
+void ServiceDocument::changeLook(const LookTarget& target, const std::vector<Theme>& library,
+                                 const std::function<void(LookChoice&)>& change, const QString& what,
+                                 int visit) {
+    Service next = m_service;
+    changeChoice(next, target, library, change);
+    const bool same = next.theme == m_service.theme && next.look == m_service.look &&
+                      next.kinds == m_service.kinds &&
+                      std::equal(next.items.begin(), next.items.end(), m_service.items.begin(),
+                                 [](const Item& a, const Item& b) { return a.look == b.look; });
+    if (!same)
+        apply(std::move(next), what, visit);
+}
+
 void ServiceDocument::take(Service service, const QString& path, const std::optional<FileStamp>& stamp) {
     m_service = std::move(service);
     m_path = path;

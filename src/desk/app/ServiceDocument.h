@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "core/order/Service.h"
+#include "core/order/LookTarget.h"
 #include "desk/app/Worker.h"
 #include "store/Journal.h"
 #include <QTimer>
@@ -34,6 +34,9 @@ public:
     void renameHeading(const ItemId& id, const QString& title);
     void setTitle(const QString& title);
     void setTheme(const Theme& theme);
+    /// What is chosen for the target; `library`: where themes are copied from.
+    void changeLook(const LookTarget& target, const std::vector<Theme>& library,
+                    const std::function<void(LookChoice&)>& change, const QString& what, int visit = 0);
 
     void startNew();
     void open(const QString& path);

@@ -17,6 +17,8 @@ Session::Session(Options options, QObject* parent)
                  picturesFolder(m_options.libraryFolder), pictureCacheFolder(m_options.libraryFolder)}}),
       m_run(m_book, m_player) {
     connect(&m_library, &LibraryClient::failed, this, &Session::problem);
+    connect(&m_library, &LibraryClient::opened, this, &Session::loadThemes);
+    connect(&m_library, &LibraryClient::changed, this, &Session::loadThemes);
     connect(&m_document, &ServiceDocument::failed, this, &Session::problem);
     connect(&m_document, &ServiceDocument::recovered, this, &Session::serviceIsThere);
     connect(&m_document, &ServiceDocument::nothingToRecover, this, [this] { serviceIsThere(false); });
@@ -56,6 +58,17 @@ void Session::start() {
             takeUpService();
         });
     m_library.open();
+}
+
+void Session::loadThemes() {
+    m_library.ask<std::vector<Theme>>(
+        this, [](Library& library) { return library.themes().all(); },
+        [this](const Result<std::vector<Theme>>& themes) {
+            if (themes)
+                m_book.setThemes(*themes);
+            else
+                Q_EMIT problem(themes.error());
+        });
 }
 
 /// Once the outputs are known and the player has said what it kept.

@@ -49,6 +49,7 @@ Q_SIGNALS:
     void playerRefused();
 
 private:
+    void loadThemes();
     void takeUpService();
     void noteSung();
     void serviceIsThere(bool hasUnsavedWork);

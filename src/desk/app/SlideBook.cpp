@@ -23,6 +23,14 @@ void SlideBook::setOutputs(const std::vector<Output>& outputs) {
     serviceChanged();
 }
 
+void SlideBook::setThemes(const std::vector<Theme>& themes) {
+    if (themes == m_themes)
+        return;
+    m_themes = themes;
+    m_made.clear();
+    serviceChanged();
+}
+
 void SlideBook::serviceChanged() {
     const Service& service = m_document.service();
     const bool isOther = !(service.id == m_madeWith.id);

@@ -17,6 +17,8 @@ public:
     void setOutputs(const std::vector<Output>& outputs);
     [[nodiscard]] const std::vector<Output>& outputs() const { return m_outputs; }
     [[nodiscard]] const std::vector<Theme>& themes() const { return m_themes; }
+    void setThemes(const std::vector<Theme>& themes);
+    [[nodiscard]] MeasureSource& measures() const { return m_measures; }
 
     [[nodiscard]] int itemCount() const override { return int(m_items.size()); }
     [[nodiscard]] ItemId itemId(int index) const override { return m_items[size_t(index)]; }
@@ -39,7 +41,7 @@ public:
     [[nodiscard]] int slideCount() const;
 
 Q_SIGNALS:
-    void changed();   ///< items, theme or outputs
+    void changed();   ///< items, themes or outputs
     void completed(); ///< every item has its slides
 
 private:

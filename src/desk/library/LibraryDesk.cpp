@@ -3,6 +3,7 @@
 #include "desk/library/ScriptureLibrary.h"
 #include "desk/library/SongLibrary.h"
 #include "desk/library/TextLibrary.h"
+#include "desk/library/ThemeLibrary.h"
 #include "desk/parts/Style.h"
 #include <QAction>
 #include <QDragEnterEvent>
@@ -27,10 +28,12 @@ LibraryDesk::LibraryDesk(const Tools& tools, QWidget* parent) : QWidget(parent) 
     m_songs = new SongLibrary(tools, m_stack);
     m_scripture = new ScriptureLibrary(tools, m_stack);
     m_texts = new TextLibrary(tools, m_stack);
+    m_themes = new ThemeLibrary(tools, m_stack);
     int index = 0;
     for (const auto& [widget, name] : {std::pair<QWidget*, QString>{m_songs, tr("Songs")},
                                        {m_scripture, tr("Scripture")},
-                                       {m_texts, tr("Texts")}}) {
+                                       {m_texts, tr("Texts")},
+                                       {m_themes, tr("Themes")}}) {
         m_stack->addWidget(widget);
         m_kinds->addTab(name);
         const QString key = QStringLiteral("Alt+Shift+%1").arg(index + 1);
@@ -78,6 +81,9 @@ void LibraryDesk::focusFind() {
     case TextsAt:
         m_texts->focusFind();
         break;
+    case ThemesAt:
+        m_themes->focusFind();
+        break;
     }
 }
 
@@ -97,26 +103,34 @@ void LibraryDesk::showPick(const FindPick& pick) {
 void LibraryDesk::bringInFiles() {
     kind() == ScriptureAt ? m_scripture->bringInFile()
     : kind() == TextsAt   ? m_texts->bringInFiles()
+    : kind() == ThemesAt  ? m_themes->bringInFiles()
                           : m_songs->bringInFiles();
 }
 
 void LibraryDesk::bringInFolder() {
     kind() == ScriptureAt ? m_scripture->bringInFolder()
     : kind() == TextsAt   ? m_texts->bringInFiles()
+    : kind() == ThemesAt  ? m_themes->bringInFiles()
                           : m_songs->bringInFolder();
 }
 
 bool LibraryDesk::hasUnsaved() const {
-    return kind() == TextsAt ? m_texts->hasUnsavedText() : m_songs->hasUnsavedSong();
+    return kind() == TextsAt    ? m_texts->hasUnsavedText()
+           : kind() == ThemesAt ? m_themes->hasUnsavedTheme()
+                                : m_songs->hasUnsavedSong();
 }
 
 void LibraryDesk::save() {
-    kind() == TextsAt ? m_texts->saveText() : m_songs->saveSong();
+    kind() == TextsAt    ? m_texts->saveText()
+    : kind() == ThemesAt ? m_themes->saveTheme()
+                         : m_songs->saveSong();
 }
 
 void LibraryDesk::undo() {
     if (kind() == TextsAt)
         m_texts->undo();
+    else if (kind() == ThemesAt)
+        m_themes->undo();
     else if (kind() == SongsAt)
         m_songs->undo();
 }
@@ -124,12 +138,14 @@ void LibraryDesk::undo() {
 void LibraryDesk::redo() {
     if (kind() == TextsAt)
         m_texts->redo();
+    else if (kind() == ThemesAt)
+        m_themes->redo();
     else if (kind() == SongsAt)
         m_songs->redo();
 }
 
 void LibraryDesk::settle(const std::function<void()>& then) {
-    m_songs->settle([this, then] { m_texts->settle(then); });
+    m_songs->settle([this, then] { m_texts->settle([this, then] { m_themes->settle(then); }); });
 }
 
 void LibraryDesk::dragEnterEvent(QDragEnterEvent* event) {
@@ -148,6 +164,8 @@ void LibraryDesk::dropEvent(QDropEvent* event) {
         m_scripture->bringIn(paths);
     else if (kind() == TextsAt)
         m_texts->bringIn(paths);
+    else if (kind() == ThemesAt)
+        m_themes->bringIn(paths);
     else
         Q_EMIT m_songs->dropped(paths);
 }

@@ -13,8 +13,9 @@ namespace mivanta {
 class ScriptureLibrary;
 class SongLibrary;
 class TextLibrary;
+class ThemeLibrary;
 
-/// The library, kind by kind: songs, scripture, spoken texts.
+/// The library, kind by kind: songs, scripture, spoken texts, themes.
 class LibraryDesk : public QWidget {
     Q_OBJECT
 public:
@@ -42,7 +43,7 @@ protected:
     void dropEvent(QDropEvent* event) override;
 
 private:
-    enum Kind { SongsAt, ScriptureAt, TextsAt };
+    enum Kind { SongsAt, ScriptureAt, TextsAt, ThemesAt };
     [[nodiscard]] Kind kind() const;
     void goTo(Kind kind);
 
@@ -51,6 +52,7 @@ private:
     SongLibrary* m_songs;
     ScriptureLibrary* m_scripture;
     TextLibrary* m_texts;
+    ThemeLibrary* m_themes;
 };
 
 } // namespace mivanta

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/parts/PictureView.h"
 #include "desk/parts/Style.h"
+#include <QKeyEvent>
+#include <QMouseEvent>
 #include <QPainter>
 #include <QPainterPath>
 
@@ -9,6 +11,8 @@ namespace mivanta {
 namespace {
 
 constexpr double kProportion = 9.0 / 16.0;
+
+} // namespace
 
 void paintChequers(QPainter& painter, const QRect& area, bool isNight) {
     const int square = std::max(4, area.width() / 40);
@@ -20,8 +24,6 @@ void paintChequers(QPainter& painter, const QRect& area, bool isNight) {
                              isNight ? QColor(0x2b3236) : QColor(0xc9bfaa));
     painter.setClipping(false);
 }
-
-} // namespace
 
 PictureView::PictureView(ThumbnailStore& thumbnails, QWidget* parent)
     : QWidget(parent),
@@ -71,6 +73,33 @@ void PictureView::setCaption(const QString& left, const QString& right) {
 void PictureView::setEmptyText(const QString& text) {
     m_emptyText = text;
     update();
+}
+
+void PictureView::setChoosable(const QString& tip) {
+    m_choosable = true;
+    setFocusPolicy(Qt::TabFocus);
+    setCursor(Qt::PointingHandCursor);
+    setToolTip(tip);
+}
+
+void PictureView::setChosen(bool chosen) {
+    if (chosen == m_chosen)
+        return;
+    m_chosen = chosen;
+    update();
+}
+
+void PictureView::mouseReleaseEvent(QMouseEvent* event) {
+    if (m_choosable && event->button() == Qt::LeftButton && rect().contains(event->position().toPoint()))
+        Q_EMIT clicked();
+}
+
+void PictureView::keyPressEvent(QKeyEvent* event) {
+    const bool chooses = event->key() == Qt::Key_Return || event->key() == Qt::Key_Space;
+    if (m_choosable && chooses)
+        Q_EMIT clicked();
+    else
+        QWidget::keyPressEvent(event);
 }
 
 QSize PictureView::sizeHint() const {
@@ -123,6 +152,11 @@ void PictureView::paintEvent(QPaintEvent*) {
         painter.drawText(area, Qt::AlignCenter | Qt::TextWordWrap, m_emptyText);
     }
     paintTag(painter, area);
+    if (m_chosen || (m_choosable && hasFocus())) {
+        painter.setPen(QPen(m_chosen ? day().marker : day().accent, 3, m_chosen ? Qt::SolidLine : Qt::DotLine));
+        painter.setBrush(Qt::NoBrush);
+        painter.drawRect(area.adjusted(1, 1, -2, -2));
+    }
     painter.setFont(textFont(0.85));
     painter.setPen(colours.quiet);
     const QRect caption(area.left(), area.bottom() + 1, area.width(), spaced(5.5));

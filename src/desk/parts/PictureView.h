@@ -24,10 +24,19 @@ public:
     /// Shown when there is neither scene nor picture.
     void setEmptyText(const QString& text);
 
+    /// It can be chosen by a click, Enter or Space, as `tip` says.
+    void setChoosable(const QString& tip);
+    void setChosen(bool chosen);
+
     [[nodiscard]] QSize sizeHint() const override;
     [[nodiscard]] int heightForWidth(int width) const override;
 
+Q_SIGNALS:
+    void clicked();
+
 protected:
+    void mouseReleaseEvent(QMouseEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
     void paintEvent(QPaintEvent* event) override;
     void resizeEvent(QResizeEvent* event) override; ///< its height follows its width
 
@@ -48,6 +57,11 @@ private:
     QString m_right;
     QString m_emptyText;
     bool m_night = false;
+    bool m_choosable = false;
+    bool m_chosen = false;
 };
+
+/// The ground that stands for see-through.
+void paintChequers(QPainter& painter, const QRect& area, bool isNight);
 
 } // namespace mivanta

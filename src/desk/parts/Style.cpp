@@ -1,7 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/parts/Style.h"
 #include "render/Fonts.h"
+#include <QAbstractSpinBox>
 #include <QApplication>
+#include <QComboBox>
 #include <QFile>
 #include <QFontMetrics>
 #include <QPixmap>
@@ -62,6 +64,18 @@ QString controls(const Palette& p, const QString& scope) {
         %1 QTabBar::tab:hover { border-bottom-color: %LINE; }
         %1 QTabBar::tab:selected { color: %ACCENT; font-weight: bold; border-bottom-color: %ACCENT; }
         %1 QTabBar::tab:focus { background: %CHOSEN; }
+        %1 QSpinBox, %1 QDoubleSpinBox { background: %SHEET; color: %TEXT; border: 1px solid %LINE;
+                          border-radius: 4px; padding: 3px 4px; min-height: 1.1em; }
+        %1 QSpinBox:focus, %1 QDoubleSpinBox:focus { border: 2px solid %ACCENT; padding: 2px 3px; }
+        %1 QSpinBox:disabled, %1 QDoubleSpinBox:disabled { color: %QUIET; }
+        %1 QSpinBox::up-button, %1 QDoubleSpinBox::up-button { subcontrol-origin: border; width: 18px; border: none; }
+        %1 QSpinBox::down-button, %1 QDoubleSpinBox::down-button { subcontrol-origin: border; width: 18px; border: none; }
+        %1 QSpinBox::up-arrow, %1 QDoubleSpinBox::up-arrow { image: url(:/mivanta/icons/chevron-up.svg); width: 11px; height: 11px; }
+        %1 QSpinBox::down-arrow, %1 QDoubleSpinBox::down-arrow { image: url(:/mivanta/icons/chevron-down.svg); width: 11px; height: 11px; }
+        %1 QListWidget { background: transparent; border: none; outline: none; }
+        %1 QListWidget::item { border-radius: 4px; padding: 4px; color: %TEXT; }
+        %1 QListWidget::item:selected { background: %CHOSEN; color: %TEXT; font-weight: bold; }
+        %1 QListWidget:focus::item:selected { border: 2px solid %ACCENT; padding: 2px; }
         %1 QProgressBar { background: %SIDE; border: none; border-radius: 3px; text-align: center; color: %TEXT; }
         %1 QProgressBar::chunk { background: %ACCENT; border-radius: 3px; }
         %1 QScrollBar:vertical { background: transparent; width: 10px; margin: 0; }
@@ -97,9 +111,29 @@ QPalette widgetPalette(const Palette& p) {
     return palette;
 }
 
+/// Turning the wheel scrolls the page; it never changes a value that happens to lie under the pointer.
+class WheelGuard : public QObject {
+public:
+    using QObject::QObject;
+
+protected:
+    bool eventFilter(QObject* watched, QEvent* event) override {
+        if (event->type() != QEvent::Wheel)
+            return false;
+        const auto* widget = qobject_cast<QWidget*>(watched);
+        if (widget && qobject_cast<QAbstractSpinBox*>(widget->parentWidget()))
+            widget = widget->parentWidget(); // its line edit
+        if (!qobject_cast<const QComboBox*>(widget) && !qobject_cast<const QAbstractSpinBox*>(widget))
+            return false;
+        event->ignore(); // goes on to what scrolls
+        return true;
+    }
+};
+
 } // namespace
 
 void applyStyle(QApplication& app) {
+    app.installEventFilter(new WheelGuard(&app));
     QFont font(QStringList{QString::fromLatin1(kTextFamily), QStringLiteral("Noto Sans")});
     font.setPointSizeF(std::max(9.5, app.font().pointSizeF()));
     app.setFont(font);

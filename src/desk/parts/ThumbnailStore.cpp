@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/parts/ThumbnailStore.h"
 #include "link/SceneCodec.h"
+#include "media/PictureProxies.h"
 #include "render/SceneRenderer.h"
 
 namespace mivanta {
@@ -18,6 +19,10 @@ ThumbnailStore::~ThumbnailStore() {
     m_pool.waitForDone();
 }
 
+void ThumbnailStore::setPictures(const QString& folder, const QString& cacheFolder) {
+    m_proxies = std::make_shared<PictureProxies>(folder, cacheFolder);
+}
+
 QPixmap ThumbnailStore::get(const Scene& scene, QSize size) {
     if (size.isEmpty())
         return {};
@@ -28,8 +33,13 @@ QPixmap ThumbnailStore::get(const Scene& scene, QSize size) {
     if (m_drawing.contains(key))
         return {};
     m_drawing.insert(key, true);
-    m_pool.start([this, scene, size, key] {
-        const QImage image = renderScene(scene, size);
+    RenderSources sources;
+    if (m_proxies)
+        sources.picture = [proxies = m_proxies](const QString& name, QSize wanted) {
+            return proxies->picture(name, wanted);
+        };
+    m_pool.start([this, scene, size, key, sources] {
+        const QImage image = renderScene(scene, size, sources);
         QMetaObject::invokeMethod(
             this,
             [this, image, key] {

@@ -6,8 +6,11 @@
 #include <QObject>
 #include <QPixmap>
 #include <QThreadPool>
+#include <memory>
 
 namespace mivanta {
+
+class PictureProxies;
 
 /// Small pictures of scenes, drawn on other threads and remembered. GUI thread.
 class ThumbnailStore : public QObject {
@@ -16,6 +19,8 @@ public:
     explicit ThumbnailStore(QObject* parent = nullptr);
     ~ThumbnailStore() override;
 
+    /// Where pictures are; without it there are none.
+    void setPictures(const QString& folder, const QString& cacheFolder);
     /// The picture at a size in device px, or a null one; then ready() follows.
     [[nodiscard]] QPixmap get(const Scene& scene, QSize size);
 
@@ -23,6 +28,7 @@ Q_SIGNALS:
     void ready();
 
 private:
+    std::shared_ptr<PictureProxies> m_proxies;
     QThreadPool m_pool;
     QCache<QByteArray, QPixmap> m_pictures; ///< cost in KiB
     QHash<QByteArray, bool> m_drawing;

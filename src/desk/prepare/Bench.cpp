@@ -3,10 +3,10 @@
 #include "core/run/Cards.h"
 #include "desk/parts/Columns.h"
 #include "desk/parts/Style.h"
+#include "desk/prepare/LookInService.h"
 #include "desk/prepare/PassageInService.h"
 #include "desk/prepare/SongInService.h"
 #include "desk/prepare/TextInService.h"
-#include <QComboBox>
 #include <QGridLayout>
 #include <QLabel>
 #include <QVBoxLayout>
@@ -19,7 +19,8 @@ constexpr int kColumns = 3;
 
 } // namespace
 
-Bench::Bench(Session& session, ThumbnailStore& thumbnails, QWidget* parent)
+Bench::Bench(Session& session, ThumbnailStore& thumbnails, const PictureChooser& choosePicture,
+             QWidget* parent)
     : QScrollArea(parent),
       m_session(session),
       m_thumbnails(thumbnails) {
@@ -44,20 +45,7 @@ Bench::Bench(Session& session, ThumbnailStore& thumbnails, QWidget* parent)
     m_passage = new PassageInService(m_session, content);
     m_text = new TextInService(m_session, content);
     connect(m_text, &TextInService::libraryWanted, this, &Bench::openInLibrary);
-    m_theme = new QComboBox(content);
-    m_theme->setObjectName(QStringLiteral("theme"));
-    m_theme->setAccessibleName(tr("Theme of the service"));
-    m_theme->setToolTip(tr("How the words look wherever an output does not insist on its own theme"));
-    for (const Theme& theme : m_session.book().themes())
-        m_theme->addItem(theme.name, theme.id);
-    connect(m_theme, &QComboBox::activated, this,
-            [this](int index) { m_session.document().setTheme(m_session.book().themes()[size_t(index)]); });
-    m_look = new QGridLayout;
-    m_look->setColumnStretch(1, 1);
-    m_look->setHorizontalSpacing(spaced(4));
-    m_look->setVerticalSpacing(spaced(1.5));
-    m_look->addWidget(new QLabel(tr("Theme of the service"), content), 0, 0);
-    m_look->addWidget(m_theme, 0, 1, Qt::AlignRight);
+    m_look = new LookInService(m_session, choosePicture, content);
 
     auto* column = new QVBoxLayout(content);
     column->setContentsMargins(spaced(4), spaced(4), spaced(4), spaced(4));
@@ -71,7 +59,7 @@ Bench::Bench(Session& session, ThumbnailStore& thumbnails, QWidget* parent)
     column->addWidget(m_text);
     column->addSpacing(spaced(2));
     column->addWidget(headingOf(tr("Look"), content));
-    column->addLayout(m_look);
+    column->addWidget(m_look);
     column->addStretch(1);
     setWidget(content);
     connect(&m_session.book(), &SlideBook::changed, this, &Bench::refresh);
@@ -85,6 +73,9 @@ void Bench::setItem(const ItemId& id) {
     m_song->setItem(id);
     m_passage->setItem(id);
     m_text->setItem(id);
+    m_look->setItem(id);
+    for (PictureView* picture : m_pictures)
+        picture->setChosen(false);
     refresh();
     ensureVisible(0, 0);
 }
@@ -120,7 +111,7 @@ void Bench::refresh() {
     m_passage->refresh();
     m_text->refresh();
     showSlides(slides ? *slides : ItemSlides());
-    showLook(slides);
+    m_look->refresh();
 }
 
 void Bench::showSlides(const ItemSlides& slides) {
@@ -129,6 +120,10 @@ void Bench::showSlides(const ItemSlides& slides) {
     while (m_pictures.size() < count) {
         auto* view = new PictureView(m_thumbnails, widget());
         const int at = int(m_pictures.size());
+        view->setChoosable(tr("Choose this slide: its look can be its own"));
+        connect(view, &PictureView::clicked, this, [this, at] {
+            chooseSlide(m_look->slide() == at ? std::nullopt : std::optional(at));
+        });
         m_grid->addWidget(view, at / kColumns, at % kColumns);
         m_pictures.push_back(view);
     }
@@ -150,34 +145,10 @@ void Bench::showSlides(const ItemSlides& slides) {
     }
 }
 
-void Bench::showLook(const ItemSlides* slides) {
-    const auto& themes = m_session.book().themes();
-    m_theme->setCurrentIndex(m_theme->findData(m_session.document().service().theme.id));
-    const size_t count = slides ? slides->outputs.size() : 0;
-    while (m_looks.size() < count) {
-        const int row = int(m_looks.size()) + 1;
-        auto* name = new QLabel(widget());
-        auto* look = new QLabel(widget());
-        look->setAlignment(Qt::AlignRight);
-        look->setWordWrap(true);
-        makeQuiet(look);
-        m_look->addWidget(name, row, 0);
-        m_look->addWidget(look, row, 1);
-        m_looks.emplace_back(name, look);
-    }
-    for (size_t i = 0; i < m_looks.size(); ++i) {
-        m_looks[i].first->setVisible(i < count);
-        m_looks[i].second->setVisible(i < count);
-        if (i >= count)
-            continue;
-        const OutputSlides& output = slides->outputs[i];
-        QString look = tr("%1 px \u00b7 %2").arg(output.fontSize).arg(output.reasonText);
-        for (const Theme& insisted : themes)
-            if (insisted.id == output.output.look.theme && !output.output.insists.empty())
-                look = insisted.name + QStringLiteral(" \u00b7 ") + look;
-        m_looks[i].first->setText(output.output.label());
-        m_looks[i].second->setText(look);
-    }
+void Bench::chooseSlide(const std::optional<int>& slide) {
+    m_look->setSlide(slide);
+    for (size_t i = 0; i < m_pictures.size(); ++i)
+        m_pictures[i]->setChosen(slide && int(i) == *slide);
 }
 
 } // namespace mivanta

@@ -1,15 +1,16 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "desk/app/Session.h"
+#include "desk/parts/LookEditors.h"
 #include "desk/parts/PictureView.h"
 #include <QScrollArea>
 
-class QComboBox;
 class QGridLayout;
 class QLabel;
 
 namespace mivanta {
 
+class LookInService;
 class PassageInService;
 class SongInService;
 class TextInService;
@@ -18,8 +19,10 @@ class TextInService;
 class Bench : public QScrollArea {
     Q_OBJECT
 public:
-    Bench(Session& session, ThumbnailStore& thumbnails, QWidget* parent = nullptr);
+    Bench(Session& session, ThumbnailStore& thumbnails, const PictureChooser& choosePicture,
+          QWidget* parent = nullptr);
     void setItem(const ItemId& id);
+    [[nodiscard]] LookInService* look() { return m_look; }
 
 Q_SIGNALS:
     void wordsWanted(const mivanta::ItemId& id);       ///< to change them for this service only
@@ -28,7 +31,7 @@ Q_SIGNALS:
 private:
     void refresh();
     void showSlides(const ItemSlides& slides);
-    void showLook(const ItemSlides* slides);
+    void chooseSlide(const std::optional<int>& slide);
 
     Session& m_session;
     ThumbnailStore& m_thumbnails;
@@ -40,9 +43,7 @@ private:
     SongInService* m_song;
     PassageInService* m_passage;
     TextInService* m_text;
-    QComboBox* m_theme;
-    QGridLayout* m_look;
-    std::vector<std::pair<QLabel*, QLabel*>> m_looks; ///< an output's name and its look
+    LookInService* m_look;
 };
 
 } // namespace mivanta

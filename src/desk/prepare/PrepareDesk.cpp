@@ -1,10 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/PrepareDesk.h"
 #include "core/run/Cards.h"
+#include "desk/app/BringInPicture.h"
 #include "desk/app/Placing.h"
 #include "desk/parts/Columns.h"
 #include "desk/parts/SendMenu.h"
 #include "desk/parts/Style.h"
+#include "desk/prepare/LookInService.h"
 #include "desk/prepare/WordsInService.h"
 #include <QAction>
 #include <QHBoxLayout>
@@ -23,7 +25,10 @@ PrepareDesk::PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileAc
     setObjectName(QStringLiteral("prepare-desk"));
     auto* order = new QWidget(this);
     m_sheet = new OrderSheet(m_session.document(), m_session.book(), order);
-    m_bench = new Bench(m_session, tools.thumbnails, order);
+    m_bench = new Bench(
+        m_session, tools.thumbnails,
+        [this](const auto& chosen) { choosePicture(m_session, m_prompts, this, chosen); }, order);
+    m_bench->look()->setSelection([this] { return m_sheet->selected(); });
     auto* row = new QHBoxLayout(order);
     row->setContentsMargins(spaced(4), 0, 0, 0);
     row->setSpacing(0);

@@ -1,0 +1,21 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "store/Pictures.h"
+#include <functional>
+
+class QObject;
+
+namespace mivanta {
+
+class Prompts;
+class Session;
+
+using PictureTaken = std::function<void(const StoredPicture&)>;
+
+/// Copies a picture file into the library, in the background; what is no picture is told and changes nothing.
+/// `taken` is not called when `asker` is gone by then.
+void bringInPicture(Session& session, QObject* asker, const QString& path, const PictureTaken& taken);
+/// The same for a file that the person chooses.
+void choosePicture(Session& session, Prompts& prompts, QObject* asker, const PictureTaken& taken);
+
+} // namespace mivanta

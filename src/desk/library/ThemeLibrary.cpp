@@ -1,0 +1,422 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/library/ThemeLibrary.h"
+#include "desk/app/Prompts.h"
+#include "desk/library/ThemeDesigner.h"
+#include "desk/parts/Columns.h"
+#include "desk/parts/PictureView.h"
+#include "desk/parts/Style.h"
+#include "desk/parts/ThumbnailStore.h"
+#include "formats/ThemeFile.h"
+#include "formats/ThemeJson.h"
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QListWidget>
+#include <QMenu>
+#include <QPainter>
+#include <QPushButton>
+#include <QToolButton>
+#include <QVBoxLayout>
+
+namespace mivanta {
+
+namespace {
+const QSize kIcon(112, 63);
+
+Scene iconScene(const Theme& theme) {
+    Scene scene;
+    scene.size = {1920, 1080};
+    scene.look = theme.look;
+    scene.fontSize = std::min(160, theme.look.words.size * 3 / 2);
+    scene.rows = {{theme.name.left(14)}};
+    return scene;
+}
+} // namespace
+
+ThemeLibrary::ThemeLibrary(const Tools& tools, QWidget* parent)
+    : QWidget(parent),
+      m_session(tools.session),
+      m_prompts(tools.prompts),
+      m_thumbnails(tools.thumbnails),
+      m_keeper(tools.session.library().folder(), QStringLiteral("theme"), [this]() -> DraftKeeper::Writer {
+          if (!m_draft.isChanged())
+              return {};
+          return [theme = *m_draft.theme()] { return themeToJson(theme); };
+      }) {
+    setObjectName(QStringLiteral("theme-library"));
+    m_designer = new ThemeDesigner(tools, m_draft, this);
+    auto* row = new QHBoxLayout(this);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(0);
+    row->addWidget(buildList(), 4);
+    row->addWidget(m_designer, 17);
+    connect(m_designer, &ThemeDesigner::saveWanted, this, [this] { saveTheme(); });
+    connect(&m_draft, &ThemeDraft::changed, &m_keeper, &DraftKeeper::touch);
+    connect(&m_keeper, &DraftKeeper::found, this, [this](const QJsonObject& json, const QString& where) {
+        const auto theme = themeFromJson(json, where);
+        theme ? recover(*theme) : m_keeper.refuse(theme.error());
+    });
+    connect(&m_keeper, &DraftKeeper::failed, &m_session, &Session::problem);
+    connect(&m_session.library(), &LibraryClient::opened, &m_keeper, &DraftKeeper::recover);
+    connect(&m_session.book(), &SlideBook::changed, this, &ThemeLibrary::fillList);
+    connect(&m_thumbnails, &ThumbnailStore::ready, this, &ThemeLibrary::fillIcons);
+    fillList();
+}
+
+QWidget* ThemeLibrary::buildList() {
+    auto* side = new QWidget(this);
+    makeSide(side);
+    side->setMinimumWidth(spaced(46));
+    m_list = new QListWidget(side);
+    m_list->setObjectName(QStringLiteral("theme-list"));
+    m_list->setAccessibleName(tr("Themes"));
+    m_list->setIconSize(kIcon);
+    m_list->setWordWrap(true);
+    connect(m_list, &QListWidget::currentRowChanged, this, &ThemeLibrary::currentChanged);
+    auto* fresh = new QPushButton(tr("New theme"), side);
+    fresh->setObjectName(QStringLiteral("new-theme"));
+    fresh->setProperty("main", true);
+    fresh->setToolTip(tr("Begin a theme from nothing"));
+    connect(fresh, &QPushButton::clicked, this, &ThemeLibrary::newTheme);
+    auto* more = new QToolButton(side);
+    more->setObjectName(QStringLiteral("theme-more"));
+    more->setText(tr("More \u25be"));
+    more->setToolTip(tr("Duplicate, send out, bring in, delete"));
+    more->setPopupMode(QToolButton::InstantPopup);
+    auto* menu = new QMenu(more);
+    const auto add = [&](const QString& name, const QString& text, void (ThemeLibrary::*work)()) {
+        QAction* action = menu->addAction(text, this, work);
+        action->setObjectName(name);
+    };
+    add(QStringLiteral("theme-use"), tr("Use it for the service"), &ThemeLibrary::useInService);
+    add(QStringLiteral("theme-usual"), tr("Make it the theme of new services"), &ThemeLibrary::makeUsual);
+    menu->addSeparator();
+    add(QStringLiteral("theme-duplicate"), tr("Duplicate"), &ThemeLibrary::duplicate);
+    add(QStringLiteral("theme-send-out"), tr("Send out, with its pictures\u2026"), &ThemeLibrary::sendOut);
+    add(QStringLiteral("theme-bring-in"), tr("Bring in\u2026"), &ThemeLibrary::bringInFiles);
+    menu->addSeparator();
+    add(QStringLiteral("theme-delete"), tr("Delete\u2026"), &ThemeLibrary::putInBin);
+    auto* bin = menu->addMenu(tr("Take back from the bin"));
+    connect(bin, &QMenu::aboutToShow, this, [this, bin] { fillBin(bin); });
+    more->setMenu(menu);
+    auto* buttons = new QHBoxLayout;
+    buttons->addWidget(fresh);
+    buttons->addStretch(1);
+    buttons->addWidget(more);
+    auto* column = new QVBoxLayout(side);
+    column->setContentsMargins(spaced(3), spaced(4), spaced(3), spaced(3));
+    column->setSpacing(spaced(2));
+    column->addWidget(headingOf(tr("Themes"), side));
+    column->addWidget(m_list, 1);
+    column->addLayout(buttons);
+    return side;
+}
+
+template <typename T>
+void ThemeLibrary::ask(std::function<Result<T>(Library&)> work, std::function<void(T)> done) {
+    m_session.library().ask<T>(
+        this, std::move(work),
+        [this, done = std::move(done)](Result<T> result) {
+            if (!result)
+                Q_EMIT m_session.problem(result.error());
+            else
+                done(std::move(*result));
+        },
+        true);
+}
+
+void ThemeLibrary::change(std::function<Result<void>(Library&)> work, std::function<void()> done) {
+    m_session.library().ask<void>(
+        this, std::move(work),
+        [this, done = std::move(done)](const Result<void>& result) {
+            if (!result)
+                Q_EMIT m_session.problem(result.error());
+            else
+                done();
+        },
+        true);
+}
+
+void ThemeLibrary::focusFind() {
+    m_list->setFocus();
+}
+
+void ThemeLibrary::fillList() {
+    const auto& themes = m_session.book().themes();
+    const QString shown = m_draft.theme() ? m_draft.theme()->id : QString();
+    m_filling = true;
+    m_list->clear();
+    for (const Theme& theme : themes) {
+        auto* item = new QListWidgetItem(theme.name, m_list);
+        item->setData(Qt::UserRole, theme.id);
+        item->setToolTip(tr("Show the theme %1").arg(theme.name));
+    }
+    m_filling = false;
+    fillIcons();
+    const QString wanted = std::exchange(m_wanted, {});
+    if (!wanted.isEmpty() && themeOf(wanted, themes) && wanted != shown)
+        showTheme(wanted);
+    else if (!shown.isEmpty())
+        select(shown);
+    else if (m_list->count() > 0)
+        m_list->setCurrentRow(0);
+}
+
+void ThemeLibrary::fillIcons() {
+    if (!isVisible())
+        return;
+    const auto& themes = m_session.book().themes();
+    for (int row = 0; row < m_list->count() && row < int(themes.size()); ++row) {
+        const QPixmap drawn = m_thumbnails.get(iconScene(themes[size_t(row)]), kIcon * devicePixelRatio());
+        if (drawn.isNull() || !m_list->item(row)->icon().isNull())
+            continue;
+        QPixmap picture(drawn.size());
+        {
+            QPainter painter(&picture);
+            paintChequers(painter, picture.rect(), false);
+            painter.drawPixmap(0, 0, drawn);
+        }
+        QIcon icon(picture);
+        icon.addPixmap(picture, QIcon::Selected); // or it would be tinted
+        m_list->item(row)->setIcon(icon);
+    }
+}
+
+void ThemeLibrary::showEvent(QShowEvent* event) {
+    QWidget::showEvent(event);
+    fillIcons();
+}
+
+void ThemeLibrary::select(const QString& id) {
+    m_filling = true;
+    for (int row = 0; row < m_list->count(); ++row)
+        if (m_list->item(row)->data(Qt::UserRole) == id)
+            m_list->setCurrentRow(row);
+    m_filling = false;
+}
+
+void ThemeLibrary::currentChanged() {
+    const QListWidgetItem* item = m_list->currentItem();
+    if (m_filling || !item)
+        return;
+    const QString wanted = item->data(Qt::UserRole).toString();
+    const QString staying = m_draft.theme() ? m_draft.theme()->id : QString();
+    if (wanted == staying)
+        return;
+    bool settled = false;
+    settle([&, wanted] {
+        settled = true;
+        if (const Theme* theme = themeOf(wanted, m_session.book().themes()))
+            m_draft.open(*theme);
+    });
+    if (!settled)
+        select(staying);
+}
+
+void ThemeLibrary::showTheme(const QString& id) {
+    settle([this, id] {
+        if (const Theme* theme = themeOf(id, m_session.book().themes())) {
+            m_draft.open(*theme);
+            select(id);
+        }
+    });
+}
+
+void ThemeLibrary::begin(Theme theme) {
+    const auto& themes = m_session.book().themes();
+    const QString name = theme.name;
+    for (int number = 2;
+         std::any_of(themes.begin(), themes.end(), [&](const Theme& t) { return t.name == theme.name; }); ++number)
+        theme.name = QStringLiteral("%1 %2").arg(name).arg(number);
+    theme.id = newThemeId(theme.name, themes);
+    m_draft.open(theme, true);
+    m_filling = true;
+    m_list->setCurrentRow(-1);
+    m_filling = false;
+    m_designer->focusName();
+}
+
+void ThemeLibrary::newTheme() {
+    settle([this] {
+        Theme theme;
+        theme.name = tr("New theme");
+        theme.look.credit.fields =
+            QStringLiteral("{title} \u00b7 {authors} \u00b7 {copyright} \u00b7 {licence} \u00b7 {book}");
+        theme.look.backdrop.colour = {15, 23, 27, 255};
+        begin(theme);
+    });
+}
+
+void ThemeLibrary::duplicate() {
+    if (!m_draft.theme())
+        return;
+    Theme copy = *m_draft.theme();
+    settle([this, copy]() mutable {
+        copy.name = tr("%1, copy").arg(copy.name);
+        begin(copy);
+    });
+}
+
+void ThemeLibrary::saveTheme(const std::function<void()>& then) {
+    if (!m_draft.theme())
+        return;
+    change(
+        [theme = *m_draft.theme()](Library& library) { return library.themes().save(theme); },
+        [this, theme = *m_draft.theme(), then] {
+            m_wanted = theme.id;
+            if (m_draft.theme() && *m_draft.theme() == theme)
+                m_draft.saved();
+            tellWhereItIsUsed(theme);
+            if (then)
+                then();
+        });
+}
+
+/// The open service keeps the theme as it was until it is told otherwise.
+void ThemeLibrary::tellWhereItIsUsed(const Theme& theme) {
+    const Service& service = m_session.document().service();
+    if (service.theme.id == theme.id && !(service.theme == theme))
+        Q_EMIT m_session.notice(tr("Saved in the library. The service still has \u201c%1\u201d as it was; "
+                                   "\u201cUse it for the service\u201d under More changes that.")
+                                    .arg(theme.name));
+}
+
+void ThemeLibrary::useInService() {
+    settle([this] {
+        if (m_draft.theme())
+            m_session.document().setTheme(*m_draft.theme());
+    });
+}
+
+void ThemeLibrary::makeUsual() {
+    if (!m_draft.theme() || m_draft.isNew())
+        return;
+    change(
+        [id = m_draft.theme()->id](Library& library) { return library.themes().makeUsual(id); },
+        [this, name = m_draft.theme()->name] {
+            Q_EMIT m_session.notice(tr("New services begin with the theme \u201c%1\u201d.").arg(name));
+        });
+}
+
+void ThemeLibrary::settle(const std::function<void()>& then) {
+    if (!m_draft.isChanged()) {
+        then();
+        return;
+    }
+    switch (m_prompts.unsavedSong(m_draft.theme()->name)) {
+    case Prompts::Unsaved::Save:
+        saveTheme(then);
+        break;
+    case Prompts::Unsaved::GiveUp: {
+        const auto stored = themeOf(m_draft.theme()->id, m_session.book().themes());
+        m_draft.open(stored ? std::optional(*stored) : std::nullopt);
+        then();
+        break;
+    }
+    case Prompts::Unsaved::Cancel:
+        break;
+    }
+}
+
+void ThemeLibrary::bringInFiles() {
+    bringIn(m_prompts.themeFilesToImport());
+}
+
+void ThemeLibrary::bringIn(const QStringList& paths) {
+    for (const QString& path : paths) {
+        const QString suffix = path.section(u'.', -1).toLower();
+        if (suffix != QLatin1String(kThemeSuffix) && suffix != QLatin1String("json")) {
+            m_designer->takePicture(path);
+            continue;
+        }
+        ask<Theme>([path](Library& library) { return library.themes().bringIn(path, library.pictures()); },
+                   [this](const Theme& theme) {
+                       m_wanted = theme.id;
+                       Q_EMIT m_session.notice(tr("The theme \u201c%1\u201d is in the library.").arg(theme.name));
+                   });
+    }
+}
+
+void ThemeLibrary::sendOut() {
+    if (!m_draft.theme())
+        return;
+    QString path =
+        m_prompts.whereToExport(m_draft.theme()->name + u'.' + QLatin1String(kThemeSuffix));
+    if (path.isEmpty())
+        return;
+    if (!path.endsWith(QLatin1String(kThemeSuffix)))
+        path += u'.' + QLatin1String(kThemeSuffix);
+    change(
+        [path, theme = *m_draft.theme()](Library& library) { return library.themes().sendOut(theme, path, library.pictures()); },
+        [this, path] { Q_EMIT m_session.notice(tr("Written to %1.").arg(path)); });
+}
+
+void ThemeLibrary::putInBin() {
+    if (!m_draft.theme())
+        return;
+    const Theme theme = *m_draft.theme();
+    if (m_draft.isNew()) {
+        m_draft.open(std::nullopt);
+        return;
+    }
+    ask<ThemeUses>([id = theme.id](Library& library) { return library.themes().usesOf(id); },
+                   [this, theme](const ThemeUses& uses) {
+                       QStringList users;
+                       if (!uses.songs.isEmpty())
+                           users << tr("Songs that usually have it: %1.").arg(uses.songs.join(QStringLiteral(", ")));
+                       for (const Output& output : m_session.outputs())
+                           if (output.look.theme == theme.id)
+                               users << tr("The output %1 has it.").arg(output.label());
+                       const Service& service = m_session.document().service();
+                       if (service.theme.id == theme.id || themeOf(theme.id, service.themes))
+                           users << tr("The open service has it; it keeps its copy.");
+                       if (users.isEmpty())
+                           users << tr("Nothing uses it.");
+                       if (m_prompts.deleteTheme(theme.name, users.join(u'\n')))
+                           reallyPutInBin(theme);
+                   });
+}
+
+void ThemeLibrary::reallyPutInBin(const Theme& theme) {
+    change(
+        [id = theme.id](Library& library) { return library.themes().putInBin(id); },
+        [this, theme] {
+            if (m_draft.theme() && m_draft.theme()->id == theme.id)
+                m_draft.open(std::nullopt);
+            Q_EMIT m_session.notice(
+                tr("\u201c%1\u201d is in the bin; it can be taken back from there.").arg(theme.name));
+        });
+}
+
+void ThemeLibrary::fillBin(QMenu* menu) {
+    menu->clear();
+    menu->addAction(tr("Looking\u2026"))->setEnabled(false);
+    m_session.library().ask<std::vector<Theme>>(
+        this, [](Library& library) { return library.themes().bin(); },
+        [this, menu](const Result<std::vector<Theme>>& bin) {
+            menu->clear();
+            if (!bin || bin->empty()) {
+                menu->addAction(tr("The bin is empty"))->setEnabled(false);
+                return;
+            }
+            for (const Theme& gone : *bin)
+                menu->addAction(gone.name, this, [this, id = gone.id] {
+                    change(
+                        [id](Library& library) { return library.themes().takeFromBin(id); },
+                        [this, id] { m_wanted = id; });
+                });
+        });
+}
+
+void ThemeLibrary::recover(const Theme& unsaved) {
+    const Theme* stored = themeOf(unsaved.id, m_session.book().themes());
+    m_draft.open(stored ? *stored : unsaved, !stored);
+    for (const LookProperty& property : lookProperties())
+        m_draft.set(property, property.get(unsaved.look));
+    m_draft.rename(unsaved.name);
+    m_draft.endVisit();
+    Q_EMIT m_session.notice(tr("The theme \u201c%1\u201d was being designed and not saved last time. It is in the "
+                               "Library, under Themes, as it was left.")
+                                .arg(unsaved.name));
+}
+
+} // namespace mivanta
