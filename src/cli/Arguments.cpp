@@ -24,8 +24,13 @@ QString usageText() {
   find [WORDS] --kind text                            spoken texts
   passage REFERENCE [--translation CODE]              the verses of "luk 5 1-11"
   show SONG                                           one song with its parts and singing order
-  slides (SONG | --service FILE) [--output NAME]      steps and slides, as the outputs split them
-  render (SONG | --service FILE) --output NAME --to DIR   slides as PNG pictures
+  slides (SONG | --service FILE) [--output NAME] [--theme THEME] [--why]
+                                                      steps and slides, as the outputs split them;
+                                                      --why: every property of the look and where it comes from
+  render (SONG | --service FILE) --output NAME --to DIR [--theme THEME]   slides as PNG pictures
+  legibility (SONG | --service FILE) [--output NAME] [--theme THEME]
+                                                      how far it is read, and its contrast
+  theme list | show THEME | export THEME --to FILE | import FILE...
   service new ORDER.txt --to FILE                     a service from lines of headings, titles and references
 
 SONG is an id or a title. --twins says what becomes of songs that are nearly in the library already;
@@ -78,7 +83,16 @@ Result<void> check(const Arguments& a) {
     }
     if (a.command == u"show")
         return one ? Result<void>() : Result<void>(wrongUsage(u"show needs one song."_s));
-    if (a.command == u"slides" || a.command == u"render") {
+    if (a.command == u"theme") {
+        const QString what = a.words.value(0);
+        const bool namesOne = (what == u"show" || what == u"export") && a.words.size() == 2;
+        const bool isRight = (what == u"list" && one) || (namesOne && (what == u"show") == a.to.isEmpty()) ||
+                             (what == u"import" && a.words.size() > 1);
+        return isRight ? Result<void>()
+                       : Result<void>(wrongUsage(
+                             u"theme needs: list, show THEME, export THEME --to FILE, or import FILE."_s));
+    }
+    if (a.command == u"slides" || a.command == u"render" || a.command == u"legibility") {
         if (a.words.size() > 1 || one == !a.serviceFile.isEmpty())
             return wrongUsage(u"%1 needs one song, or --service FILE."_s.arg(a.command));
         if (a.command == u"render" && (a.to.isEmpty() || a.output.isEmpty()))
@@ -108,6 +122,8 @@ Result<Arguments> readArguments(const QStringList& arguments) {
     parser.addOption({u"twins"_s, {}, u"DECISION"_s});
     parser.addOption(QCommandLineOption(u"look"_s));
     parser.addOption(QCommandLineOption(u"texts"_s));
+    parser.addOption({u"theme"_s, {}, u"THEME"_s});
+    parser.addOption(QCommandLineOption(u"why"_s));
     for (const QString& name : {u"translation"_s, u"kind"_s, u"how"_s})
         parser.addOption({name, {}, u"VALUE"_s});
     for (const QString& name : {u"topic"_s, u"book"_s, u"language"_s, u"key"_s, u"not-sung-since"_s})
@@ -130,6 +146,8 @@ Result<Arguments> readArguments(const QStringList& arguments) {
     result.twins = parser.value(u"twins"_s);
     result.look = parser.isSet(u"look"_s);
     result.texts = parser.isSet(u"texts"_s);
+    result.theme = parser.value(u"theme"_s);
+    result.why = parser.isSet(u"why"_s);
     result.translation = parser.value(u"translation"_s);
     result.kind = parser.value(u"kind"_s).toLower();
     result.how = parser.value(u"how"_s).toLower();

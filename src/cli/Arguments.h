@@ -9,7 +9,7 @@ namespace mivanta {
 /// The command line, read and checked.
 struct Arguments {
     QString library;     ///< folder
-    QString command;     ///< import, export, find, show, passage, slides, render, service
+    QString command;     ///< import, export, find, show, passage, slides, render, legibility, theme, service
     QStringList words;   ///< what the command works on
     QString serviceFile; ///< --service
     QString output;      ///< --output
@@ -22,6 +22,8 @@ struct Arguments {
     QString kind;        ///< --kind: song, scripture, text; empty = song
     QString how;         ///< --how: all, phrase, near
     bool texts = false;  ///< --texts
+    QString theme;       ///< --theme: an id or a name; empty = not said
+    bool why = false;    ///< --why
     SongFilter filter;   ///< --topic, --book, --language, --key, --not-sung-since, --never-sung
     bool all = false;    ///< --all
     bool json = false;

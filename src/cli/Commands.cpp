@@ -3,12 +3,14 @@
 #include "cli/ImportCommand.h"
 #include "cli/ScriptureCommands.h"
 #include "cli/SlidesReport.h"
+#include "cli/ThemeCommands.h"
 #include "core/base/Fold.h"
 #include "core/order/OrderText.h"
 #include "core/run/RunState.h"
 #include "core/song/SingingOrder.h"
 #include "formats/SongJson.h"
 #include "formats/TextDecoding.h"
+#include "media/PictureProxies.h"
 #include "render/FontMeasure.h"
 #include "render/SceneRenderer.h"
 #include "sending/SongFiles.h"
@@ -35,7 +37,7 @@ public:
     Result<int> run() {
         const QString& command = m_arguments.command;
         // A service file stands on its own: no library is needed for it.
-        if (m_arguments.serviceFile.isEmpty()) {
+        if (m_arguments.serviceFile.isEmpty() || !m_arguments.theme.isEmpty()) {
             auto library = Library::open(m_arguments.library);
             if (!library)
                 return tl::unexpected(library.error());
@@ -46,6 +48,10 @@ public:
                    : !m_arguments.translation.isEmpty()
                        ? runImportTranslation(*m_library, m_arguments, m_out)
                        : Result<int>(runImport(*m_library, m_arguments, m_out));
+        if (command == u"theme")
+            return runTheme(*m_library, m_arguments, m_out);
+        if (command == u"legibility")
+            return legibility();
         if (command == u"passage")
             return runPassage(*m_library, m_arguments, m_out);
         if (command == u"export")
@@ -249,14 +255,27 @@ private:
         if (!m_arguments.output.isEmpty() && !names.contains(m_arguments.output))
             return failure(u"there is no output \"%1\""_s.arg(m_arguments.output), {},
                            u"There are: %1."_s.arg(names.join(u", "_s)));
-        const std::vector<Theme> themes = shippedThemes();
+        const auto themesThere =
+            m_library ? m_library->themes().all() : Result<std::vector<Theme>>(shippedThemes());
+        if (!themesThere)
+            return tl::unexpected(themesThere.error());
+        const std::vector<Theme>& themes = *themesThere;
+        std::optional<Theme> wanted;
+        if (!m_arguments.theme.isEmpty()) {
+            auto theme = themeNamed(*m_library, m_arguments.theme);
+            if (!theme)
+                return tl::unexpected(theme.error());
+            wanted = std::move(*theme);
+        }
         std::vector<Work> result;
         if (m_arguments.serviceFile.isEmpty()) {
             const auto found = song(m_arguments.words.first());
             if (!found)
                 return tl::unexpected(found.error());
             Service service;
-            service.theme = themes.front();
+            const auto usual = m_library->themes().usual();
+            const Theme* ofNew = themeOf(usual.value_or(QString()), themes);
+            service.theme = wanted ? *wanted : ofNew ? *ofNew : shippedThemes().front();
             const Item item{{}, songItem(*found)};
             result.push_back({found->title, slidesFor(contentOf(item.content, service), *outputs,
                                                       lookChainOf(item, service, themes), m_measures)});
@@ -265,7 +284,9 @@ private:
         const auto opened = openService(m_arguments.serviceFile);
         if (!opened)
             return tl::unexpected(opened.error());
-        const Service& service = opened->service;
+        Service service = opened->service;
+        if (wanted)
+            service.theme = *wanted;
         for (const Item& item : service.items)
             if (!item.isHeading())
                 result.push_back({item.title(), slidesFor(contentOf(item.content, service), *outputs,
@@ -280,13 +301,53 @@ private:
         QJsonArray list;
         for (const Work& item : *items) {
             if (m_arguments.json)
-                list.append(slidesToJson(item.title, item.slides, m_arguments.output));
-            else
+                list.append(withReasons(slidesToJson(item.title, item.slides, m_arguments.output), item));
+            else if (!m_arguments.why)
                 m_out << slidesToText(item.title, item.slides, m_arguments.output);
+            else
+                m_out << item.title << u'\n';
+            if (m_arguments.why && !m_arguments.json)
+                for (const OutputSlides* output : wantedOutputs(item))
+                    m_out << whyText(*output);
         }
         if (m_arguments.json)
             print(m_arguments.serviceFile.isEmpty() ? QJsonDocument(list.first().toObject())
                                                     : QJsonDocument(QJsonObject{{u"items"_s, list}}));
+        return 0;
+    }
+
+    [[nodiscard]] std::vector<const OutputSlides*> wantedOutputs(const Work& item) const {
+        std::vector<const OutputSlides*> outputs;
+        for (const OutputSlides& output : item.slides.outputs)
+            if (m_arguments.output.isEmpty() || output.output.name == m_arguments.output)
+                outputs.push_back(&output);
+        return outputs;
+    }
+
+    /// With the sources of each output's look, when they are asked for.
+    [[nodiscard]] QJsonObject withReasons(QJsonObject json, const Work& item) const {
+        if (!m_arguments.why)
+            return json;
+        QJsonObject why;
+        for (const OutputSlides* output : wantedOutputs(item))
+            why.insert(output->output.name, whyJson(*output));
+        json.insert(u"why"_s, why);
+        return json;
+    }
+
+    Result<int> legibility() {
+        const auto items = work();
+        if (!items)
+            return tl::unexpected(items.error());
+        QJsonArray list;
+        QString text;
+        for (const Work& item : *items)
+            text += legibilityReport(item.title, item.slides, m_arguments.output,
+                                     picturesFolder(m_arguments.library), &list);
+        if (m_arguments.json)
+            print(QJsonDocument(list));
+        else
+            m_out << text;
         return 0;
     }
 
@@ -296,6 +357,9 @@ private:
             return tl::unexpected(items.error());
         if (!QDir().mkpath(m_arguments.to))
             return failure(u"the folder could not be made"_s, m_arguments.to, u"Choose another place."_s);
+        PictureProxies proxies(picturesFolder(m_arguments.library), pictureCacheFolder(m_arguments.library));
+        RenderSources sources;
+        sources.picture = [&](const QString& name, QSize size) { return proxies.picture(name, size); };
         int number = 0;
         for (const Work& item : *items)
             for (const OutputSlides& output : item.slides.outputs) {
@@ -304,7 +368,7 @@ private:
                 for (int s = 0; s < int(output.slides.size()); ++s) {
                     const QString path = u"%1/%2-%3.png"_s.arg(m_arguments.to, output.output.name)
                                              .arg(++number, 3, 10, QLatin1Char('0'));
-                    if (!renderScene(sceneOf(item.slides, output, s)).save(path))
+                    if (!renderScene(sceneOf(item.slides, output, s), {}, sources).save(path))
                         return failure(u"the picture could not be written"_s, path,
                                        u"Check the free space."_s);
                 }

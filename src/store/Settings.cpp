@@ -4,6 +4,7 @@
 #include "formats/PassageJson.h"
 #include "formats/ThemeJson.h"
 #include "store/ServiceStore.h"
+#include <QDir>
 #include <QFile>
 #include <QJsonDocument>
 #include <QLoggingCategory>
@@ -40,10 +41,14 @@ Result<void> saveUsualLayout(const QString& libraryFolder, const PassageLayout& 
 
 std::vector<Theme> shippedThemes() {
     std::vector<Theme> themes;
-    for (const char* id : {"dusk-water", "plain-paper", "lower-third", "stage-plain"}) {
-        QFile file(u":/mivanta/themes/%1.json"_s.arg(QLatin1String(id)));
+    QStringList names = QDir(u":/mivanta/themes"_s).entryList({u"*.json"_s}, QDir::Files, QDir::Name);
+    const QString usual = u"dusk-water.json"_s;
+    names.removeOne(usual);
+    names.prepend(usual);
+    for (const QString& name : names) {
+        QFile file(u":/mivanta/themes/"_s + name);
         if (!file.open(QIODevice::ReadOnly))
-            qFatal("a shipped theme is missing: %s", id);
+            qFatal("a shipped theme is missing: %s", qPrintable(name));
         auto theme = readTheme(file, file.fileName());
         if (!theme)
             qFatal("a shipped theme is broken: %s", qPrintable(theme.error().text()));

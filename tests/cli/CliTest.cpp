@@ -217,6 +217,52 @@ TEST_F(Cli, AServiceIsMadeAndItsSlidesAreDrawn) {
     EXPECT_EQ(run({u"slides"_s, u"--service"_s, u"/nowhere.mivanta"_s}).code, 1);
 }
 
+TEST_F(Cli, ThemesAreListedShownAndCarried) {
+    const QJsonArray list = run({u"--json"_s, u"theme"_s, u"list"_s}).json().array();
+    EXPECT_GE(list.size(), 12);
+    EXPECT_TRUE(run({u"theme"_s, u"show"_s, u"Dusk Water"_s}).out.contains("Smallest size:"));
+    EXPECT_EQ(run({u"--json"_s, u"theme"_s, u"show"_s, u"lower-third"_s}).json()[u"backdrop"_s][u"kind"_s],
+              u"none"_s);
+    const QString path = folder.filePath(u"card.mivanta-theme"_s);
+    EXPECT_EQ(run({u"theme"_s, u"export"_s, u"card-at-the-foot"_s, u"--to"_s, path}).code, 0);
+    EXPECT_EQ(run({u"theme"_s, u"import"_s, path}).code, 0);
+    EXPECT_EQ(run({u"--json"_s, u"theme"_s, u"list"_s}).json().array().size(), list.size()); // the same again
+    EXPECT_EQ(run({u"theme"_s, u"show"_s, u"nothing"_s}).code, 1);
+    EXPECT_EQ(run({u"theme"_s, u"paint"_s}).code, 2);
+    EXPECT_EQ(run({u"theme"_s, u"export"_s, u"card-at-the-foot"_s}).code, 2);
+}
+
+TEST_F(Cli, ALookSaysWhereItComesFrom) {
+    importDemo();
+    const QJsonDocument json =
+        run({u"--json"_s, u"slides"_s, u"Every Tide"_s, u"--why"_s, u"--theme"_s, u"High Contrast"_s}).json();
+    const auto sourceOf = [&](const QString& output, const QString& property) {
+        for (const QJsonValue& each : json[u"why"_s][output].toArray())
+            if (each[u"property"_s] == property)
+                return each.toObject();
+        return QJsonObject();
+    };
+    EXPECT_EQ(sourceOf(u"hall"_s, u"words.size"_s)[u"value"_s], 92);
+    EXPECT_EQ(sourceOf(u"hall"_s, u"words.size"_s)[u"level"_s], u"service"_s);
+    EXPECT_EQ(sourceOf(u"hall"_s, u"words.size"_s)[u"theme"_s], u"High Contrast"_s);
+    EXPECT_EQ(sourceOf(u"stream"_s, u"words.size"_s)[u"level"_s], u"insisted"_s);
+    EXPECT_TRUE(run({u"slides"_s, u"Every Tide"_s, u"--why"_s}).out.contains("backdrop.kind"));
+}
+
+TEST_F(Cli, LegibilityIsMeasured) {
+    importDemo();
+    const QJsonArray list = run({u"--json"_s, u"legibility"_s, u"Every Tide"_s}).json().array();
+    ASSERT_EQ(list.size(), 3);
+    EXPECT_EQ(list[0][u"output"_s], u"hall"_s);
+    EXPECT_NEAR(list[0][u"readsTo"_s].toDouble(), 13.9, 0.2);
+    EXPECT_GT(list[0][u"contrast"_s].toDouble(), 7);
+    EXPECT_TRUE(
+        run({u"legibility"_s, u"Every Tide"_s, u"--output"_s, u"hall"_s}).out.contains("reads to 13 m"));
+    const auto dark =
+        run({u"--json"_s, u"legibility"_s, u"Every Tide"_s, u"--theme"_s, u"high-contrast"_s}).json();
+    EXPECT_GT(dark.array()[0][u"contrast"_s].toDouble(), list[0][u"contrast"_s].toDouble());
+}
+
 TEST_F(Cli, ALibraryThatCannotBeWrittenOrReadSaysSo) {
     QProcess process;
     process.start(QStringLiteral(MIVANTA_BIN_DIR "/mivanta-cli"),

@@ -1,9 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/Window.h"
 #include "desk/check/CheckDesk.h"
+#include "desk/parts/PictureView.h"
+#include "desk/setup/HallView.h"
 #include "desk/setup/SetupDesk.h"
 #include "support/Samples.h"
+#include <QCheckBox>
 #include <QComboBox>
+#include <QDoubleSpinBox>
 #include <QPushButton>
 #include <QToolButton>
 
@@ -66,6 +70,57 @@ TEST_F(OtherDesks, AnOutputGoesWhereItIsSentByKeysAndStaysThere) {
     session.reset();
     open();
     EXPECT_EQ(output(u"hall"_s).place.monitor, monitor);
+}
+
+TEST_F(OtherDesks, TheHallIsMeasuredAndSaysWhoCanReadIt) {
+    press(Qt::Key_5, Qt::AltModifier);
+    auto* hall = child<HallView>(u"hall-view"_s);
+    auto* backRow = child<QDoubleSpinBox>(u"back-row"_s);
+    ASSERT_TRUE(waitUntil([&] { return backRow->isVisible() && backRow->value() == 12; }));
+    EXPECT_TRUE(hall->verdict().contains(u"clear"_s)) << hall->verdict().toStdString();
+    backRow->setFocus();
+    backRow->selectAll();
+    type(u"40\n"_s);
+    EXPECT_EQ(output(u"hall"_s).backRow, 40);
+    EXPECT_TRUE(hall->verdict().contains(u"too small, they read to 13 m"_s)) << hall->verdict().toStdString();
+    auto* height = child<QDoubleSpinBox>(u"picture-height"_s);
+    height->setFocus();
+    height->selectAll();
+    type(u"6\n"_s);
+    EXPECT_TRUE(hall->verdict().contains(u"clear"_s)) << hall->verdict().toStdString();
+    EXPECT_TRUE(waitUntil([&] {
+        const auto stored = loadOutputs(libraryFolder);
+        return stored && stored->front().backRow == 40 && stored->front().pictureHeight == 6;
+    }));
+}
+
+TEST_F(OtherDesks, AnOutputTakesAThemeOfItsOwnAndInsistsOnSomeOfIt) {
+    press(Qt::Key_5, Qt::AltModifier);
+    auto* theme = child<QComboBox>(u"output-theme"_s);
+    ASSERT_TRUE(waitUntil([&] { return theme->count() > 4; }));
+    theme->setFocus();
+    press(Qt::Key_End); // by name: the last one
+    EXPECT_FALSE(output(u"hall"_s).look.theme.isEmpty());
+    EXPECT_EQ(output(u"hall"_s).insists, allLookGroups());
+    auto* colours = child<QCheckBox>(u"insists-colours"_s);
+    ASSERT_TRUE(waitUntil([&] { return colours->isVisible() && colours->isChecked(); }));
+    colours->setFocus();
+    press(Qt::Key_Space);
+    EXPECT_TRUE(waitUntil([&] { return output(u"hall"_s).insists.size() == allLookGroups().size() - 1; }));
+    theme->setFocus();
+    press(Qt::Key_Home);
+    EXPECT_TRUE(output(u"hall"_s).insists.empty());
+}
+
+TEST_F(OtherDesks, AnotherOutputIsChosenByItsPicture) {
+    press(Qt::Key_5, Qt::AltModifier);
+    auto* picture = child<PictureView>(u"output-stream"_s);
+    ASSERT_TRUE(waitUntil([&] { return picture->isVisible(); }));
+    picture->setFocus();
+    press(Qt::Key_Return);
+    EXPECT_TRUE(waitUntil([&] { return child<QSpinBox>(u"output-lines"_s)->value() == 2; }));
+    child<QSpinBox>(u"output-lines"_s)->setValue(3);
+    EXPECT_EQ(output(u"stream"_s).linesAtMost, 3);
 }
 
 TEST_F(OtherDesks, CheckSaysThatThereIsNothingAndThenWhatIsMissing) {

@@ -26,6 +26,7 @@ protected:
         list = child<QListWidget>(u"theme-list"_s);
         canvas = child<ThemeCanvas>(u"theme-canvas"_s);
         ASSERT_TRUE(waitUntil([&] { return list->count() >= 4 && name() == u"Dusk Water"_s; }));
+        QTest::qWait(100); // laid out
     }
     QString name() { return child<QLineEdit>(u"theme-name"_s)->text(); }
     LookForm* form() { return window->findChild<QWidget*>(u"theme-designer"_s)->findChild<LookForm*>(); }
@@ -189,8 +190,10 @@ TEST_F(Themes, APictureBecomesTheBackdropAndABrokenOneChangesNothing) {
     drop(path);
     ASSERT_TRUE(waitUntil([&] { return child<QPushButton>(u"theme-save"_s)->isEnabled(); }));
     save();
-    ASSERT_TRUE(waitUntil([&] { return stored(u"dusk-water"_s).look.backdrop.kind == BackdropKind::Picture; }));
-    EXPECT_TRUE(QFileInfo::exists(picturesFolder(libraryFolder) + u'/' + stored(u"dusk-water"_s).look.backdrop.picture));
+    ASSERT_TRUE(
+        waitUntil([&] { return stored(u"dusk-water"_s).look.backdrop.kind == BackdropKind::Picture; }));
+    EXPECT_TRUE(QFileInfo::exists(picturesFolder(libraryFolder) + u'/' +
+                                  stored(u"dusk-water"_s).look.backdrop.picture));
     // The middle of the canvas is in the picture's colour.
     EXPECT_TRUE(waitUntil([&] {
         const QImage seen = canvas->grab().toImage();
@@ -232,7 +235,8 @@ TEST_F(Themes, LeavingAChangedThemeAsks) {
     EXPECT_EQ(list->currentItem()->text(), u"Dusk Water"_s);
     answers->unsaved = Prompts::Unsaved::GiveUp;
     press(Qt::Key_Down);
-    EXPECT_TRUE(waitUntil([&] { return name() == list->currentItem()->text() && name() != u"Dusk Water"_s; }));
+    EXPECT_TRUE(
+        waitUntil([&] { return name() == list->currentItem()->text() && name() != u"Dusk Water"_s; }));
     EXPECT_EQ(stored(u"dusk-water"_s).look.words.size, 84);
 }
 
@@ -256,7 +260,8 @@ TEST_F(Themes, TheSampleIsAnItemOfTheServiceOrTheLongestSong) {
     ASSERT_TRUE(waitUntil([&] { return sample->findText(u"Harbour"_s) >= 0; }));
     sample->setFocus();
     press(Qt::Key_End);
-    EXPECT_TRUE(waitUntil([&] { return child<QLabel>(u"theme-fit"_s)->text().startsWith(u"Slide 1 of 4"_s); }));
+    EXPECT_TRUE(
+        waitUntil([&] { return child<QLabel>(u"theme-fit"_s)->text().startsWith(u"Slide 1 of 4"_s); }));
     QTest::mouseClick(child<QToolButton>(u"sample-on"_s), Qt::LeftButton);
     EXPECT_TRUE(child<QLabel>(u"theme-fit"_s)->text().startsWith(u"Slide 2 of 4"_s));
 }

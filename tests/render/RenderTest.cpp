@@ -5,6 +5,7 @@
 #include "render/Blur.h"
 #include "render/FontMeasure.h"
 #include "render/Fonts.h"
+#include "render/LegibilityMeasure.h"
 #include "render/ObjectPainter.h"
 #include "render/SceneRenderer.h"
 #include "support/Golden.h"
@@ -243,6 +244,43 @@ TEST(Render, ABlurSpreadsAndKeepsTheWhole) {
         EXPECT_NEAR(sum / (11 * 11 * 255.0), 1, 0.12) << radius;
     }
     EXPECT_EQ(blurredPicture(dot, 0), dot);
+}
+
+TEST(Render, ContrastIsMeasuredAgainstWhatIsReallyBehindTheWords) {
+    Scene s = scene({u"Shine on, shine on"_s});
+    s.look.backdrop = samples::plain({0, 0, 0, 255});
+    EXPECT_NEAR(measuredContrast(s, RoomLight::Dark), 21, 0.5);
+    s.look.words.colour = {60, 60, 60, 255};
+    EXPECT_LT(measuredContrast(s, RoomLight::Dark), 2.2);
+    s.look.backdrop = samples::plain({255, 255, 255, 255});
+    s.look.words.colour = {250, 240, 200, 255};
+    EXPECT_LT(measuredContrast(s, RoomLight::Dark), 1.5);
+    Scene outlined = s;
+    outlined.look.words.outlineWidth = 8; // dark, and wide enough to carry the letters
+    outlined.look.words.outlineColour = {0, 0, 0, 255};
+    EXPECT_GT(measuredContrast(outlined, RoomLight::Dark), 12);
+    Scene onPanel = s;
+    onPanel.look.words.panel = {PanelReach::Words, {0, 0, 0, 230}, 20, 0, 0};
+    EXPECT_GT(measuredContrast(onPanel, RoomLight::Dark), 10);
+    EXPECT_LT(measuredContrast(onPanel, RoomLight::Daylight), measuredContrast(onPanel, RoomLight::Dark));
+    s.rows.clear();
+    EXPECT_EQ(measuredContrast(s, RoomLight::Dark), 21);
+}
+
+TEST(Render, HalfAPictureThatIsTooLightIsNotHiddenByTheOtherHalf) {
+    Scene s = pictureScene();
+    s.look.words.colour = {30, 70, 110, 255}; // as dark as the left half
+    EXPECT_LT(measuredContrast(s, RoomLight::Dark, quarters()), 1.2);
+}
+
+TEST(Render, LetterHeightsGrowWithTheSize) {
+    WordsLook words;
+    const LetterHeights small = letterHeights(words, 40, 1080);
+    const LetterHeights large = letterHeights(words, 80, 1080);
+    EXPECT_NEAR(large.x, 2 * small.x, 1e-3);
+    EXPECT_GT(small.capital, small.x);
+    words.capitals = Capitals::All;
+    EXPECT_EQ(letterHeights(words, 40, 1080).x, small.capital);
 }
 
 TEST(Render, ClocksAndCountdownsSayTheTime) {

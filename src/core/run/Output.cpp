@@ -22,7 +22,7 @@ std::vector<Output> usualOutputs() {
     stage.look.theme = QStringLiteral("stage-plain");
     stage.insists = allLookGroups();
     stage.pictureHeight = 0.5;
-    stage.backRow = 6;
+    stage.backRow = 3;
 
     Output stream;
     stream.name = QStringLiteral("stream");
@@ -30,7 +30,7 @@ std::vector<Output> usualOutputs() {
     stream.linesAtMost = 2;
     stream.look.theme = QStringLiteral("lower-third");
     stream.insists = allLookGroups();
-    stream.pictureHeight = 0.35; // a small television set in a living room
+    stream.pictureHeight = 0.6; // a television set in a living room
     stream.backRow = 3;
     return {hall, stage, stream};
 }

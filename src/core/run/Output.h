@@ -38,7 +38,7 @@ struct Output {
     std::vector<LookGroup> insists;
     OutputPlace place;
     double pictureHeight = 1.8; ///< metres, of the picture on its screen
-    double backRow = 20;        ///< metres from the screen to those who sit last
+    double backRow = 12;        ///< metres from the screen to those who sit last
     RoomLight light = RoomLight::Dimmed;
     friend bool operator==(const Output&, const Output&) = default;
 

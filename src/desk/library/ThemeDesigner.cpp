@@ -8,6 +8,7 @@
 #include "desk/parts/LookForm.h"
 #include "desk/parts/PictureView.h"
 #include "desk/parts/Style.h"
+#include "render/LegibilityMeasure.h"
 #include <QCheckBox>
 #include <QComboBox>
 #include <QHBoxLayout>
@@ -110,8 +111,10 @@ QWidget* ThemeDesigner::buildStage() {
     auto* tools = new QHBoxLayout;
     tools->addWidget(new QLabel(tr("Tried on"), stage));
     tools->addWidget(m_sample, 1);
-    tools->addWidget(stepButton(QStringLiteral("\u2039"), QStringLiteral("sample-back"), tr("The slide before"), -1));
-    tools->addWidget(stepButton(QStringLiteral("\u203a"), QStringLiteral("sample-on"), tr("The next slide"), 1));
+    tools->addWidget(
+        stepButton(QStringLiteral("\u2039"), QStringLiteral("sample-back"), tr("The slide before"), -1));
+    tools->addWidget(
+        stepButton(QStringLiteral("\u203a"), QStringLiteral("sample-on"), tr("The next slide"), 1));
     tools->addWidget(new QLabel(tr("seen on"), stage));
     tools->addWidget(m_output);
     tools->addWidget(m_guides);
@@ -147,7 +150,8 @@ void ThemeDesigner::showEvent(QShowEvent* event) {
     QWidget::showEvent(event);
     if (m_form)
         return;
-    m_form = new LookForm([this](const auto& chosen) { choosePicture(m_session, m_prompts, this, chosen); }, m_formColumn);
+    m_form = new LookForm([this](const auto& chosen) { choosePicture(m_session, m_prompts, this, chosen); },
+                          m_formColumn);
     connect(m_form, &LookForm::edited, this, [this](const LookProperty& property, const LookValue& value) {
         m_draft.endVisit();
         m_draft.set(property, value);
@@ -239,8 +243,8 @@ void ThemeDesigner::showSample() {
     output.look = {};
     output.insists.clear();
     const ItemContent content = contentOf(m_sample->item().content, m_session.document().service());
-    const ItemSlides slides =
-        slidesFor(content, {output}, plainChain(*theme, m_session.book().themes()), m_session.book().measures());
+    const ItemSlides slides = slidesFor(content, {output}, plainChain(*theme, m_session.book().themes()),
+                                        m_session.book().measures());
     const OutputSlides& shown = slides.outputs.front();
     const int count = int(shown.slides.size());
     m_slide = std::clamp(m_slide, 0, std::max(0, count - 1));
@@ -248,11 +252,13 @@ void ThemeDesigner::showSample() {
     if (scene.credit.isEmpty() && theme->look.credit.when != CreditWhen::Never)
         scene.credit = creditText(theme->look.credit.fields, content.credit); // or its box would seem empty
     m_canvas->setScene(scene);
-    m_fit->setText(tr("Slide %1 of %2 \u00b7 %3 px, %4")
+    const Legibility legibility =
+        legibilityOf(letterHeights(theme->look.words, shown.fontSize, output.size.height()), output);
+    m_fit->setText(tr("Slide %1 of %2 \u00b7 %3 px, %4 \u00b7 %5")
                        .arg(count > 0 ? m_slide + 1 : 0)
                        .arg(count)
                        .arg(shown.fontSize)
-                       .arg(shown.reasonText));
+                       .arg(shown.reasonText, legibilityText(legibility)));
     showOutputs(*theme);
 }
 
@@ -275,8 +281,7 @@ void ThemeDesigner::showOutputs(const Theme& theme) {
         if (!isThere)
             continue;
         const OutputSlides& output = slides.outputs[i];
-        m_views[i]->setScene(
-            sceneOf(slides, output, output.slideAt(slides.steps[size_t(step)].position)));
+        m_views[i]->setScene(sceneOf(slides, output, output.slideAt(slides.steps[size_t(step)].position)));
         const Theme* own = themeOf(output.output.look.theme, themes);
         m_views[i]->setCaption(output.output.label(), own && !output.output.insists.empty()
                                                           ? tr("insists on %1").arg(own->name)

@@ -20,7 +20,7 @@
 namespace mivanta {
 
 namespace {
-const QSize kIcon(112, 63);
+const QSize kIcon(88, 50);
 
 Scene iconScene(const Theme& theme) {
     Scene scene;
@@ -71,6 +71,7 @@ QWidget* ThemeLibrary::buildList() {
     m_list->setAccessibleName(tr("Themes"));
     m_list->setIconSize(kIcon);
     m_list->setWordWrap(true);
+    m_list->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     connect(m_list, &QListWidget::currentRowChanged, this, &ThemeLibrary::currentChanged);
     auto* fresh = new QPushButton(tr("New theme"), side);
     fresh->setObjectName(QStringLiteral("new-theme"));
@@ -225,7 +226,8 @@ void ThemeLibrary::begin(Theme theme) {
     const auto& themes = m_session.book().themes();
     const QString name = theme.name;
     for (int number = 2;
-         std::any_of(themes.begin(), themes.end(), [&](const Theme& t) { return t.name == theme.name; }); ++number)
+         std::any_of(themes.begin(), themes.end(), [&](const Theme& t) { return t.name == theme.name; });
+         ++number)
         theme.name = QStringLiteral("%1 %2").arg(name).arg(number);
     theme.id = newThemeId(theme.name, themes);
     m_draft.open(theme, true);
@@ -259,16 +261,15 @@ void ThemeLibrary::duplicate() {
 void ThemeLibrary::saveTheme(const std::function<void()>& then) {
     if (!m_draft.theme())
         return;
-    change(
-        [theme = *m_draft.theme()](Library& library) { return library.themes().save(theme); },
-        [this, theme = *m_draft.theme(), then] {
-            m_wanted = theme.id;
-            if (m_draft.theme() && *m_draft.theme() == theme)
-                m_draft.saved();
-            tellWhereItIsUsed(theme);
-            if (then)
-                then();
-        });
+    change([theme = *m_draft.theme()](Library& library) { return library.themes().save(theme); },
+           [this, theme = *m_draft.theme(), then] {
+               m_wanted = theme.id;
+               if (m_draft.theme() && *m_draft.theme() == theme)
+                   m_draft.saved();
+               tellWhereItIsUsed(theme);
+               if (then)
+                   then();
+           });
 }
 
 /// The open service keeps the theme as it was until it is told otherwise.
@@ -290,11 +291,10 @@ void ThemeLibrary::useInService() {
 void ThemeLibrary::makeUsual() {
     if (!m_draft.theme() || m_draft.isNew())
         return;
-    change(
-        [id = m_draft.theme()->id](Library& library) { return library.themes().makeUsual(id); },
-        [this, name = m_draft.theme()->name] {
-            Q_EMIT m_session.notice(tr("New services begin with the theme \u201c%1\u201d.").arg(name));
-        });
+    change([id = m_draft.theme()->id](Library& library) { return library.themes().makeUsual(id); },
+           [this, name = m_draft.theme()->name] {
+               Q_EMIT m_session.notice(tr("New services begin with the theme \u201c%1\u201d.").arg(name));
+           });
 }
 
 void ThemeLibrary::settle(const std::function<void()>& then) {
@@ -331,7 +331,8 @@ void ThemeLibrary::bringIn(const QStringList& paths) {
         ask<Theme>([path](Library& library) { return library.themes().bringIn(path, library.pictures()); },
                    [this](const Theme& theme) {
                        m_wanted = theme.id;
-                       Q_EMIT m_session.notice(tr("The theme \u201c%1\u201d is in the library.").arg(theme.name));
+                       Q_EMIT m_session.notice(
+                           tr("The theme \u201c%1\u201d is in the library.").arg(theme.name));
                    });
     }
 }
@@ -339,15 +340,14 @@ void ThemeLibrary::bringIn(const QStringList& paths) {
 void ThemeLibrary::sendOut() {
     if (!m_draft.theme())
         return;
-    QString path =
-        m_prompts.whereToExport(m_draft.theme()->name + u'.' + QLatin1String(kThemeSuffix));
+    QString path = m_prompts.whereToExport(m_draft.theme()->name + u'.' + QLatin1String(kThemeSuffix));
     if (path.isEmpty())
         return;
     if (!path.endsWith(QLatin1String(kThemeSuffix)))
         path += u'.' + QLatin1String(kThemeSuffix);
-    change(
-        [path, theme = *m_draft.theme()](Library& library) { return library.themes().sendOut(theme, path, library.pictures()); },
-        [this, path] { Q_EMIT m_session.notice(tr("Written to %1.").arg(path)); });
+    change([path, theme = *m_draft.theme()](
+               Library& library) { return library.themes().sendOut(theme, path, library.pictures()); },
+           [this, path] { Q_EMIT m_session.notice(tr("Written to %1.").arg(path)); });
 }
 
 void ThemeLibrary::putInBin() {
@@ -358,33 +358,33 @@ void ThemeLibrary::putInBin() {
         m_draft.open(std::nullopt);
         return;
     }
-    ask<ThemeUses>([id = theme.id](Library& library) { return library.themes().usesOf(id); },
-                   [this, theme](const ThemeUses& uses) {
-                       QStringList users;
-                       if (!uses.songs.isEmpty())
-                           users << tr("Songs that usually have it: %1.").arg(uses.songs.join(QStringLiteral(", ")));
-                       for (const Output& output : m_session.outputs())
-                           if (output.look.theme == theme.id)
-                               users << tr("The output %1 has it.").arg(output.label());
-                       const Service& service = m_session.document().service();
-                       if (service.theme.id == theme.id || themeOf(theme.id, service.themes))
-                           users << tr("The open service has it; it keeps its copy.");
-                       if (users.isEmpty())
-                           users << tr("Nothing uses it.");
-                       if (m_prompts.deleteTheme(theme.name, users.join(u'\n')))
-                           reallyPutInBin(theme);
-                   });
+    ask<ThemeUses>(
+        [id = theme.id](Library& library) { return library.themes().usesOf(id); },
+        [this, theme](const ThemeUses& uses) {
+            QStringList users;
+            if (!uses.songs.isEmpty())
+                users << tr("Songs that usually have it: %1.").arg(uses.songs.join(QStringLiteral(", ")));
+            for (const Output& output : m_session.outputs())
+                if (output.look.theme == theme.id)
+                    users << tr("The output %1 has it.").arg(output.label());
+            const Service& service = m_session.document().service();
+            if (service.theme.id == theme.id || themeOf(theme.id, service.themes))
+                users << tr("The open service has it; it keeps its copy.");
+            if (users.isEmpty())
+                users << tr("Nothing uses it.");
+            if (m_prompts.deleteTheme(theme.name, users.join(u'\n')))
+                reallyPutInBin(theme);
+        });
 }
 
 void ThemeLibrary::reallyPutInBin(const Theme& theme) {
-    change(
-        [id = theme.id](Library& library) { return library.themes().putInBin(id); },
-        [this, theme] {
-            if (m_draft.theme() && m_draft.theme()->id == theme.id)
-                m_draft.open(std::nullopt);
-            Q_EMIT m_session.notice(
-                tr("\u201c%1\u201d is in the bin; it can be taken back from there.").arg(theme.name));
-        });
+    change([id = theme.id](Library& library) { return library.themes().putInBin(id); },
+           [this, theme] {
+               if (m_draft.theme() && m_draft.theme()->id == theme.id)
+                   m_draft.open(std::nullopt);
+               Q_EMIT m_session.notice(
+                   tr("\u201c%1\u201d is in the bin; it can be taken back from there.").arg(theme.name));
+           });
 }
 
 void ThemeLibrary::fillBin(QMenu* menu) {
@@ -400,9 +400,8 @@ void ThemeLibrary::fillBin(QMenu* menu) {
             }
             for (const Theme& gone : *bin)
                 menu->addAction(gone.name, this, [this, id = gone.id] {
-                    change(
-                        [id](Library& library) { return library.themes().takeFromBin(id); },
-                        [this, id] { m_wanted = id; });
+                    change([id](Library& library) { return library.themes().takeFromBin(id); },
+                           [this, id] { m_wanted = id; });
                 });
         });
 }
@@ -414,9 +413,10 @@ void ThemeLibrary::recover(const Theme& unsaved) {
         m_draft.set(property, property.get(unsaved.look));
     m_draft.rename(unsaved.name);
     m_draft.endVisit();
-    Q_EMIT m_session.notice(tr("The theme \u201c%1\u201d was being designed and not saved last time. It is in the "
-                               "Library, under Themes, as it was left.")
-                                .arg(unsaved.name));
+    Q_EMIT m_session.notice(
+        tr("The theme \u201c%1\u201d was being designed and not saved last time. It is in the "
+           "Library, under Themes, as it was left.")
+            .arg(unsaved.name));
 }
 
 } // namespace mivanta

@@ -16,7 +16,8 @@ namespace {
 /// Editors that are too wide to stand beside their name.
 bool isWide(const LookProperty& property) {
     const LookValue value = property.get(Look());
-    return std::holds_alternative<QRectF>(value) || std::holds_alternative<std::vector<GradientStop>>(value) ||
+    return std::holds_alternative<QRectF>(value) ||
+           std::holds_alternative<std::vector<GradientStop>>(value) ||
            std::holds_alternative<std::vector<RoleLook>>(value) ||
            std::holds_alternative<std::vector<SlideObject>>(value);
 }
@@ -77,6 +78,9 @@ void LookForm::addGroup(LookGroup group, QVBoxLayout* column, const PictureChoos
         row.giveUp->setText(QStringLiteral("\u21ba"));
         row.giveUp->setObjectName(QStringLiteral("give-up-") + property.keyText());
         row.giveUp->setToolTip(tr("Give up what was set here"));
+        QSizePolicy kept = row.giveUp->sizePolicy();
+        kept.setRetainSizeWhenHidden(true); // fields do not move when there is something to give up
+        row.giveUp->setSizePolicy(kept);
         row.giveUp->setAccessibleName(tr("Give up: %1").arg(row.label->text()));
         if (isWide(property)) {
             grid->addWidget(row.label, line, 0, 1, 2);
@@ -127,14 +131,13 @@ void LookForm::show(const Look& look, const ResolvedLook* resolved, const LookOv
         row.label->setVisible(shown);
         row.editor->setVisible(shown);
         row.source->setVisible(shown && resolved);
-        row.giveUp->setVisible(shown && own);
+        row.giveUp->setVisible(shown && own && own->has(*row.property));
         row.editor->setValue(row.property->get(look));
         if (!resolved)
             continue;
         const LookSource& source = resolved->sourceOf(*row.property);
         row.source->setText(sourceText(source));
         row.editor->setEnabled(source.level != LookLevel::Insisted);
-        row.giveUp->setEnabled(own && own->has(*row.property));
     }
 }
 
@@ -193,7 +196,8 @@ QString sourceText(const LookSource& source) {
     case LookLevel::Slide:
         return with(LookForm::tr("this slide"));
     case LookLevel::Insisted:
-        return LookForm::tr("the output insists on it: %1").arg(source.theme.isEmpty() ? LookForm::tr("its own") : source.theme);
+        return LookForm::tr("the output insists on it: %1")
+            .arg(source.theme.isEmpty() ? LookForm::tr("its own") : source.theme);
     }
     return {};
 }

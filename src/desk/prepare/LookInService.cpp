@@ -4,6 +4,7 @@
 #include "desk/parts/Columns.h"
 #include "desk/parts/LookForm.h"
 #include "desk/parts/Style.h"
+#include "render/LegibilityMeasure.h"
 #include <QComboBox>
 #include <QGridLayout>
 #include <QHBoxLayout>
@@ -131,8 +132,7 @@ void LookInService::setItem(const ItemId& id) {
 void LookInService::setSlide(const std::optional<int>& slide) {
     m_slide = slide;
     fillLevels();
-    m_level->setCurrentIndex(
-        m_level->findData(slide ? int(LookLevel::Slide) : int(LookLevel::Item)));
+    m_level->setCurrentIndex(m_level->findData(slide ? int(LookLevel::Slide) : int(LookLevel::Item)));
     refresh();
 }
 
@@ -170,7 +170,8 @@ void LookInService::change(const QString& what, const std::function<void(LookCho
 void LookInService::set(const LookProperty& property, const LookValue& value) {
     const QString what = QString::fromUtf8(property.label).toLower();
     if (property.group == LookGroup::Objects) {
-        // Those of the theme come first and stay the theme's; what was changed among them is a choice of its own.
+        // Those of the theme come first and stay the theme's; what was changed among them is a choice of its
+        // own.
         change(what, [&](LookChoice& choice) {
             choice.own.set(property, value);
             choice.objects.clear();
@@ -255,7 +256,11 @@ void LookInService::showOutputs() {
         if (i >= count)
             continue;
         const OutputSlides& output = made->outputs[i];
-        QString look = tr("%1 px \u00b7 %2").arg(output.fontSize).arg(output.reasonText);
+        const Legibility legibility = legibilityOf(
+            letterHeights(output.look.words, output.fontSize, output.output.size.height()), output.output);
+        QString look = tr("%1 px \u00b7 %2 \u00b7 %3")
+                           .arg(output.fontSize)
+                           .arg(output.reasonText, legibilityText(legibility));
         const Theme* insisted = themeOf(output.output.look.theme, themes);
         if (insisted && !output.output.insists.empty())
             look = insisted->name + QStringLiteral(" \u00b7 ") + look;

@@ -2,8 +2,13 @@
 #include "desk/setup/SetupDesk.h"
 #include "desk/parts/Columns.h"
 #include "desk/parts/Style.h"
+#include "desk/setup/HallView.h"
+#include "desk/setup/OutputForm.h"
+#include "render/LegibilityMeasure.h"
+#include <QApplication>
 #include <QComboBox>
 #include <QGridLayout>
+#include <QHBoxLayout>
 #include <QLabel>
 #include <QVBoxLayout>
 
@@ -61,13 +66,24 @@ SetupDesk::SetupDesk(Session& session, ThumbnailStore& thumbnails, QWidget* pare
     m_grid->setSpacing(spaced(4));
     for (int c = 0; c < kColumns; ++c)
         m_grid->setColumnStretch(c, 1);
-    auto* column = new QVBoxLayout(content);
-    column->setContentsMargins(spaced(6), spaced(6), spaced(6), spaced(6));
+    m_hall = new HallView(content);
+    m_form = new OutputForm(content);
+    connect(m_form, &OutputForm::changed, &m_session, &Session::changeOutput);
+    auto* column = new QVBoxLayout;
     column->setSpacing(spaced(3));
+    column->addWidget(m_hall);
     column->addWidget(title);
     column->addWidget(m_monitors);
     column->addLayout(m_grid);
     column->addStretch(1);
+    auto* side = new QVBoxLayout;
+    side->addWidget(m_form);
+    side->addStretch(1);
+    auto* row = new QHBoxLayout(content);
+    row->setContentsMargins(spaced(5), spaced(5), spaced(5), spaced(5));
+    row->setSpacing(spaced(5));
+    row->addLayout(column, 5);
+    row->addLayout(side, 2);
     setWidget(content);
     connect(&m_session, &Session::placesChanged, this, &SetupDesk::refresh);
     connect(&m_session.book(), &SlideBook::changed, this, &SetupDesk::refresh);
@@ -101,6 +117,12 @@ SetupDesk::OutputCard SetupDesk::makeCard(const Output& output) {
     name->setFont(textFont(1.2, true));
     auto* picture = new PictureView(m_thumbnails, frame);
     picture->setEmptyText(tr("Nothing yet"));
+    picture->setObjectName(QStringLiteral("output-") + output.name);
+    picture->setChoosable(tr("Show how %1 is set up").arg(output.label()));
+    connect(picture, &PictureView::clicked, this, [this, name = output.name] {
+        m_chosen = name;
+        refresh();
+    });
     auto* where = new QLabel(frame);
     where->setFont(textFont(1.0, true));
     where->setWordWrap(true);
@@ -120,6 +142,7 @@ SetupDesk::OutputCard SetupDesk::makeCard(const Output& output) {
     column->addWidget(where);
     column->addWidget(place);
     column->addWidget(facts);
+    column->addStretch(1);
     return {output.name, frame, picture, where, place, facts};
 }
 
@@ -155,6 +178,27 @@ void SetupDesk::placeChosen(const QString& name, int index) {
             }
 }
 
+/// The chosen output's hall, with the letters that the service's theme has there.
+void SetupDesk::showChosen() {
+    const auto& outputs = m_session.outputs();
+    auto output =
+        std::find_if(outputs.begin(), outputs.end(), [&](const Output& o) { return o.name == m_chosen; });
+    if (output == outputs.end())
+        output = outputs.begin();
+    m_hall->setVisible(output != outputs.end());
+    m_form->setVisible(output != outputs.end());
+    if (output == outputs.end())
+        return;
+    m_chosen = output->name;
+    const Look look =
+        lookOn(*output, plainChain(m_session.document().service().theme, m_session.book().themes())).look;
+    const int px = int(look.words.size * output->size.height() / kLookHeight);
+    m_hall->setHall(*output, letterHeights(look.words, px, output->size.height()));
+    if (!m_form->isAncestorOf(QApplication::focusWidget()) || !(m_shown == *output))
+        m_form->setOutput(*output, m_session.book().themes());
+    m_shown = *output;
+}
+
 void SetupDesk::refresh() {
     if (!isVisible())
         return;
@@ -168,6 +212,7 @@ void SetupDesk::refresh() {
                             ? tr("One screen is connected, so the outputs open as windows on it. Plug a "
                                  "projector in and the hall moves there by itself.")
                             : tr("%1 screens are connected.").arg(monitors.size()));
+    showChosen();
     for (size_t i = 0; i < m_cards.size(); ++i) {
         const OutputCard& card = m_cards[i];
         if (i < m_session.placements().size())
@@ -176,6 +221,7 @@ void SetupDesk::refresh() {
             fillPlaces(card, outputs[i]);
         card.facts->setText(factsText(outputs[i], m_session.book().themes()));
         card.picture->setPicture(m_session.player().frame(outputs[i].name));
+        card.picture->setChosen(card.name == m_chosen);
     }
 }
 

@@ -10,6 +10,9 @@ class QLabel;
 
 namespace mivanta {
 
+class HallView;
+class OutputForm;
+
 /// The outputs: what each shows now, where it goes, and what it is set to.
 class SetupDesk : public QScrollArea {
     Q_OBJECT
@@ -31,6 +34,7 @@ private:
     void rebuild();
     OutputCard makeCard(const Output& output);
     void refresh();
+    void showChosen();
     void fillPlaces(const OutputCard& card, const Output& output) const;
     void placeChosen(const QString& output, int index);
 
@@ -39,6 +43,10 @@ private:
     QLabel* m_monitors;
     QGridLayout* m_grid;
     std::vector<OutputCard> m_cards;
+    HallView* m_hall;
+    OutputForm* m_form;
+    QString m_chosen; ///< the output that is set up at the side
+    Output m_shown;   ///< as it is shown there
 };
 
 } // namespace mivanta

@@ -1,0 +1,39 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/run/Output.h"
+#include <QWidget>
+
+class QCheckBox;
+class QComboBox;
+class QDoubleSpinBox;
+class QLabel;
+class QSpinBox;
+
+namespace mivanta {
+
+/// What one output is set to: its hall, its lines, its theme and what of it is insisted on.
+class OutputForm : public QWidget {
+    Q_OBJECT
+public:
+    explicit OutputForm(QWidget* parent = nullptr);
+    void setOutput(const Output& output, const std::vector<Theme>& themes);
+
+Q_SIGNALS:
+    void changed(const mivanta::Output& output);
+
+private:
+    void send();
+    void fillThemes(const std::vector<Theme>& themes);
+
+    Output m_output;
+    QLabel* m_name;
+    QDoubleSpinBox* m_height;
+    QDoubleSpinBox* m_backRow;
+    QComboBox* m_light;
+    QSpinBox* m_lines;
+    QCheckBox* m_ownSteps;
+    QComboBox* m_theme;
+    std::vector<QCheckBox*> m_insists; ///< by LookGroup
+};
+
+} // namespace mivanta
