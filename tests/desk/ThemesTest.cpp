@@ -113,7 +113,8 @@ TEST_F(Themes, ABoxIsResizedByItsHandle) {
 TEST_F(Themes, BoxesAreMovedByKeysToo) {
     canvas->setFocus();
     press(Qt::Key_Right);
-    EXPECT_NEAR(box(ThemeCanvas::kWords).left(), 0.0625, 0.001);
+    press(Qt::Key_Right); // faster than the words can follow
+    EXPECT_NEAR(box(ThemeCanvas::kWords).left(), 0.065, 0.001);
     press(Qt::Key_Up, Qt::ControlModifier | Qt::ShiftModifier);
     EXPECT_NEAR(box(ThemeCanvas::kWords).height(), 0.755, 0.001);
     press(Qt::Key_Tab);
@@ -132,6 +133,26 @@ TEST_F(Themes, ANewThemeIsMadeNamedAndKept) {
     EXPECT_TRUE(waitUntil([&] { return list->count() == before + 1; }));
     EXPECT_EQ(stored(u"new-theme"_s).name, u"Harbour Night"_s);
     EXPECT_EQ(list->currentItem()->text(), u"Harbour Night"_s);
+}
+
+TEST_F(Themes, NewServicesBeginWithTheUsualOne) {
+    list->setFocus();
+    press(Qt::Key_End);
+    ASSERT_TRUE(waitUntil([&] { return name() == list->currentItem()->text(); }));
+    more(u"theme-usual"_s);
+    const QString id = list->currentItem()->data(Qt::UserRole).toString();
+    EXPECT_TRUE(waitUntil([&] {
+        session->document().startNew();
+        return session->document().service().theme.id == id;
+    }));
+}
+
+TEST_F(Themes, AThemeOfOnesOwnCanBeASongsUsualOne) {
+    more(u"theme-duplicate"_s);
+    save();
+    auto* box = window->findChild<QComboBox*>(u"detail-theme"_s);
+    EXPECT_TRUE(waitUntil([&] { return box->findText(u"Dusk Water, copy"_s) > 0; }));
+    EXPECT_GT(window->findChild<QComboBox*>(u"several-theme"_s)->findText(u"Dusk Water, copy"_s), 0);
 }
 
 TEST_F(Themes, ACopyIsDesignedApart) {

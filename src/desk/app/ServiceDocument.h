@@ -34,6 +34,8 @@ public:
     void renameHeading(const ItemId& id, const QString& title);
     void setTitle(const QString& title);
     void setTheme(const Theme& theme);
+    /// That new services begin with.
+    void setUsualTheme(const Theme& theme) { m_usualTheme = theme; }
     /// What is chosen for the target; `library`: where themes are copied from.
     void changeLook(const LookTarget& target, const std::vector<Theme>& library,
                     const std::function<void(LookChoice&)>& change, const QString& what, int visit = 0);

@@ -13,8 +13,11 @@ Session::Session(Options options, QObject* parent)
       m_book(m_document, shippedThemes()),
       m_player({sessionFolder(m_options.libraryFolder),
                 m_options.playerProgram,
-                {true, m_options.program, {QStringLiteral("--library"), m_options.libraryFolder},
-                 picturesFolder(m_options.libraryFolder), pictureCacheFolder(m_options.libraryFolder)}}),
+                {true,
+                 m_options.program,
+                 {QStringLiteral("--library"), m_options.libraryFolder},
+                 picturesFolder(m_options.libraryFolder),
+                 pictureCacheFolder(m_options.libraryFolder)}}),
       m_run(m_book, m_player) {
     connect(&m_library, &LibraryClient::failed, this, &Session::problem);
     connect(&m_library, &LibraryClient::opened, this, &Session::loadThemes);
@@ -61,13 +64,24 @@ void Session::start() {
 }
 
 void Session::loadThemes() {
-    m_library.ask<std::vector<Theme>>(
-        this, [](Library& library) { return library.themes().all(); },
-        [this](const Result<std::vector<Theme>>& themes) {
-            if (themes)
-                m_book.setThemes(*themes);
-            else
-                Q_EMIT problem(themes.error());
+    using Loaded = std::pair<std::vector<Theme>, QString>; // with the usual one's id
+    m_library.ask<Loaded>(
+        this,
+        [](Library& library) -> Result<Loaded> {
+            auto themes = library.themes().all();
+            if (!themes)
+                return tl::unexpected(themes.error());
+            const auto usual = library.themes().usual();
+            return Loaded{std::move(*themes), usual.value_or(QString())};
+        },
+        [this](const Result<Loaded>& loaded) {
+            if (!loaded) {
+                Q_EMIT problem(loaded.error());
+                return;
+            }
+            m_book.setThemes(loaded->first);
+            if (const Theme* usual = themeOf(loaded->second, loaded->first))
+                m_document.setUsualTheme(*usual);
         });
 }
 

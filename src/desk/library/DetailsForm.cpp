@@ -67,7 +67,7 @@ QString numberText(int number) {
 
 } // namespace
 
-DetailsForm::DetailsForm(const std::vector<Theme>& themes, QWidget* parent) : QScrollArea(parent) {
+DetailsForm::DetailsForm(QWidget* parent) : QScrollArea(parent) {
     setObjectName(QStringLiteral("details-form"));
     setWidgetResizable(true);
     setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
@@ -135,15 +135,12 @@ DetailsForm::DetailsForm(const std::vector<Theme>& themes, QWidget* parent) : QS
         QStringLiteral("track"), tr("Backing track"), tr("A sound file"),
         [](const Song& s) { return s.backingTrack; }, [](Song& s, const QString& t) { s.backingTrack = t; });
 
-    m_theme = new QComboBox(content);
+    m_theme = new ThemeBox(tr("The service's theme"), content);
     m_theme->setObjectName(QStringLiteral("detail-theme"));
     m_theme->setAccessibleName(tr("Usual theme"));
     m_theme->setToolTip(tr("How this song looks unless the service says otherwise"));
-    m_theme->addItem(tr("The service's theme"), QString());
-    for (const Theme& theme : themes)
-        m_theme->addItem(theme.name, theme.id);
     connect(m_theme, &QComboBox::activated, this, [this] {
-        const QString id = m_theme->currentData().toString();
+        const QString id = m_theme->theme();
         Q_EMIT edited(
             tr("usual theme"), [id](Song& song) { song.usualTheme = id; }, 0);
     });
@@ -192,7 +189,7 @@ void DetailsForm::setSong(const Song& song) {
         ->setPlaceholderText(guessedKey(song).value_or(QString()));
     if (m_notes->toPlainText() != song.notes)
         m_notes->setPlainText(song.notes);
-    m_theme->setCurrentIndex(std::max(0, m_theme->findData(song.usualTheme)));
+    m_theme->setTheme(song.usualTheme);
     const QString gaps = gapsOf(song);
     m_gaps->setText(gaps);
     m_form->setRowVisible(m_gaps, !gaps.isEmpty());

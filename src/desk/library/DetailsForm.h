@@ -2,6 +2,7 @@
 #pragma once
 #include "core/song/Song.h"
 #include "core/theme/Theme.h"
+#include "desk/parts/ThemeBox.h"
 #include <QScrollArea>
 
 class QComboBox;
@@ -18,7 +19,8 @@ namespace mivanta {
 class DetailsForm : public QScrollArea {
     Q_OBJECT
 public:
-    explicit DetailsForm(const std::vector<Theme>& themes, QWidget* parent = nullptr);
+    explicit DetailsForm(QWidget* parent = nullptr);
+    void setThemes(const std::vector<Theme>& themes) { m_theme->setThemes(themes); }
     /// Shows the song's details; fields that say the same already stay as they are. Tells nothing.
     void setSong(const Song& song);
     /// The details that are there, in a line of rich text; a link "details" stands for gaps.
@@ -44,7 +46,7 @@ private:
     std::vector<Field> m_fields;
     QFormLayout* m_form;
     QPlainTextEdit* m_notes;
-    QComboBox* m_theme;
+    ThemeBox* m_theme;
     QLabel* m_gaps;
     bool m_showing = false;
 };

@@ -3,7 +3,6 @@
 #include "core/base/Fold.h"
 #include "desk/parts/Columns.h"
 #include "desk/parts/Style.h"
-#include "store/Settings.h"
 #include <QComboBox>
 #include <QGridLayout>
 #include <QHBoxLayout>
@@ -74,6 +73,12 @@ QPushButton* SeveralSongs::button(const QString& name, const QString& text, cons
 QComboBox* SeveralSongs::addDetail(QGridLayout& grid, const QString& name, const QString& label,
                                    const QString& tip) {
     auto* box = new QComboBox(this);
+    addDetail(grid, box, name, label, tip);
+    return box;
+}
+
+void SeveralSongs::addDetail(QGridLayout& grid, QComboBox* box, const QString& name, const QString& label,
+                             const QString& tip) {
     box->setObjectName(name);
     box->setAccessibleName(label);
     box->setToolTip(tip);
@@ -82,7 +87,6 @@ QComboBox* SeveralSongs::addDetail(QGridLayout& grid, const QString& name, const
     caption->setBuddy(box);
     grid.addWidget(caption, row, 0);
     grid.addWidget(box, row, 1);
-    return box;
 }
 
 QWidget* SeveralSongs::buildDetails() {
@@ -111,17 +115,17 @@ QWidget* SeveralSongs::buildDetails() {
                                         [text](Song& song) { song.topics = without(song.topics, text); });
                            }),
                     1, 3);
-    m_theme = addDetail(*grid, QStringLiteral("several-theme"), tr("Usual theme"), tr("How the songs look"));
-    m_theme->addItem(tr("The service\u2019s theme"), QString());
-    for (const Theme& theme : shippedThemes())
-        m_theme->addItem(theme.name, theme.id);
-    grid->addWidget(
-        button(QStringLiteral("set-theme"), tr("Set for all"), tr("Every song gets this theme"),
-               [this] {
-                   edit(tr("Theme \u201c%1\u201d set for %2").arg(m_theme->currentText()),
-                        [id = m_theme->currentData().toString()](Song& song) { song.usualTheme = id; });
-               }),
-        2, 2);
+    m_theme = new ThemeBox(tr("The service\u2019s theme"), this);
+    addDetail(*grid, m_theme, QStringLiteral("several-theme"), tr("Usual theme"), tr("How the songs look"));
+    const auto takeThemes = [this] { m_theme->setThemes(m_session.book().themes()); };
+    connect(&m_session.book(), &SlideBook::changed, this, takeThemes);
+    takeThemes();
+    grid->addWidget(button(QStringLiteral("set-theme"), tr("Set for all"), tr("Every song gets this theme"),
+                           [this] {
+                               edit(tr("Theme \u201c%1\u201d set for %2").arg(m_theme->currentText()),
+                                    [id = m_theme->theme()](Song& song) { song.usualTheme = id; });
+                           }),
+                    2, 2);
     m_language = addDetail(*grid, QStringLiteral("several-language"), tr("Language"),
                            tr("Such as en or fr; empty: not said"));
     m_language->setEditable(true);

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "desk/app/Session.h"
+#include "desk/parts/ThemeBox.h"
 #include <QWidget>
 #include <functional>
 
@@ -32,6 +33,8 @@ private:
     QWidget* buildDetails();
     QWidget* buildActions();
     QComboBox* addDetail(QGridLayout& grid, const QString& name, const QString& label, const QString& tip);
+    void addDetail(QGridLayout& grid, QComboBox* box, const QString& name, const QString& label,
+                   const QString& tip);
     QPushButton* button(const QString& name, const QString& text, const QString& tip,
                         const std::function<void()>& work);
     void fillChoices();
@@ -45,7 +48,7 @@ private:
     QLabel* m_heading;
     QLabel* m_titles;
     QComboBox* m_topic;
-    QComboBox* m_theme;
+    ThemeBox* m_theme;
     QComboBox* m_language;
     QPushButton* m_send;
     QLabel* m_result;

@@ -33,8 +33,7 @@ constexpr int kTextSoonMs = 250;
 
 } // namespace
 
-SongEditor::SongEditor(SongDraft& draft, Prompts& prompts, Speller& speller, const std::vector<Theme>& themes,
-                       QWidget* parent)
+SongEditor::SongEditor(SongDraft& draft, Prompts& prompts, Speller& speller, QWidget* parent)
     : QWidget(parent),
       m_draft(draft),
       m_prompts(prompts),
@@ -46,7 +45,7 @@ SongEditor::SongEditor(SongDraft& draft, Prompts& prompts, Speller& speller, con
     m_empty->setAlignment(Qt::AlignTop);
     m_content = new QWidget(this);
     m_stack = new QStackedWidget(m_content);
-    m_form = new DetailsForm(themes, m_stack);
+    m_form = new DetailsForm(m_stack);
     m_chart = new ChartView(m_stack);
     m_text = new QPlainTextEdit(m_stack);
     m_text->setObjectName(QStringLiteral("whole-text"));
@@ -398,6 +397,10 @@ void SongEditor::transposeSong(int semitones) {
             song.key = keyOf(song);
         song = transposed(song, semitones);
     });
+}
+
+void SongEditor::setThemes(const std::vector<Theme>& themes) {
+    m_form->setThemes(themes);
 }
 
 } // namespace mivanta

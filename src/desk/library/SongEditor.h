@@ -29,8 +29,9 @@ class SongEditor : public QWidget {
 public:
     enum View { PartsView, TextView, ChartPage, DetailsView };
 
-    SongEditor(SongDraft& draft, Prompts& prompts, Speller& speller, const std::vector<Theme>& themes,
-               QWidget* parent = nullptr);
+    SongEditor(SongDraft& draft, Prompts& prompts, Speller& speller, QWidget* parent = nullptr);
+    /// What can be chosen as its usual theme.
+    void setThemes(const std::vector<Theme>& themes);
 
     void setView(View view);
     /// Shown while there is no song.

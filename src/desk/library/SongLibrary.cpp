@@ -15,7 +15,6 @@
 #include "desk/parts/OrderEdit.h"
 #include "desk/parts/Style.h"
 #include "formats/SongJson.h"
-#include "store/Settings.h"
 #include <QApplication>
 #include <QHBoxLayout>
 #include <QLabel>
@@ -59,8 +58,10 @@ QWidget* SongLibrary::buildSongs(ThumbnailStore& thumbnails) {
     m_list = new LibraryList(m_session, m_prompts, songs);
     m_find = &m_list->find();
     auto* one = new QWidget(songs);
-    m_editor =
-        new SongEditor(m_draft, m_prompts, m_speller, shippedThemes(), this); // its keys are the desk's
+    m_editor = new SongEditor(m_draft, m_prompts, m_speller, this); // its keys are the desk's
+    const auto takeThemes = [this] { m_editor->setThemes(m_session.book().themes()); };
+    connect(&m_session.book(), &SlideBook::changed, this, takeThemes);
+    takeThemes();
     auto* oneRow = new QHBoxLayout(one);
     oneRow->setContentsMargins(0, 0, 0, 0);
     oneRow->setSpacing(0);

@@ -15,9 +15,9 @@ namespace mivanta {
 
 namespace {
 
-constexpr double kHandle = 9;       // px, the side of a handle
-constexpr double kReach = 7;        // px, from where a guide draws a box to it
-constexpr double kNudge = 0.0025;   // of the screen, for a press of an arrow key
+constexpr double kHandle = 9;     // px, the side of a handle
+constexpr double kReach = 7;      // px, from where a guide draws a box to it
+constexpr double kNudge = 0.0025; // of the screen, for a press of an arrow key
 constexpr double kLargeNudge = 0.025;
 
 QPointF handleAt(const QRectF& area, const BoxGrip& grip) {
@@ -33,8 +33,9 @@ ThemeCanvas::ThemeCanvas(ThumbnailStore& thumbnails, QWidget* parent)
       m_thumbnails(thumbnails) {
     setObjectName(QStringLiteral("theme-canvas"));
     setAccessibleName(tr("The slide: its boxes can be moved"));
-    setToolTip(tr("Drag a box or its handles. Tab goes from box to box, arrows move it, Ctrl with arrows resizes it, "
-                  "Shift makes larger steps; Alt while dragging lets it stand anywhere."));
+    setToolTip(tr(
+        "Drag a box or its handles. Tab goes from box to box, arrows move it, Ctrl with arrows resizes it, "
+        "Shift makes larger steps; Alt while dragging lets it stand anywhere."));
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
     setAcceptDrops(true);
@@ -149,6 +150,12 @@ void ThemeCanvas::setCursorFor(QPointF at) {
 
 void ThemeCanvas::send(const DraggedBox& dragged) {
     m_standing = dragged;
+    // At once, so that the next key press goes on from here; the words follow when they are fitted again.
+    Look& look = m_scene->look;
+    (m_chosen == kWords    ? look.words.box
+     : m_chosen == kCredit ? look.credit.box
+                           : look.objects[size_t(m_chosen - kObjects)].box) = dragged.box;
+    update();
     Q_EMIT boxChanged(m_chosen, dragged.box);
 }
 
@@ -244,7 +251,8 @@ void ThemeCanvas::paintEvent(QPaintEvent*) {
     const QRectF area = pictureArea();
     if (!m_scene) {
         painter.setPen(day().quiet);
-        painter.drawText(rect(), Qt::AlignCenter | Qt::TextWordWrap, tr("Choose a theme, or make a new one."));
+        painter.drawText(rect(), Qt::AlignCenter | Qt::TextWordWrap,
+                         tr("Choose a theme, or make a new one."));
         return;
     }
     const QPixmap drawn = m_thumbnails.get(*m_scene, area.size().toSize() * devicePixelRatio());

@@ -66,15 +66,12 @@ QWidget* SongInService::buildKeyRow() {
     m_capo->setSpecialValueText(tr("none"));
     connect(m_capo, &QSpinBox::valueChanged, this,
             [this](int fret) { change(tr("the capo"), [fret](Song& song) { song.capo = fret; }); });
-    m_theme = new QComboBox(keys);
+    m_theme = new ThemeBox(tr("The service's theme"), keys);
     m_theme->setObjectName(QStringLiteral("service-song-theme"));
     m_theme->setAccessibleName(tr("Theme of this song"));
     m_theme->setToolTip(tr("How this song looks in this service"));
-    m_theme->addItem(tr("The service's theme"), QString());
-    for (const Theme& theme : m_session.book().themes())
-        m_theme->addItem(theme.name, theme.id);
     connect(m_theme, &QComboBox::activated, this, [this] {
-        const QString id = m_theme->currentData().toString();
+        const QString id = m_theme->theme();
         change(tr("the song's theme"), [id](Song& song) { song.usualTheme = id; });
     });
     row->addWidget(new QLabel(tr("Key"), keys));
@@ -169,7 +166,8 @@ void SongInService::refresh() {
     m_key->setText(key.isEmpty() ? QStringLiteral("\u2013") : key);
     const QSignalBlocker quiet(m_capo);
     m_capo->setValue(m_song->capo);
-    m_theme->setCurrentIndex(std::max(0, m_theme->findData(m_song->usualTheme)));
+    m_theme->setThemes(m_session.book().themes());
+    m_theme->setTheme(m_song->usualTheme);
     showState();
 }
 

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "desk/app/Session.h"
+#include "desk/parts/ThemeBox.h"
 #include <QWidget>
 
 class QComboBox;
@@ -44,7 +45,7 @@ private:
     OrderEdit* m_order;
     QLabel* m_key;
     QSpinBox* m_capo;
-    QComboBox* m_theme;
+    ThemeBox* m_theme;
     QLabel* m_state;
     QPushButton* m_compare;
     QPushButton* m_library;

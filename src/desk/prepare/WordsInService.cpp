@@ -4,7 +4,6 @@
 #include "desk/library/SongEditor.h"
 #include "desk/library/WordsPreview.h"
 #include "desk/parts/Style.h"
-#include "store/Settings.h"
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QPushButton>
@@ -31,7 +30,10 @@ WordsInService::WordsInService(const Tools& tools, QWidget* parent)
     strip->setContentsMargins(spaced(4), spaced(2), spaced(4), spaced(2));
     strip->addWidget(m_heading, 1);
     strip->addWidget(back);
-    m_editor = new SongEditor(m_draft, tools.prompts, tools.speller, shippedThemes(), this);
+    m_editor = new SongEditor(m_draft, tools.prompts, tools.speller, this);
+    const auto takeThemes = [this] { m_editor->setThemes(m_session.book().themes()); };
+    connect(&m_session.book(), &SlideBook::changed, this, takeThemes);
+    takeThemes();
     m_editor->setForService();
     auto* side = new QWidget(this);
     side->setMinimumWidth(spaced(64));
