@@ -16,8 +16,8 @@ struct ThemeFile {
 inline constexpr const char* kThemeSuffix = "mivanta-theme";
 
 [[nodiscard]] Result<QByteArray> themeFileBytes(const ThemeFile& file);
-/// Reads a theme file, or the bare JSON of a theme without pictures. Sizes are bounded; pictures that the theme does
-/// not name are left out.
+/// Reads a theme file, or the bare JSON of a theme without pictures. Sizes are bounded; pictures that the
+/// theme does not name are left out.
 [[nodiscard]] Result<ThemeFile> readThemeFile(QIODevice& device, const QString& where);
 
 /// The names of the pictures that a look shows; each once.

@@ -13,10 +13,10 @@ namespace message {
 /// The first message on a connection. Desks order and are started again when they die; observers only listen.
 struct Hello {
     bool isDesk = true;
-    QString program;       ///< to start when the desks die
-    QStringList arguments; ///< with these
-    QString pictures{};      ///< the folder of the library's pictures
-    QString pictureCache{};  ///< for scaled copies of them
+    QString program;        ///< to start when the desks die
+    QStringList arguments;  ///< with these
+    QString pictures{};     ///< the folder of the library's pictures
+    QString pictureCache{}; ///< for scaled copies of them
 };
 
 /// The outputs as set up, and the monitor that the desks are on.

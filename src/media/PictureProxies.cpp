@@ -66,8 +66,7 @@ Result<Picture> opened(const QString& path) {
         static_cast<void>(lastError());
         return noPicture(QFileInfo::exists(path) ? u"it is of another kind"_s : u"it is not there"_s, path);
     }
-    Picture image(
-        vips_image_new_from_file(name.constData(), "access", VIPS_ACCESS_SEQUENTIAL, nullptr));
+    Picture image(vips_image_new_from_file(name.constData(), "access", VIPS_ACCESS_SEQUENTIAL, nullptr));
     if (!image)
         return noPicture(lastError(), path);
     const qint64 pixels = qint64(vips_image_get_width(image.get())) * vips_image_get_height(image.get());
@@ -83,7 +82,8 @@ QSize sizeOf(VipsImage* image) {
 
 /// Large enough to cover, never larger than the picture, and of a bounded length.
 QSize proxySize(QSize picture, QSize covered) {
-    double scale = std::max(double(covered.width()) / picture.width(), double(covered.height()) / picture.height());
+    double scale =
+        std::max(double(covered.width()) / picture.width(), double(covered.height()) / picture.height());
     scale = std::min({scale, 1.0, kLongest * covered.width() / picture.width(),
                       kLongest * covered.width() / picture.height()});
     return {std::max(1, int(std::lround(picture.width() * scale))),
@@ -93,8 +93,8 @@ QSize proxySize(QSize picture, QSize covered) {
 /// Decoded and scaled as it streams past.
 QImage scaled(const QString& path, QSize size) {
     VipsImage* out = nullptr;
-    if (vips_thumbnail(QFile::encodeName(path).constData(), &out, size.width(), "height", size.height(), "size",
-                       VIPS_SIZE_FORCE, nullptr) != 0) {
+    if (vips_thumbnail(QFile::encodeName(path).constData(), &out, size.width(), "height", size.height(),
+                       "size", VIPS_SIZE_FORCE, nullptr) != 0) {
         qWarning("a picture could not be read: %s", qPrintable(lastError()));
         return {};
     }
@@ -108,7 +108,8 @@ QImage scaled(const QString& path, QSize size) {
         return {};
     Picture flat(bytes);
     size_t length = 0;
-    const std::unique_ptr<void, decltype(&g_free)> data(vips_image_write_to_memory(flat.get(), &length), &g_free);
+    const std::unique_ptr<void, decltype(&g_free)> data(vips_image_write_to_memory(flat.get(), &length),
+                                                        &g_free);
     if (!data) {
         qWarning("a picture is broken: %s", qPrintable(lastError()));
         return {};
@@ -126,9 +127,10 @@ QImage scaled(const QString& path, QSize size) {
 QImage loaded(const QString& path) {
     QImageReader reader(path);
     const QImage image = reader.read();
-    return image.isNull() ? image
-                          : image.convertToFormat(image.hasAlphaChannel() ? QImage::Format_ARGB32_Premultiplied
-                                                                          : QImage::Format_RGB32);
+    return image.isNull()
+               ? image
+               : image.convertToFormat(image.hasAlphaChannel() ? QImage::Format_ARGB32_Premultiplied
+                                                               : QImage::Format_RGB32);
 }
 
 } // namespace
@@ -185,7 +187,8 @@ QImage PictureProxies::made(const QString& name, QSize covered, const QString& p
     QDir().mkpath(m_cache);
     QSaveFile file(proxyPath); // a cache that cannot be written only costs time
     if (!image.isNull() && file.open(QIODevice::WriteOnly) &&
-        image.save(&file, image.hasAlphaChannel() ? "PNG" : "JPEG", image.hasAlphaChannel() ? -1 : kJpegQuality) &&
+        image.save(&file, image.hasAlphaChannel() ? "PNG" : "JPEG",
+                   image.hasAlphaChannel() ? -1 : kJpegQuality) &&
         file.commit())
         trimCache();
     return image;

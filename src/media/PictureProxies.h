@@ -18,9 +18,9 @@ struct PictureFacts {
 
 inline constexpr qint64 kMostPixels = 400'000'000;
 
-/// Pictures of a library's media folder, scaled to what screens need. Decoding is streamed, so that it costs little
-/// more memory than the result; what was scaled once is kept in a cache on the disk, the oldest going first when
-/// that grows beyond its limit. Any thread; a call may take a second the first time.
+/// Pictures of a library's media folder, scaled to what screens need. Decoding is streamed, so that it costs
+/// little more memory than the result; what was scaled once is kept in a cache on the disk, the oldest going
+/// first when that grows beyond its limit. Any thread; a call may take a second the first time.
 class PictureProxies {
 public:
     PictureProxies(QString pictureFolder, QString cacheFolder, qint64 mostCacheBytes = 512LL << 20);

@@ -10,8 +10,8 @@ namespace mivanta {
 /// What stands behind the words, ready to be shown; shared by all pictures on the same backdrop.
 struct BehindLayer {
     QByteArray key;
-    QImage image;  ///< opaque, on black, as large as it is shown
-    QImage layer;  ///< the same as it was drawn: see-through where the scene is
+    QImage image; ///< opaque, on black, as large as it is shown
+    QImage layer; ///< the same as it was drawn: see-through where the scene is
 };
 using BehindPtr = std::shared_ptr<const BehindLayer>;
 

@@ -50,7 +50,8 @@ void OutputWindow::paintNow(const QRect& part) {
     QRect whole(QPoint(0, 0), size());
     if (!part.isEmpty() && area.size() == m_picture.size()) {
         const QRect device = part.translated(area.topLeft());
-        const QRectF logical(QPointF(device.topLeft()) / devicePixelRatio(), QSizeF(device.size()) / devicePixelRatio());
+        const QRectF logical(QPointF(device.topLeft()) / devicePixelRatio(),
+                             QSizeF(device.size()) / devicePixelRatio());
         whole &= logical.toAlignedRect();
     }
     m_store.beginPaint(whole);

@@ -92,8 +92,7 @@ FramePtr PreparedFrames::drawn(const Job& job) {
         frame->small = renderScene(job.scene, small, job.sources);
         return frame;
     }
-    frame->behind =
-        job.behind ? job.behind : behindLayer(job.scene, job.size, job.behindKey, job.sources);
+    frame->behind = job.behind ? job.behind : behindLayer(job.scene, job.size, job.behindKey, job.sources);
     const QImage front = renderFront(job.scene, job.size, job.sources, frame->behind->layer);
     QImage whole = frame->behind->layer;
     if (!front.isNull()) {

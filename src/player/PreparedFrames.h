@@ -11,8 +11,8 @@
 
 namespace mivanta {
 
-/// Draws scenes on other threads and remembers the pictures used last, and the backdrops apart from them. Lives on
-/// the GUI thread.
+/// Draws scenes on other threads and remembers the pictures used last, and the backdrops apart from them.
+/// Lives on the GUI thread.
 class PreparedFrames : public QObject {
     Q_OBJECT
 public:

@@ -7,8 +7,8 @@
 
 namespace mivanta {
 
-/// One picture turning into another: the words and the backdrop each in their own way and time; a backdrop that
-/// stays is left alone. Draws ready layers only.
+/// One picture turning into another: the words and the backdrop each in their own way and time; a backdrop
+/// that stays is left alone. Draws ready layers only.
 class Turning {
 public:
     Turning() = default;

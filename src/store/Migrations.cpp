@@ -190,8 +190,8 @@ const Migration& themesAndPictures() {
         "  id TEXT PRIMARY KEY,"
         "  changed_at INTEGER NOT NULL," // ms since 1970, UTC
         "  name TEXT NOT NULL, name_key TEXT NOT NULL,"
-        "  content TEXT NOT NULL,"   // the theme as JSON
-        "  shipped_content TEXT,"    // as the program brought it; null for a church's own
+        "  content TEXT NOT NULL," // the theme as JSON
+        "  shipped_content TEXT,"  // as the program brought it; null for a church's own
         "  is_usual INTEGER NOT NULL DEFAULT 0,"
         "  deleted_at INTEGER) WITHOUT ROWID"_s,
         u"CREATE TABLE picture ("
@@ -223,8 +223,8 @@ Result<void> backUp(Database& database, int version, const QString& folder) {
 } // namespace
 
 const std::vector<Migration>& libraryMigrations() {
-    static const std::vector<Migration> migrations{songs(), historyAndBin(), widerSearch(), factsAndUses(),
-                                                   scriptureAndTexts(), themesAndPictures()};
+    static const std::vector<Migration> migrations{songs(),        historyAndBin(),     widerSearch(),
+                                                   factsAndUses(), scriptureAndTexts(), themesAndPictures()};
     return migrations;
 }
 

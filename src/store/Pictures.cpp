@@ -20,14 +20,13 @@ QString nameFor(const QByteArray& bytes, const QString& title) {
     QString suffix = QFileInfo(title).suffix().toLower();
     if (suffix.isEmpty() || suffix.size() > 5)
         suffix = u"picture"_s;
-    return QString::fromLatin1(QCryptographicHash::hash(bytes, QCryptographicHash::Sha256).toHex()) + u'.' + suffix;
+    return QString::fromLatin1(QCryptographicHash::hash(bytes, QCryptographicHash::Sha256).toHex()) + u'.' +
+           suffix;
 }
 
 } // namespace
 
-Pictures::Pictures(Database& database, QString folder)
-    : m_database(database),
-      m_folder(std::move(folder)) {}
+Pictures::Pictures(Database& database, QString folder) : m_database(database), m_folder(std::move(folder)) {}
 
 QString Pictures::pathOf(const QString& name) const {
     return m_folder + u'/' + name;
@@ -50,10 +49,9 @@ Result<StoredPicture> Pictures::bringIn(const QByteArray& bytes, const QString& 
     if (!QFileInfo::exists(pathOf(picture.name)))
         if (auto written = writeSafely(pathOf(picture.name), bytes); !written)
             return tl::unexpected(written.error());
-    if (auto kept = m_database.change(
-            u"INSERT INTO picture(name, title, added_at) VALUES (?, ?, ?)"
-            " ON CONFLICT(name) DO NOTHING"_s,
-            {picture.name, picture.title, QDateTime::currentMSecsSinceEpoch()});
+    if (auto kept = m_database.change(u"INSERT INTO picture(name, title, added_at) VALUES (?, ?, ?)"
+                                      " ON CONFLICT(name) DO NOTHING"_s,
+                                      {picture.name, picture.title, QDateTime::currentMSecsSinceEpoch()});
         !kept)
         return tl::unexpected(kept.error());
     return picture;
@@ -74,7 +72,8 @@ QString picturesFolder(const QString& libraryFolder) {
 }
 
 QString pictureCacheFolder(const QString& libraryFolder) {
-    const QByteArray which = QCryptographicHash::hash(libraryFolder.toUtf8(), QCryptographicHash::Sha1).toHex();
+    const QByteArray which =
+        QCryptographicHash::hash(libraryFolder.toUtf8(), QCryptographicHash::Sha1).toHex();
     return QStandardPaths::writableLocation(QStandardPaths::GenericCacheLocation) + u"/mivanta/pictures-"_s +
            QString::fromLatin1(which.left(12));
 }

@@ -15,8 +15,8 @@ struct StoredPicture {
     friend bool operator==(const StoredPicture&, const StoredPicture&) = default;
 };
 
-/// The pictures in a library's media folder, named by what is in them, so that none is there twice. Synchronous;
-/// used on the thread that opened the database.
+/// The pictures in a library's media folder, named by what is in them, so that none is there twice.
+/// Synchronous; used on the thread that opened the database.
 class Pictures {
 public:
     Pictures(Database& database, QString folder);

@@ -51,7 +51,8 @@ Result<std::vector<Theme>> Themes::themes(const QString& condition) {
         return tl::unexpected(rows.error());
     std::vector<Theme> result;
     while (rows->next()) {
-        auto theme = themeFromJson(QJsonDocument::fromJson(rows->text(0).toUtf8()).object(), m_database.path());
+        auto theme =
+            themeFromJson(QJsonDocument::fromJson(rows->text(0).toUtf8()).object(), m_database.path());
         if (!theme)
             return tl::unexpected(theme.error());
         result.push_back(std::move(*theme));
@@ -81,13 +82,13 @@ Result<void> Themes::save(const Theme& theme) {
                 return failure(u"there is another theme named \"%1\""_s.arg(rows->text(0)), {},
                                u"Give this one another name."_s);
         }
-        return m_database.change(u"INSERT INTO theme(id, changed_at, name, name_key, content)"
-                                 " VALUES (?, ?, ?, ?, ?) ON CONFLICT(id) DO UPDATE SET"
-                                 " changed_at = excluded.changed_at, name = excluded.name,"
-                                 " name_key = excluded.name_key, content = excluded.content,"
-                                 " deleted_at = NULL"_s,
-                                 {theme.id, QDateTime::currentMSecsSinceEpoch(), theme.name, keyOf(theme.name),
-                                  contentOf(theme)});
+        return m_database.change(
+            u"INSERT INTO theme(id, changed_at, name, name_key, content)"
+            " VALUES (?, ?, ?, ?, ?) ON CONFLICT(id) DO UPDATE SET"
+            " changed_at = excluded.changed_at, name = excluded.name,"
+            " name_key = excluded.name_key, content = excluded.content,"
+            " deleted_at = NULL"_s,
+            {theme.id, QDateTime::currentMSecsSinceEpoch(), theme.name, keyOf(theme.name), contentOf(theme)});
     });
 }
 
@@ -143,7 +144,8 @@ Result<Theme> Themes::bringIn(const QString& path, Pictures& pictures) {
         renamePicture(theme.look, picture.key(), stored->name);
     }
     const auto isTaken = [&](const QString& name) {
-        return std::any_of(own->begin(), own->end(), [&](const Theme& t) { return keyOf(t.name) == keyOf(name); });
+        return std::any_of(own->begin(), own->end(),
+                           [&](const Theme& t) { return keyOf(t.name) == keyOf(name); });
     };
     const QString name = theme.name;
     for (int number = 2; isTaken(theme.name); ++number)

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "core/order/LookTarget.h"
 #include "core/theme/BoxDrag.h"
+#include "core/order/LookTarget.h"
 #include "support/Samples.h"
 #include "support/Text.h"
 #include <gtest/gtest.h>
@@ -14,7 +14,8 @@ const QSizeF kNear(0.02, 0.02);
 TEST(BoxDrag, AMovedBoxStandsWithItsNearestEdgeOrItsMiddle) {
     const Guides guides = guidesFor({});
     const QRectF box(0.3, 0.3, 0.2, 0.2);
-    EXPECT_EQ(dragged(box, {}, {0.11, 0}, guides, kNear).box, QRectF(0.4, 0.3, 0.2, 0.2)); // its middle at 0.5
+    EXPECT_EQ(dragged(box, {}, {0.11, 0}, guides, kNear).box,
+              QRectF(0.4, 0.3, 0.2, 0.2)); // its middle at 0.5
     EXPECT_NEAR(dragged(box, {}, {-0.24, 0}, guides, kNear).box.left(), kSafeMargin, 1e-9);
     const DraggedBox standing = dragged(box, {}, {0.11, 0}, guides, kNear);
     EXPECT_EQ(standing.across, std::vector<double>{0.5});
@@ -63,19 +64,22 @@ TEST_F(LookTargets, AThemeForTheServiceBecomesItsOwn) {
     changeChoice(service, {LookLevel::Service, {}, {}, {}}, library, [](LookChoice& c) { c.theme = u"b"_s; });
     EXPECT_EQ(service.theme.id, u"b"_s);
     EXPECT_TRUE(service.look.isEmpty());
-    changeChoice(service, {LookLevel::Service, {}, {}, {}}, library, [](LookChoice& c) { c.theme = u"gone"_s; });
+    changeChoice(service, {LookLevel::Service, {}, {}, {}}, library,
+                 [](LookChoice& c) { c.theme = u"gone"_s; });
     EXPECT_EQ(service.theme.id, u"b"_s);
 }
 
 TEST_F(LookTargets, ThemesThatAreUsedTravelAndOthersLeave) {
-    const LookTarget both{LookLevel::Item, {}, {service.items[1].id, service.items[2].id, service.items[0].id}, {}};
+    const LookTarget both{
+        LookLevel::Item, {}, {service.items[1].id, service.items[2].id, service.items[0].id}, {}};
     changeChoice(service, both, library, [](LookChoice& c) { c.theme = u"b"_s; });
     EXPECT_EQ(service.items[2].look.choice.theme, u"b"_s);
     EXPECT_TRUE(service.items[0].look.choice.isEmpty()); // a heading has no look
     ASSERT_EQ(service.themes.size(), 1u);
     EXPECT_EQ(service.themes[0].name, u"B"_s);
     library[1].name = u"B, newer"_s;
-    changeChoice(service, {LookLevel::Kind, ItemKind::Song, {}, {}}, library, [](LookChoice& c) { c.theme = u"b"_s; });
+    changeChoice(service, {LookLevel::Kind, ItemKind::Song, {}, {}}, library,
+                 [](LookChoice& c) { c.theme = u"b"_s; });
     EXPECT_EQ(service.themes[0].name, u"B"_s); // the copy stays as it was
     changeChoice(service, both, library, [](LookChoice& c) { c = {}; });
     changeChoice(service, {LookLevel::Kind, ItemKind::Song, {}, {}}, library, [](LookChoice& c) { c = {}; });

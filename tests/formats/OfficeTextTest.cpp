@@ -53,11 +53,11 @@ QByteArray pptx() {
 
 QByteArray odp() {
     return zipWith({{"content.xml",
-                   "<office:document-content><office:body><office:presentation>"
-                   "<draw:page><draw:frame><text:p>one line</text:p><text:p>two lines</text:p></draw:frame>"
-                   "<presentation:notes><text:p>for the speaker</text:p></presentation:notes></draw:page>"
-                   "<draw:page><text:p>three lines</text:p></draw:page>"
-                   "</office:presentation></office:body></office:document-content>"}});
+                     "<office:document-content><office:body><office:presentation>"
+                     "<draw:page><draw:frame><text:p>one line</text:p><text:p>two lines</text:p></draw:frame>"
+                     "<presentation:notes><text:p>for the speaker</text:p></presentation:notes></draw:page>"
+                     "<draw:page><text:p>three lines</text:p></draw:page>"
+                     "</office:presentation></office:body></office:document-content>"}});
 }
 
 QByteArray rtf() {

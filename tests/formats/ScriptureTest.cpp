@@ -249,7 +249,7 @@ TEST_F(Files, AFolderIsOneTranslation) {
 
 TEST_F(Files, AZipIsOneTranslation) {
     const QString path = write(u"t.zip"_s, zipWith({{"a/luk.usfm", "\\id LUK\n\\c 5\n\\v 1 a\n"},
-                                                  {"gen.usfm", "\\id GEN\n\\c 1\n\\v 1 b\n"}}));
+                                                    {"gen.usfm", "\\id GEN\n\\c 1\n\\v 1 b\n"}}));
     const auto text = readTranslation(path);
     ASSERT_TRUE(text) << text.error().text().toStdString();
     EXPECT_EQ(verses(*text).size(), 2);

@@ -57,7 +57,8 @@ protected:
 };
 
 TEST_F(TurningTest, ABackdropThatStaysIsNeverTouched) {
-    for (const TransitionKind kind : {TransitionKind::Fade, TransitionKind::FadeThrough, TransitionKind::Push}) {
+    for (const TransitionKind kind :
+         {TransitionKind::Fade, TransitionKind::FadeThrough, TransitionKind::Push}) {
         const Turning turning(one, two, transition(TransitionKind::Fade), transition(kind));
         for (int at = 0; at <= 100; at += 10)
             EXPECT_EQ(painted(turning, at).pixel(32, 10), qRgb(0, 0, 200)) << at;
@@ -78,12 +79,16 @@ TEST_F(TurningTest, WordsAndBackdropGoEachTheirOwnWay) {
     EXPECT_NEAR(qRed(half), 100, 3);
     EXPECT_NEAR(qBlue(half), 100, 3);
     EXPECT_EQ(painted(turning, 100).pixel(5, 5), qRgb(255, 255, 255));
-    EXPECT_EQ(Turning(one, two, transition(TransitionKind::Fade, 80), transition(TransitionKind::Fade, 900)).duration(), 80);
-    EXPECT_EQ(Turning(one, two, transition(TransitionKind::Cut), transition(TransitionKind::Fade)).duration(), 0);
+    EXPECT_EQ(Turning(one, two, transition(TransitionKind::Fade, 80), transition(TransitionKind::Fade, 900))
+                  .duration(),
+              80);
+    EXPECT_EQ(Turning(one, two, transition(TransitionKind::Cut), transition(TransitionKind::Fade)).duration(),
+              0);
 }
 
 TEST_F(TurningTest, EachKindBeginsWithTheOldAndEndsWithTheNew) {
-    for (const TransitionKind kind : {TransitionKind::Fade, TransitionKind::FadeThrough, TransitionKind::Push}) {
+    for (const TransitionKind kind :
+         {TransitionKind::Fade, TransitionKind::FadeThrough, TransitionKind::Push}) {
         const Turning turning(one, other, transition(kind), transition(kind));
         EXPECT_EQ(painted(turning, 0).pixel(50, 30), qRgb(0, 0, 200));
         EXPECT_EQ(painted(turning, 0).pixel(5, 5), qRgb(255, 255, 255));

@@ -154,7 +154,8 @@ TEST_F(ThemesInLibrary, BrokenThemeFilesChangeNothing) {
                                          zipWith({{"other.json", "{}"}}),
                                          zipWith({{"theme.json", noPicture}})};
     for (const QByteArray& bytes : broken) {
-        const auto refused = library->themes().bringIn(picture(u"x.mivanta-theme"_s, bytes), library->pictures());
+        const auto refused =
+            library->themes().bringIn(picture(u"x.mivanta-theme"_s, bytes), library->pictures());
         EXPECT_FALSE(refused) << bytes.left(40).toStdString();
         if (!refused) {
             EXPECT_FALSE(refused.error().what.isEmpty());

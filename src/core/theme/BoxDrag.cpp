@@ -15,7 +15,8 @@ struct Span {
 };
 
 /// The way from the nearest of the places to a guide, if one is near enough.
-std::optional<double> pull(const std::vector<double>& places, const std::vector<double>& guides, double reach) {
+std::optional<double> pull(const std::vector<double>& places, const std::vector<double>& guides,
+                           double reach) {
     std::optional<double> best;
     for (const double place : places)
         for (const double guide : guides)

@@ -5,8 +5,8 @@
 
 namespace mivanta {
 
-/// What of a box is taken hold of: an edge (-1 left or top, 1 right or bottom), or none in a direction; none in
-/// both = the whole box is moved.
+/// What of a box is taken hold of: an edge (-1 left or top, 1 right or bottom), or none in a direction; none
+/// in both = the whole box is moved.
 struct BoxGrip {
     int across = 0;
     int down = 0;
@@ -32,9 +32,9 @@ struct DraggedBox {
     std::vector<double> down;
 };
 
-/// The box after its grip was dragged by `by`. It stays on the screen and at least kLeastBoxSize large. Where an
-/// edge, or the middle of a moved box, comes within `reach` of a guide, it stands at the guide; {0, 0} = nowhere.
-/// All in shares of the screen.
+/// The box after its grip was dragged by `by`. It stays on the screen and at least kLeastBoxSize large. Where
+/// an edge, or the middle of a moved box, comes within `reach` of a guide, it stands at the guide; {0, 0} =
+/// nowhere. All in shares of the screen.
 [[nodiscard]] DraggedBox dragged(const QRectF& box, const BoxGrip& grip, QPointF by, const Guides& guides,
                                  QSizeF reach);
 

@@ -8,9 +8,9 @@
 
 namespace mivanta {
 
-/// The slide itself, drawn by the one renderer, with its boxes to be moved and resized by hand: the words, the
-/// credit line, the objects. Boxes stand at margins, thirds, the centre and each other's edges when they come near;
-/// Alt lets them stand anywhere.
+/// The slide itself, drawn by the one renderer, with its boxes to be moved and resized by hand: the words,
+/// the credit line, the objects. Boxes stand at margins, thirds, the centre and each other's edges when they
+/// come near; Alt lets them stand anywhere.
 class ThemeCanvas : public QWidget {
     Q_OBJECT
 public:

@@ -21,8 +21,8 @@ class PictureView;
 class ThemeCanvas;
 class ThemeSample;
 
-/// A theme being designed by looking at it: the slide with its boxes, what it is tried on, how each output will
-/// show it, and every property.
+/// A theme being designed by looking at it: the slide with its boxes, what it is tried on, how each output
+/// will show it, and every property.
 class ThemeDesigner : public QWidget {
     Q_OBJECT
 public:

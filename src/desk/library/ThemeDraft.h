@@ -7,7 +7,8 @@
 
 namespace mivanta {
 
-/// A theme being designed: as it is stored, as it is now, and every change in between to be undone. GUI thread.
+/// A theme being designed: as it is stored, as it is now, and every change in between to be undone. GUI
+/// thread.
 class ThemeDraft : public QObject {
     Q_OBJECT
 public:

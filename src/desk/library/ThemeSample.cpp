@@ -15,12 +15,14 @@ Song sampleSong() {
     song.authors = {{AuthorRole::Words, ThemeSample::tr("Our own words")}};
     song.copyright = ThemeSample::tr("made for trying themes on");
     Part verse{PartId::create(), PartKind::Verse, 1, {}, false, {}, {}};
-    for (const QString& words :
-         {ThemeSample::tr("The lamp is lit beside the door,"), ThemeSample::tr("the table laid for all who come,"),
-          ThemeSample::tr("the tide has brought them to the shore,"), ThemeSample::tr("and no one here is far from home.")})
+    for (const QString& words : {ThemeSample::tr("The lamp is lit beside the door,"),
+                                 ThemeSample::tr("the table laid for all who come,"),
+                                 ThemeSample::tr("the tide has brought them to the shore,"),
+                                 ThemeSample::tr("and no one here is far from home.")})
         verse.lines.push_back({words, {}, false, {}, {}});
     Part chorus{PartId::create(), PartKind::Chorus, 0, {}, false, {}, {}};
-    for (const QString& words : {ThemeSample::tr("Come in, come in,"), ThemeSample::tr("there is room for one more.")})
+    for (const QString& words :
+         {ThemeSample::tr("Come in, come in,"), ThemeSample::tr("there is room for one more.")})
         chorus.lines.push_back({words, {}, false, {}, {}});
     song.parts = {verse, chorus};
     song.singingOrder = {{verse.id, 1}, {chorus.id, 1}};

@@ -67,7 +67,8 @@ void ColourEdit::take(const Colour& colour) {
 }
 
 void ColourEdit::choose() {
-    auto* dialog = new QColorDialog(QColor(m_colour.red, m_colour.green, m_colour.blue, m_colour.alpha), this);
+    auto* dialog =
+        new QColorDialog(QColor(m_colour.red, m_colour.green, m_colour.blue, m_colour.alpha), this);
     dialog->setOptions(QColorDialog::ShowAlphaChannel | QColorDialog::DontUseNativeDialog);
     dialog->setAttribute(Qt::WA_DeleteOnClose);
     connect(dialog, &QColorDialog::colorSelected, this, [this](const QColor& c) {

@@ -104,7 +104,8 @@ public:
         for (const LookChoiceName& choice : property.choices)
             m_box->addItem(QString::fromUtf8(choice.label));
         m_box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
-        connect(m_box, &QComboBox::activated, this, [this](int index) { Q_EMIT edited(LookChoiceIndex{index}); });
+        connect(m_box, &QComboBox::activated, this,
+                [this](int index) { Q_EMIT edited(LookChoiceIndex{index}); });
     }
     void setValue(const LookValue& value) override {
         m_box->setCurrentIndex(std::get<LookChoiceIndex>(value).index);
@@ -146,9 +147,10 @@ public:
         : LookEditor(parent),
           m_line(fill(this, new QLineEdit(this), nameOf(property))) {
         if (property.keyText() == QLatin1String("credit.fields"))
-            m_line->setToolTip(tr("What the credit line says. These are filled in: {title} {authors} {copyright} "
-                                  "{licence} {book} {reference} {translation}. A \u00b7 parts them; what is empty "
-                                  "is left out with its \u00b7."));
+            m_line->setToolTip(
+                tr("What the credit line says. These are filled in: {title} {authors} {copyright} "
+                   "{licence} {book} {reference} {translation}. A \u00b7 parts them; what is empty "
+                   "is left out with its \u00b7."));
         connect(m_line, &QLineEdit::editingFinished, this, [this] {
             if (m_line->text() != m_shown) {
                 m_shown = m_line->text();
@@ -257,8 +259,9 @@ class BoxEditor : public SharesEditor {
 public:
     explicit BoxEditor(QWidget* parent)
         : SharesEditor({tr("left"), tr("top"), tr("wide"), tr("high")},
-                       {tr("Left edge, from the left of the screen"), tr("Top edge, from the top of the screen"),
-                        tr("Width, of the screen's"), tr("Height, of the screen's")},
+                       {tr("Left edge, from the left of the screen"),
+                        tr("Top edge, from the top of the screen"), tr("Width, of the screen's"),
+                        tr("Height, of the screen's")},
                        parent) {}
     void setValue(const LookValue& value) override {
         const auto& box = std::get<QRectF>(value);
@@ -328,7 +331,8 @@ LookEditor* textEditor(const LookProperty& property, const PictureChooser& choos
 
 } // namespace
 
-LookEditor* makeLookEditor(const LookProperty& property, const PictureChooser& choosePicture, QWidget* parent) {
+LookEditor* makeLookEditor(const LookProperty& property, const PictureChooser& choosePicture,
+                           QWidget* parent) {
     using Made = LookEditor*;
     LookEditor* editor = std::visit(
         Cases{[&](bool) -> Made { return new YesNoEditor(property, parent); },
@@ -342,7 +346,9 @@ LookEditor* makeLookEditor(const LookProperty& property, const PictureChooser& c
               [&](const LookChoiceIndex&) -> Made { return new ChoiceEditor(property, parent); },
               [&](const std::vector<GradientStop>&) -> Made { return new StopsEditor(parent); },
               [&](const std::vector<RoleLook>&) -> Made { return new RolesEditor(parent); },
-              [&](const std::vector<SlideObject>&) -> Made { return new ObjectsEditor(choosePicture, parent); }},
+              [&](const std::vector<SlideObject>&) -> Made {
+                  return new ObjectsEditor(choosePicture, parent);
+              }},
         property.get(Look()));
     editor->setObjectName(property.keyText());
     return editor;

@@ -78,9 +78,6 @@ void LookForm::addGroup(LookGroup group, QVBoxLayout* column, const PictureChoos
         row.giveUp->setText(QStringLiteral("\u21ba"));
         row.giveUp->setObjectName(QStringLiteral("give-up-") + property.keyText());
         row.giveUp->setToolTip(tr("Give up what was set here"));
-        QSizePolicy kept = row.giveUp->sizePolicy();
-        kept.setRetainSizeWhenHidden(true); // fields do not move when there is something to give up
-        row.giveUp->setSizePolicy(kept);
         row.giveUp->setAccessibleName(tr("Give up: %1").arg(row.label->text()));
         if (isWide(property)) {
             grid->addWidget(row.label, line, 0, 1, 2);
@@ -131,6 +128,9 @@ void LookForm::show(const Look& look, const ResolvedLook* resolved, const LookOv
         row.label->setVisible(shown);
         row.editor->setVisible(shown);
         row.source->setVisible(shown && resolved);
+        QSizePolicy policy = row.giveUp->sizePolicy();
+        policy.setRetainSizeWhenHidden(own); // fields do not move when there is something to give up
+        row.giveUp->setSizePolicy(policy);
         row.giveUp->setVisible(shown && own && own->has(*row.property));
         row.editor->setValue(row.property->get(look));
         if (!resolved)

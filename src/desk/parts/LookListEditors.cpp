@@ -8,8 +8,8 @@
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QLineEdit>
-#include <QPointer>
 #include <QMenu>
+#include <QPointer>
 #include <QPushButton>
 #include <QSpinBox>
 #include <QToolButton>
@@ -32,7 +32,8 @@ QToolButton* toggle(const QString& text, const QString& tip, bool on, QWidget* p
 }
 
 template <typename Box, typename Value>
-Box* number(Value value, Value least, Value most, const QString& suffix, const QString& tip, QWidget* parent) {
+Box* number(Value value, Value least, Value most, const QString& suffix, const QString& tip,
+            QWidget* parent) {
     auto* box = new Box(parent);
     box->setRange(least, most);
     box->setValue(value);
@@ -114,13 +115,14 @@ QWidget* StopsEditor::makeRow(size_t index) {
         Q_EMIT edited(stops); // they come back in order
     });
     if (m_stops.size() > 2)
-        line->addWidget(removeButton(tr("this colour"),
-                                     [this, index] {
-                                         auto stops = m_stops;
-                                         stops.erase(stops.begin() + int(index));
-                                         Q_EMIT edited(stops);
-                                     },
-                                     row));
+        line->addWidget(removeButton(
+            tr("this colour"),
+            [this, index] {
+                auto stops = m_stops;
+                stops.erase(stops.begin() + int(index));
+                Q_EMIT edited(stops);
+            },
+            row));
     return row;
 }
 
@@ -167,13 +169,14 @@ QWidget* RolesEditor::makeRow(size_t index) {
     grid->addWidget(name, 0, 0, 1, 2);
     grid->addWidget(bold, 0, 2);
     grid->addWidget(italic, 0, 3);
-    grid->addWidget(removeButton(tr("this role"),
-                                 [this, index] {
-                                     auto roles = m_roles;
-                                     roles.erase(roles.begin() + int(index));
-                                     Q_EMIT edited(roles);
-                                 },
-                                 row),
+    grid->addWidget(removeButton(
+                        tr("this role"),
+                        [this, index] {
+                            auto roles = m_roles;
+                            roles.erase(roles.begin() + int(index));
+                            Q_EMIT edited(roles);
+                        },
+                        row),
                     0, 4);
     grid->addWidget(coloured, 1, 0);
     grid->addWidget(colour, 1, 1);
@@ -234,11 +237,11 @@ ObjectsEditor::ObjectsEditor(PictureChooser choosePicture, QWidget* parent)
 void ObjectsEditor::setValue(const LookValue& value) {
     const auto& objects = std::get<std::vector<SlideObject>>(value);
     const bool sameButPlace =
-        objects.size() == m_objects.size() &&
-        std::equal(objects.begin(), objects.end(), m_objects.begin(), [](SlideObject a, const SlideObject& b) {
-            a.box = b.box;
-            return a == b;
-        });
+        objects.size() == m_objects.size() && std::equal(objects.begin(), objects.end(), m_objects.begin(),
+                                                         [](SlideObject a, const SlideObject& b) {
+                                                             a.box = b.box;
+                                                             return a == b;
+                                                         });
     m_objects = objects;
     if (!sameButPlace)
         rebuild(m_objects.size());
@@ -262,26 +265,29 @@ QWidget* ObjectsEditor::makeRow(size_t index) {
     connect(front, &QToolButton::clicked, this,
             [this, index](bool on) { change(index, [on](SlideObject& o) { o.inFront = on; }); });
     grid->addWidget(front, 0, 1);
-    grid->addWidget(removeButton(tr("this object"),
-                                 [this, index] {
-                                     auto objects = m_objects;
-                                     objects.erase(objects.begin() + int(index));
-                                     Q_EMIT edited(objects);
-                                 },
-                                 row),
+    grid->addWidget(removeButton(
+                        tr("this object"),
+                        [this, index] {
+                            auto objects = m_objects;
+                            objects.erase(objects.begin() + int(index));
+                            Q_EMIT edited(objects);
+                        },
+                        row),
                     0, 2);
     const bool hasLetters = object.kind == ObjectKind::Text || object.isLive();
     if (hasLetters) {
         auto* text = new QLineEdit(object.text, row);
-        text->setToolTip(object.kind == ObjectKind::Text    ? tr("What it says")
-                         : object.kind == ObjectKind::Clock ? tr("How the time is written, such as HH:mm")
-                                                            : tr("The time that is counted down to, such as 10:30"));
+        text->setToolTip(object.kind == ObjectKind::Text ? tr("What it says")
+                         : object.kind == ObjectKind::Clock
+                             ? tr("How the time is written, such as HH:mm")
+                             : tr("The time that is counted down to, such as 10:30"));
         text->setAccessibleName(text->toolTip());
         connect(text, &QLineEdit::editingFinished, this, [this, index, text] {
             if (text->text() != m_objects[index].text)
                 change(index, [text](SlideObject& o) { o.text = text->text(); });
         });
-        auto* size = number<QSpinBox>(object.size, 6, 600, QStringLiteral(" px"), tr("Size of the letters"), row);
+        auto* size =
+            number<QSpinBox>(object.size, 6, 600, QStringLiteral(" px"), tr("Size of the letters"), row);
         connect(size, &QSpinBox::valueChanged, this,
                 [this, index](int px) { change(index, [px](SlideObject& o) { o.size = px; }); });
         grid->addWidget(text, 1, 0, 1, 2);
@@ -307,13 +313,16 @@ QWidget* ObjectsEditor::makeRow(size_t index) {
         });
         grid->addWidget(width, 2, 2);
     }
-    auto* turned = number<QDoubleSpinBox>(object.rotation, -360.0, 360.0, QStringLiteral("\u00b0"), tr("Turned"), row);
-    auto* opacity =
-        number<QSpinBox>(int(object.opacity * 100 + 0.5), 0, 100, QStringLiteral(" %"), tr("How opaque it is"), row);
-    connect(turned, &QDoubleSpinBox::valueChanged, this,
-            [this, index](double degrees) { change(index, [degrees](SlideObject& o) { o.rotation = degrees; }); });
-    connect(opacity, &QSpinBox::valueChanged, this,
-            [this, index](int percent) { change(index, [percent](SlideObject& o) { o.opacity = percent / 100.0; }); });
+    auto* turned =
+        number<QDoubleSpinBox>(object.rotation, -360.0, 360.0, QStringLiteral("\u00b0"), tr("Turned"), row);
+    auto* opacity = number<QSpinBox>(int(object.opacity * 100 + 0.5), 0, 100, QStringLiteral(" %"),
+                                     tr("How opaque it is"), row);
+    connect(turned, &QDoubleSpinBox::valueChanged, this, [this, index](double degrees) {
+        change(index, [degrees](SlideObject& o) { o.rotation = degrees; });
+    });
+    connect(opacity, &QSpinBox::valueChanged, this, [this, index](int percent) {
+        change(index, [percent](SlideObject& o) { o.opacity = percent / 100.0; });
+    });
     grid->addWidget(turned, 3, 0);
     grid->addWidget(opacity, 3, 1);
     grid->setColumnStretch(0, 1);
@@ -323,9 +332,11 @@ QWidget* ObjectsEditor::makeRow(size_t index) {
 void ObjectsEditor::add() {
     auto* menu = new QMenu(this);
     menu->setAttribute(Qt::WA_DeleteOnClose);
-    for (const ObjectKind kind : {ObjectKind::Picture, ObjectKind::Text, ObjectKind::Line, ObjectKind::Rectangle,
-                                  ObjectKind::Ellipse, ObjectKind::Clock, ObjectKind::Countdown})
-        connect(menu->addAction(objectKindName(kind)), &QAction::triggered, this, [this, kind] { addObject(kind); });
+    for (const ObjectKind kind :
+         {ObjectKind::Picture, ObjectKind::Text, ObjectKind::Line, ObjectKind::Rectangle, ObjectKind::Ellipse,
+          ObjectKind::Clock, ObjectKind::Countdown})
+        connect(menu->addAction(objectKindName(kind)), &QAction::triggered, this,
+                [this, kind] { addObject(kind); });
     menu->popup(mapToGlobal(QPoint(0, height())));
 }
 

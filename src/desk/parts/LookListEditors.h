@@ -6,7 +6,8 @@ class QVBoxLayout;
 
 namespace mivanta {
 
-/// Rows that can be added, changed and taken away; the rows are made anew when a list of another length is shown.
+/// Rows that can be added, changed and taken away; the rows are made anew when a list of another length is
+/// shown.
 class ListEditor : public LookEditor {
     Q_OBJECT
 public:
@@ -18,7 +19,8 @@ protected:
     virtual void add() = 0;
     void rebuild(size_t rows);
     /// A button that takes the row away.
-    [[nodiscard]] QWidget* removeButton(const QString& what, const std::function<void()>& remove, QWidget* parent);
+    [[nodiscard]] QWidget* removeButton(const QString& what, const std::function<void()>& remove,
+                                        QWidget* parent);
     [[nodiscard]] QVBoxLayout* belowRows() const { return m_below; }
 
 private:

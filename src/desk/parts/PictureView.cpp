@@ -153,7 +153,8 @@ void PictureView::paintEvent(QPaintEvent*) {
     }
     paintTag(painter, area);
     if (m_chosen || (m_choosable && hasFocus())) {
-        painter.setPen(QPen(m_chosen ? day().marker : day().accent, 3, m_chosen ? Qt::SolidLine : Qt::DotLine));
+        painter.setPen(
+            QPen(m_chosen ? day().marker : day().accent, 3, m_chosen ? Qt::SolidLine : Qt::DotLine));
         painter.setBrush(Qt::NoBrush);
         painter.drawRect(area.adjusted(1, 1, -2, -2));
     }

@@ -121,9 +121,8 @@ void Bench::showSlides(const ItemSlides& slides) {
         auto* view = new PictureView(m_thumbnails, widget());
         const int at = int(m_pictures.size());
         view->setChoosable(tr("Choose this slide: its look can be its own"));
-        connect(view, &PictureView::clicked, this, [this, at] {
-            chooseSlide(m_look->slide() == at ? std::nullopt : std::optional(at));
-        });
+        connect(view, &PictureView::clicked, this,
+                [this, at] { chooseSlide(m_look->slide() == at ? std::nullopt : std::optional(at)); });
         m_grid->addWidget(view, at / kColumns, at % kColumns);
         m_pictures.push_back(view);
     }
