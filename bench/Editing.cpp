@@ -6,7 +6,6 @@
 #include "desk/library/SongEditor.h"
 #include "desk/library/Speller.h"
 #include "desk/library/WordsSheet.h"
-#include "store/Settings.h"
 #include <QApplication>
 #include <QElapsedTimer>
 #include <QKeyEvent>
@@ -78,7 +77,7 @@ void benchEditing(Figures& figures, const QString& folder) {
     Speller speller(folder + u"/own-words.txt"_s);
     SongDraft draft;
     QWidget window; // the editor adds its keys to its parent
-    SongEditor editor(draft, prompts, speller, shippedThemes(), &window);
+    SongEditor editor(draft, prompts, speller, &window);
     editor.resize(700, 750);
     window.resize(700, 750);
     window.show();
