@@ -35,7 +35,8 @@ protected:
 TEST_F(OtherDesks, SetupSaysInPlainWordsWhatEachOutputDoes) {
     press(Qt::Key_5, Qt::AltModifier);
     EXPECT_EQ(window->currentDesk(), MainWindow::SetupAt);
-    EXPECT_TRUE(child<QLabel>(u"setup-monitors"_s)->text().contains(u"2 screens"_s));
+    auto* monitors = child<QLabel>(u"setup-monitors"_s);
+    EXPECT_TRUE(waitUntil([&] { return monitors->text().contains(u"2 screens"_s); })); // the player says it
     QString all;
     EXPECT_TRUE(waitUntil([&] {
         all = textsOf(u"setup-desk"_s).join(u'\n');
