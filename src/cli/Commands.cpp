@@ -335,6 +335,11 @@ private:
         return json;
     }
 
+    [[nodiscard]] RenderSources pictures() const {
+        return {PictureProxies::loader(std::make_shared<PictureProxies>(
+            picturesFolder(m_arguments.library), pictureCacheFolder(m_arguments.library)))};
+    }
+
     Result<int> legibility() {
         const auto items = work();
         if (!items)
@@ -342,8 +347,7 @@ private:
         QJsonArray list;
         QString text;
         for (const Work& item : *items)
-            text += legibilityReport(item.title, item.slides, m_arguments.output,
-                                     picturesFolder(m_arguments.library), &list);
+            text += legibilityReport(item.title, item.slides, m_arguments.output, pictures(), &list);
         if (m_arguments.json)
             print(QJsonDocument(list));
         else
@@ -357,9 +361,7 @@ private:
             return tl::unexpected(items.error());
         if (!QDir().mkpath(m_arguments.to))
             return failure(u"the folder could not be made"_s, m_arguments.to, u"Choose another place."_s);
-        PictureProxies proxies(picturesFolder(m_arguments.library), pictureCacheFolder(m_arguments.library));
-        RenderSources sources;
-        sources.picture = [&](const QString& name, QSize size) { return proxies.picture(name, size); };
+        const RenderSources sources = pictures();
         int number = 0;
         for (const Work& item : *items)
             for (const OutputSlides& output : item.slides.outputs) {

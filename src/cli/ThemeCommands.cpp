@@ -4,7 +4,6 @@
 #include "formats/LookJson.h"
 #include "formats/ThemeFile.h"
 #include "formats/ThemeJson.h"
-#include "media/PictureProxies.h"
 #include "render/LegibilityMeasure.h"
 #include <QJsonArray>
 #include <QJsonDocument>
@@ -116,10 +115,7 @@ QJsonArray whyJson(const OutputSlides& output) {
 }
 
 QString legibilityReport(const QString& title, const ItemSlides& slides, const QString& onlyOutput,
-                         const QString& pictureFolder, QJsonArray* json) {
-    PictureProxies proxies(pictureFolder, pictureCacheFolder(pictureFolder));
-    RenderSources sources;
-    sources.picture = [&](const QString& name, QSize size) { return proxies.picture(name, size); };
+                         const RenderSources& sources, QJsonArray* json) {
     QString text = title + u'\n';
     for (const OutputSlides& output : slides.outputs) {
         if (!onlyOutput.isEmpty() && output.output.name != onlyOutput)

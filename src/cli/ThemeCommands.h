@@ -2,6 +2,7 @@
 #pragma once
 #include "cli/Arguments.h"
 #include "core/run/Slides.h"
+#include "render/RenderSources.h"
 #include "store/Library.h"
 #include <QTextStream>
 

@@ -148,6 +148,14 @@ PictureProxies::PictureProxies(QString pictureFolder, QString cacheFolder, qint6
       m_mostCacheBytes(mostCacheBytes),
       m_known(kKnownKb) {}
 
+PictureProxies::Loader PictureProxies::loader(std::shared_ptr<PictureProxies> proxies) {
+    if (!proxies)
+        return {};
+    return [proxies = std::move(proxies)](const QString& name, QSize size) {
+        return proxies->picture(name, size);
+    };
+}
+
 QImage PictureProxies::picture(const QString& name, QSize size) {
     if (name.isEmpty() || name.contains(u'/'))
         return {};

@@ -4,6 +4,8 @@
 #include <QCache>
 #include <QImage>
 #include <QMutex>
+#include <functional>
+#include <memory>
 
 namespace mivanta {
 
@@ -28,6 +30,10 @@ public:
     /// The picture, at least as large as `size` in both directions or as large as it is; null when it is
     /// missing or broken.
     [[nodiscard]] QImage picture(const QString& name, QSize size);
+
+    /// picture() as a function that keeps the proxies alive; an empty one without them.
+    using Loader = std::function<QImage(const QString& name, QSize size)>;
+    [[nodiscard]] static Loader loader(std::shared_ptr<PictureProxies> proxies);
 
 private:
     [[nodiscard]] QImage made(const QString& name, QSize covered, const QString& proxyPath);

@@ -2,6 +2,7 @@
 #include "player/OutputPicture.h"
 #include <QDateTime>
 #include <algorithm>
+#include <utility>
 
 namespace mivanta {
 
@@ -70,6 +71,7 @@ void OutputPicture::start(const FramePtr& frame) {
     m_shown = frame;
     if (m_turning) {
         m_since.start();
+        m_drawnAt = 0;
         m_ticks.start();
     } else {
         m_ticks.stop();
@@ -82,8 +84,9 @@ void OutputPicture::start(const FramePtr& frame) {
 void OutputPicture::tick() {
     if (!m_turning)
         return;
-    const bool over = elapsed() >= m_turning->duration();
-    const QRect part = m_turning->changingArea(elapsed());
+    const int now = elapsed();
+    const bool over = now >= m_turning->duration();
+    const QRect part = m_turning->changedSince(std::exchange(m_drawnAt, now));
     if (over) {
         m_turning.reset();
         m_ticks.stop();

@@ -48,6 +48,7 @@ private:
     FramePtr m_shown;                 ///< or turning up
     std::optional<Turning> m_turning; ///< while one picture becomes the next
     QElapsedTimer m_since;            ///< the turning began
+    int m_drawnAt = 0;                ///< ms after that; nothing was drawn later than this
     QTimer m_ticks;
     QTimer m_clock;
 };

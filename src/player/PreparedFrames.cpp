@@ -150,12 +150,8 @@ void PreparedFrames::draw(const Scene& scene, QSize size, const QByteArray& key,
     if (drawing != m_drawing.constEnd() && *drawing >= urgency)
         return;
     m_drawing[key] = urgency;
-    Job job{scene, size, key, behindKeyOf(scene, size, now), {}, {{}, now}};
+    Job job{scene, size, key, behindKeyOf(scene, size, now), {}, {PictureProxies::loader(m_pictures), now}};
     job.behind = m_behind.value(job.behindKey).lock();
-    if (m_pictures)
-        job.sources.picture = [pictures = m_pictures](const QString& name, QSize wanted) {
-            return pictures->picture(name, wanted);
-        };
     QThreadPool& pool = urgency == Urgency::Now ? m_urgent : m_ahead;
     pool.start([this, job = std::move(job), urgency] {
         // Drawing ahead gives way to painting and to the desks. (Linux: "0" is the calling thread.)

@@ -143,8 +143,9 @@ void Turning::paint(QPainter& painter, QPoint origin, int elapsed) const {
     paintFront(painter, origin, progressOf(m_words, elapsed));
 }
 
-QRect Turning::changingArea(int elapsed) const {
-    if ((!backdropStays() && elapsed <= durationOf(m_backdrop) + 100) || m_words.kind == TransitionKind::Push)
+QRect Turning::changedSince(int before) const {
+    const bool backdropMoved = !backdropStays() && before < durationOf(m_backdrop);
+    if (backdropMoved || m_words.kind == TransitionKind::Push)
         return {};
     return m_from->frontArea() | m_to->frontArea();
 }

@@ -18,8 +18,8 @@ public:
     [[nodiscard]] int duration() const;
     /// Draws what is seen so many ms after the beginning, 1:1 from `origin`.
     void paint(QPainter& painter, QPoint origin, int elapsed) const;
-    /// The part of the picture that changes from now on; null = everything.
-    [[nodiscard]] QRect changingArea(int elapsed) const;
+    /// The part of the picture that may differ from what was drawn at `before`; null = everything.
+    [[nodiscard]] QRect changedSince(int before) const;
     /// What is seen then, as a frame that another turning can begin from.
     [[nodiscard]] FramePtr frozen(int elapsed) const;
     [[nodiscard]] QImage smallPicture(int elapsed) const;

@@ -195,19 +195,13 @@ TEST_F(LibraryKinds, AnUnsavedTextOutlivesTheProgram) {
     ASSERT_TRUE(waitUntil([&] { return title->text() == u"Prayer of the crew"_s; }));
     words()->setFocus();
     type(u"New first line. "_s);
-    const QString journal = libraryFolder + u"/unsaved-text.json"_s;
-    ASSERT_TRUE(waitUntil([&] { return QFile::exists(journal); }));
-    QTest::qWait(500); // the last letters
-    window.reset();    // no question, no saving: as a kill leaves it
-    session.reset();
-    open();
-    ASSERT_TRUE(waitUntil([&] { return window->notices()->text().contains(u"not saved last time"_s); }));
+    dieAndComeBack(u"unsaved-text.json"_s);
     press(Qt::Key_1, Qt::AltModifier);
     press(Qt::Key_3, Qt::AltModifier | Qt::ShiftModifier);
     EXPECT_TRUE(words()->toPlainText().startsWith(u"New first line."_s));
     press(Qt::Key_S, Qt::ControlModifier);
     EXPECT_TRUE(waitUntil([&] { return stored(u"crew"_s)->lines[0].words.startsWith(u"New first"_s); }));
-    EXPECT_TRUE(waitUntil([&] { return !QFile::exists(journal); }));
+    EXPECT_TRUE(waitUntil([&] { return !QFile::exists(libraryFolder + u"/unsaved-text.json"_s); }));
 }
 
 TEST_F(LibraryKinds, TextsGoToTheBinAndOutToAFile) {

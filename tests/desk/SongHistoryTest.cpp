@@ -33,13 +33,7 @@ TEST_F(History, WhatWasTypedOutlivesTheProgram) {
     openSong(u"every tide"_s, u"Every Tide"_s);
     type(u"Unsaved "_s);
     const QString typed = words()->toPlainText();
-    const QString journal = libraryFolder + u"/unsaved-song.json"_s;
-    ASSERT_TRUE(waitUntil([&] { return QFile::exists(journal); }));
-    QTest::qWait(500); // the last letters
-    window.reset();    // no question, no saving: as a kill leaves it
-    session.reset();
-    open();
-    ASSERT_TRUE(waitUntil([&] { return window->notices()->text().contains(u"not saved last time"_s); }));
+    dieAndComeBack(u"unsaved-song.json"_s);
     EXPECT_EQ(answers->asked, 0);
     press(Qt::Key_1, Qt::AltModifier);
     EXPECT_EQ(words()->toPlainText(), typed);
@@ -48,7 +42,7 @@ TEST_F(History, WhatWasTypedOutlivesTheProgram) {
     press(Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
     save();
     EXPECT_EQ(stored(u"every tide"_s).revision, 2);
-    EXPECT_TRUE(waitUntil([&] { return !QFile::exists(journal); }));
+    EXPECT_TRUE(waitUntil([&] { return !QFile::exists(libraryFolder + u"/unsaved-song.json"_s); }));
 }
 
 TEST_F(History, ASongThatWasNeverSavedOutlivesTheProgramToo) {

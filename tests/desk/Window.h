@@ -116,6 +116,17 @@ protected:
         ASSERT_TRUE(waitUntil([&] { return window->isActiveWindow(); }));
     }
 
+    /// Ends without a question and without saving, as a kill does, once what is unsaved is on the disk; and
+    /// begins again.
+    void dieAndComeBack(const QString& unsavedFile) {
+        ASSERT_TRUE(waitUntil([&] { return QFile::exists(libraryFolder + u'/' + unsavedFile); }));
+        QTest::qWait(500); // the last letters
+        window.reset();
+        session.reset();
+        open();
+        ASSERT_TRUE(waitUntil([&] { return window->notices()->text().contains(u"not saved last time"_s); }));
+    }
+
     template <typename Condition>
     bool waitUntil(Condition condition, int milliseconds = 10'000) {
         return QTest::qWaitFor(condition, milliseconds);

@@ -119,9 +119,10 @@ TEST_F(TurningTest, APushComesFromTheSideItSays) {
 
 TEST_F(TurningTest, OnlyTheWordsAreDrawnAgainWhereTheBackdropStays) {
     const Turning words(one, two, transition(TransitionKind::Fade), transition(TransitionKind::Fade));
-    EXPECT_EQ(words.changingArea(10), QRect(2, 2, 48, 28));
+    EXPECT_EQ(words.changedSince(10), QRect(2, 2, 48, 28));
     const Turning all(one, other, transition(TransitionKind::Fade), transition(TransitionKind::Fade));
-    EXPECT_TRUE(all.changingArea(10).isNull());
+    EXPECT_TRUE(all.changedSince(99).isNull()); // however late the next drawing comes
+    EXPECT_FALSE(all.changedSince(100).isNull());
 }
 
 TEST_F(TurningTest, WhatIsFrozenIsWhatWasSeen) {

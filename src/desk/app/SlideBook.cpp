@@ -29,6 +29,7 @@ void SlideBook::setThemes(const std::vector<Theme>& themes) {
     m_themes = themes;
     m_made.clear();
     serviceChanged();
+    Q_EMIT themesChanged();
 }
 
 void SlideBook::serviceChanged() {

@@ -41,7 +41,8 @@ public:
     [[nodiscard]] int slideCount() const;
 
 Q_SIGNALS:
-    void changed();   ///< items, themes or outputs
+    void changed(); ///< items, themes or outputs
+    void themesChanged();
     void completed(); ///< every item has its slides
 
 private:

@@ -118,7 +118,7 @@ QWidget* SeveralSongs::buildDetails() {
     m_theme = new ThemeBox(tr("The service\u2019s theme"), this);
     addDetail(*grid, m_theme, QStringLiteral("several-theme"), tr("Usual theme"), tr("How the songs look"));
     const auto takeThemes = [this] { m_theme->setThemes(m_session.book().themes()); };
-    connect(&m_session.book(), &SlideBook::changed, this, takeThemes);
+    connect(&m_session.book(), &SlideBook::themesChanged, this, takeThemes);
     takeThemes();
     grid->addWidget(button(QStringLiteral("set-theme"), tr("Set for all"), tr("Every song gets this theme"),
                            [this] {

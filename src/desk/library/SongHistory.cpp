@@ -32,15 +32,8 @@ void SongHistory::setSong(const Song& now) {
     m_keep->hide();
     start(tr("\u201c%1\u201d as it was before").arg(now.title));
     m_library.versions(this, now.id, [this, id = now.id](const Result<std::vector<SongVersion>>& versions) {
-        if (!(id == m_now.id))
-            return;
-        if (!versions || versions->empty())
-            setHeading(versions ? tr("There is no earlier version of \u201c%1\u201d yet").arg(m_now.title)
-                                : versions.error().text());
-        std::vector<std::pair<int, QDateTime>> list;
-        for (const SongVersion& version : versions.value_or(std::vector<SongVersion>()))
-            list.emplace_back(version.revision, version.changedAt);
-        setVersions(list);
+        if (id == m_now.id)
+            setVersions(versions, m_now.title);
     });
 }
 

@@ -60,7 +60,7 @@ QWidget* SongLibrary::buildSongs(ThumbnailStore& thumbnails) {
     auto* one = new QWidget(songs);
     m_editor = new SongEditor(m_draft, m_prompts, m_speller, this); // its keys are the desk's
     const auto takeThemes = [this] { m_editor->setThemes(m_session.book().themes()); };
-    connect(&m_session.book(), &SlideBook::changed, this, takeThemes);
+    connect(&m_session.book(), &SlideBook::themesChanged, this, takeThemes);
     takeThemes();
     auto* oneRow = new QHBoxLayout(one);
     oneRow->setContentsMargins(0, 0, 0, 0);

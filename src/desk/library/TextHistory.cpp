@@ -53,15 +53,8 @@ void TextHistory::setText(const SpokenText& now) {
     m_library.ask<std::vector<TextVersion>>(
         this, [id = now.id](Library& library) { return library.texts().versions(id); },
         [this, id = now.id](const Result<std::vector<TextVersion>>& versions) {
-            if (!(id == m_now.id))
-                return;
-            if (!versions || versions->empty())
-                setHeading(versions ? tr("There is no earlier version of \u201c%1\u201d yet").arg(m_now.title)
-                                    : versions.error().text());
-            std::vector<std::pair<int, QDateTime>> list;
-            for (const TextVersion& version : versions.value_or(std::vector<TextVersion>()))
-                list.emplace_back(version.revision, version.changedAt);
-            setVersions(list);
+            if (id == m_now.id)
+                setVersions(versions, m_now.title);
         });
 }
 

@@ -47,7 +47,8 @@ ThemeDesigner::ThemeDesigner(const Tools& tools, ThemeDraft& draft, QWidget* par
     connect(&m_draft, &ThemeDraft::changed, this, &ThemeDesigner::refresh);
     connect(&m_session.book(), &SlideBook::changed, this, [this] {
         fillOutputs();
-        m_soon.start();
+        if (isVisible())
+            m_soon.start();
     });
     fillOutputs();
     refresh();
@@ -148,6 +149,7 @@ QWidget* ThemeDesigner::buildFormColumn() {
 /// Made when the designer is first seen: it has a great many fields.
 void ThemeDesigner::showEvent(QShowEvent* event) {
     QWidget::showEvent(event);
+    m_soon.start();
     if (m_form)
         return;
     m_form = new LookForm([this](const auto& chosen) { choosePicture(m_session, m_prompts, this, chosen); },

@@ -57,7 +57,7 @@ ThemeLibrary::ThemeLibrary(const Tools& tools, QWidget* parent)
     });
     connect(&m_keeper, &DraftKeeper::failed, &m_session, &Session::problem);
     connect(&m_session.library(), &LibraryClient::opened, &m_keeper, &DraftKeeper::recover);
-    connect(&m_session.book(), &SlideBook::changed, this, &ThemeLibrary::fillList);
+    connect(&m_session.book(), &SlideBook::themesChanged, this, &ThemeLibrary::fillList);
     connect(&m_thumbnails, &ThumbnailStore::ready, this, &ThemeLibrary::fillIcons);
     fillList();
 }

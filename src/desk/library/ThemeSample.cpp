@@ -40,8 +40,16 @@ ThemeSample::ThemeSample(Session& session, QWidget* parent)
     setToolTip(tr("What the theme is tried on"));
     setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     setMinimumContentsLength(14);
-    connect(&m_session.document(), &ServiceDocument::changed, this, &ThemeSample::fill);
+    connect(&m_session.document(), &ServiceDocument::changed, this, [this] {
+        if (isVisible())
+            fill();
+    });
     connect(this, &QComboBox::activated, this, &ThemeSample::take);
+    fill();
+}
+
+void ThemeSample::showEvent(QShowEvent* event) {
+    QComboBox::showEvent(event);
     fill();
 }
 

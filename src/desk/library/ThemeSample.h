@@ -17,6 +17,9 @@ public:
 Q_SIGNALS:
     void sampleChanged();
 
+protected:
+    void showEvent(QShowEvent* event) override;
+
 private:
     void fill();
     void take(int index);

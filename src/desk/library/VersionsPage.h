@@ -27,6 +27,18 @@ public:
     void setHeading(const QString& heading);
     /// The newest first: its revision and when it became what it is there.
     void setVersions(const std::vector<std::pair<int, QDateTime>>& versions);
+    /// What was found of `title`, or why nothing was; `Version` has a revision and a changedAt.
+    template <typename Version>
+    void setVersions(const Result<std::vector<Version>>& versions, const QString& title) {
+        if (!versions || versions->empty())
+            setHeading(versions ? tr("There is no earlier version of \u201c%1\u201d yet").arg(title)
+                                : versions.error().text());
+        std::vector<std::pair<int, QDateTime>> list;
+        if (versions)
+            for (const Version& version : *versions)
+                list.emplace_back(version.revision, version.changedAt);
+        setVersions(list);
+    }
     [[nodiscard]] std::optional<int> current() const;
     [[nodiscard]] QString currentText() const; ///< when the chosen one was
     /// Both sides; the version can be taken when it differs.

@@ -33,11 +33,7 @@ QPixmap ThumbnailStore::get(const Scene& scene, QSize size) {
     if (m_drawing.contains(key))
         return {};
     m_drawing.insert(key, true);
-    RenderSources sources;
-    if (m_proxies)
-        sources.picture = [proxies = m_proxies](const QString& name, QSize wanted) {
-            return proxies->picture(name, wanted);
-        };
+    const RenderSources sources{PictureProxies::loader(m_proxies)};
     m_pool.start([this, scene, size, key, sources] {
         const QImage image = renderScene(scene, size, sources);
         QMetaObject::invokeMethod(

@@ -32,7 +32,7 @@ WordsInService::WordsInService(const Tools& tools, QWidget* parent)
     strip->addWidget(back);
     m_editor = new SongEditor(m_draft, tools.prompts, tools.speller, this);
     const auto takeThemes = [this] { m_editor->setThemes(m_session.book().themes()); };
-    connect(&m_session.book(), &SlideBook::changed, this, takeThemes);
+    connect(&m_session.book(), &SlideBook::themesChanged, this, takeThemes);
     takeThemes();
     m_editor->setForService();
     auto* side = new QWidget(this);

@@ -5,7 +5,6 @@
 #include "desk/setup/HallView.h"
 #include "desk/setup/OutputForm.h"
 #include "render/LegibilityMeasure.h"
-#include <QApplication>
 #include <QComboBox>
 #include <QGridLayout>
 #include <QHBoxLayout>
@@ -68,6 +67,10 @@ SetupDesk::SetupDesk(Session& session, ThumbnailStore& thumbnails, QWidget* pare
         m_grid->setColumnStretch(c, 1);
     m_hall = new HallView(content);
     m_form = new OutputForm(content);
+    connect(&m_session.book(), &SlideBook::themesChanged, this, [this] {
+        m_shown.reset();
+        refresh();
+    });
     connect(m_form, &OutputForm::changed, &m_session, &Session::changeOutput);
     auto* column = new QVBoxLayout;
     column->setSpacing(spaced(3));
@@ -194,9 +197,10 @@ void SetupDesk::showChosen() {
         lookOn(*output, plainChain(m_session.document().service().theme, m_session.book().themes())).look;
     const int px = int(look.words.size * output->size.height() / kLookHeight);
     m_hall->setHall(*output, letterHeights(look.words, px, output->size.height()));
-    if (!m_form->isAncestorOf(QApplication::focusWidget()) || !(m_shown == *output))
-        m_form->setOutput(*output, m_session.book().themes());
+    if (m_shown == *output)
+        return; // filled again, an open list of choices would close
     m_shown = *output;
+    m_form->setOutput(*output, m_session.book().themes());
 }
 
 void SetupDesk::refresh() {

@@ -45,8 +45,8 @@ private:
     std::vector<OutputCard> m_cards;
     HallView* m_hall;
     OutputForm* m_form;
-    QString m_chosen; ///< the output that is set up at the side
-    Output m_shown;   ///< as it is shown there
+    QString m_chosen;              ///< the output that is set up at the side
+    std::optional<Output> m_shown; ///< as it is shown there
 };
 
 } // namespace mivanta
