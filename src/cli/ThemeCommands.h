@@ -20,7 +20,7 @@ namespace mivanta {
 
 /// How far the words of an item are read on each output, and its worst contrast.
 [[nodiscard]] QString legibilityReport(const QString& title, const ItemSlides& slides,
-                                       const QString& onlyOutput, const QString& pictureFolder,
+                                       const QString& onlyOutput, const RenderSources& sources,
                                        QJsonArray* json);
 
 } // namespace mivanta

@@ -263,7 +263,6 @@ void ThemeLibrary::saveTheme(const std::function<void()>& then) {
         return;
     change([theme = *m_draft.theme()](Library& library) { return library.themes().save(theme); },
            [this, theme = *m_draft.theme(), then] {
-               m_wanted = theme.id;
                if (m_draft.theme() && *m_draft.theme() == theme)
                    m_draft.saved();
                tellWhereItIsUsed(theme);

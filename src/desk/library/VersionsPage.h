@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "core/base/Result.h"
 #include "core/song/Song.h"
 #include <QDateTime>
 #include <QWidget>
