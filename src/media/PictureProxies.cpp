@@ -211,4 +211,11 @@ void PictureProxies::trimCache() const {
     }
 }
 
+const QStringList& pictureSuffixes() {
+    static const QStringList suffixes{QStringLiteral("jpg"),  QStringLiteral("jpeg"), QStringLiteral("png"),
+                                      QStringLiteral("webp"), QStringLiteral("gif"),  QStringLiteral("tif"),
+                                      QStringLiteral("tiff"), QStringLiteral("heic")};
+    return suffixes;
+}
+
 } // namespace mivanta

@@ -47,4 +47,7 @@ private:
     QMutex m_making;                 ///< one at a time: memory stays bounded
 };
 
+/// Suffixes of the picture files that can be read, lower case.
+[[nodiscard]] const QStringList& pictureSuffixes();
+
 } // namespace mivanta

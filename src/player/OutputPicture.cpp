@@ -121,8 +121,8 @@ void OutputPicture::paint(QPainter& painter, const QRect& area) const {
         m_turning->paint(painter, origin, elapsed());
     } else {
         painter.drawImage(origin, m_shown->behind->image);
-        if (!m_shown->front.isNull())
-            painter.drawImage(origin + m_shown->frontAt, m_shown->front);
+        if (!m_shown->front.image.isNull())
+            painter.drawImage(origin + m_shown->front.at, m_shown->front.image);
     }
     painter.restore();
 }

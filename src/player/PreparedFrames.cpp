@@ -33,7 +33,7 @@ QByteArray behindKeyOf(const Scene& scene, QSize size, const QDateTime& now) {
     behind.curtain = scene.curtain == Curtain::Black ? Curtain::Black : Curtain::Open;
     behind.look.backdrop = scene.look.backdrop;
     for (const SlideObject& object : scene.look.objects)
-        if (!object.inFront)
+        if (isBehind(scene, object))
             behind.look.objects.push_back(object);
     return sceneKey(behind) + sizeKey(size) + liveKey(behind, now, false);
 }
@@ -82,6 +82,27 @@ QRect usedArea(const QImage& image) {
     return {QPoint(left, top), QPoint(right, bottom)};
 }
 
+LayerPart usedPart(const QImage& image) {
+    if (image.isNull())
+        return {};
+    const QRect used = usedArea(image);
+    return {used.isEmpty() ? QImage() : image.copy(used), used.topLeft()};
+}
+
+/// What comes and goes by itself, apart from the rest.
+void addFading(Frame& frame, const Scene& scene, QSize size, const RenderSources& sources) {
+    Scene still = scene;
+    auto& objects = still.look.objects;
+    std::erase_if(objects, [](const SlideObject& o) { return o.fadesItself(); });
+    frame.words = frame.front;
+    if (objects.size() == scene.look.objects.size() || scene.curtain != Curtain::Open)
+        return;
+    frame.words = usedPart(renderFront(still, size, sources, frame.behind->layer));
+    for (const SlideObject& object : scene.look.objects)
+        if (object.fadesItself())
+            frame.fading.push_back({object, usedPart(renderObject(scene, object, size, sources))});
+}
+
 } // namespace
 
 FramePtr PreparedFrames::drawn(const Job& job) {
@@ -96,11 +117,10 @@ FramePtr PreparedFrames::drawn(const Job& job) {
     const QImage front = renderFront(job.scene, job.size, job.sources, frame->behind->layer);
     QImage whole = frame->behind->layer;
     if (!front.isNull()) {
-        const QRect used = usedArea(front);
-        frame->front = front.copy(used);
-        frame->frontAt = used.topLeft();
+        frame->front = usedPart(front);
         QPainter(&whole).drawImage(0, 0, front);
     }
+    addFading(*frame, job.scene, job.size, job.sources);
     frame->small = whole.scaled(small, Qt::IgnoreAspectRatio, Qt::SmoothTransformation)
                        .convertToFormat(QImage::Format_ARGB32_Premultiplied);
     return frame;

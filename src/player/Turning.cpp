@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "player/Turning.h"
 #include <algorithm>
+#include <cmath>
 
 namespace mivanta {
 
@@ -44,17 +45,27 @@ QPoint pushedOut(PushFrom from, QSize size, QPoint coming) {
     return coming;
 }
 
-void drawFront(QPainter& painter, const Frame& frame, QPoint origin, double opacity) {
-    if (frame.front.isNull() || opacity <= 0)
+void draw(QPainter& painter, const LayerPart& part, QPoint origin, double opacity) {
+    if (part.image.isNull() || opacity <= 0)
         return;
     painter.setOpacity(opacity);
-    painter.drawImage(origin + frame.frontAt, frame.front);
+    painter.drawImage(origin + part.at, part.image);
     painter.setOpacity(1.0);
 }
 
+bool holds(const Frame& frame, const SlideObject& object) {
+    return std::any_of(frame.fading.begin(), frame.fading.end(),
+                       [&](const ObjectLayer& layer) { return layer.object == object; });
+}
+
+int fadeOf(const SlideObject& object, bool comes) {
+    return comes ? object.fadeIn : object.fadeOut;
+}
+
 /// Both mixed so that what is alike in them stays as it is.
-void drawMixed(QPainter& painter, const Frame& from, const Frame& to, QPoint origin, double progress) {
-    const QRect area = from.frontArea() | to.frontArea();
+void drawMixed(QPainter& painter, const LayerPart& from, const LayerPart& to, QPoint origin,
+               double progress) {
+    const QRect area = from.area() | to.area();
     if (area.isEmpty())
         return;
     QImage mixed(area.size(), QImage::Format_ARGB32_Premultiplied);
@@ -64,11 +75,11 @@ void drawMixed(QPainter& painter, const Frame& from, const Frame& to, QPoint ori
         QPainter mixer(&mixed);
         mixer.translate(-area.topLeft());
         mixer.setCompositionMode(QPainter::CompositionMode_Source);
-        drawFront(mixer, from, {}, 1.0);
-        drawFront(mixer, to, {}, progress);
-        mixer.setOpacity(progress);
-        for (const QRect& rest : QRegion(from.frontArea()) - to.frontArea())
-            mixer.fillRect(rest, Qt::transparent);
+        draw(mixer, from, {}, 1.0);
+        draw(mixer, to, {}, progress);
+        mixer.setCompositionMode(QPainter::CompositionMode_DestinationIn);
+        for (const QRect& rest : QRegion(from.area()) - to.area())
+            mixer.fillRect(rest, QColor(0, 0, 0, int(std::lround(255 * (1 - progress)))));
     }
     painter.drawImage(origin + area.topLeft(), mixed);
 }
@@ -86,7 +97,14 @@ bool Turning::backdropStays() const {
 }
 
 int Turning::duration() const {
-    return std::max(durationOf(m_words), backdropStays() ? 0 : durationOf(m_backdrop));
+    int longest = std::max(durationOf(m_words), backdropStays() ? 0 : durationOf(m_backdrop));
+    for (const ObjectLayer& layer : m_to->fading)
+        if (!holds(*m_from, layer.object))
+            longest = std::max(longest, layer.object.fadeIn);
+    for (const ObjectLayer& layer : m_from->fading)
+        if (!holds(*m_to, layer.object))
+            longest = std::max(longest, layer.object.fadeOut);
+    return longest;
 }
 
 void Turning::paintBackdrop(QPainter& painter, QRect area, double progress) const {
@@ -122,32 +140,53 @@ void Turning::paintBackdrop(QPainter& painter, QRect area, double progress) cons
     painter.setOpacity(1.0);
 }
 
-void Turning::paintFront(QPainter& painter, QPoint origin, double progress) const {
+void Turning::paintWords(QPainter& painter, QPoint origin, double progress) const {
     if (progress >= 1.0 || m_words.kind == TransitionKind::Cut) {
-        drawFront(painter, *m_to, origin, 1.0);
+        draw(painter, m_to->words, origin, 1.0);
         return;
     }
     if (m_words.kind == TransitionKind::Fade) {
-        drawMixed(painter, *m_from, *m_to, origin, progress);
+        drawMixed(painter, m_from->words, m_to->words, origin, progress);
     } else if (m_words.kind == TransitionKind::FadeThrough) {
-        drawFront(painter, progress < 0.5 ? *m_from : *m_to, origin, std::abs(2 * progress - 1));
+        draw(painter, progress < 0.5 ? m_from->words : m_to->words, origin, std::abs(2 * progress - 1));
     } else {
         const QPoint coming = pushOffset(m_words.from, size(), progress);
-        drawFront(painter, *m_from, origin + pushedOut(m_words.from, size(), coming), 1.0);
-        drawFront(painter, *m_to, origin + coming, 1.0);
+        draw(painter, m_from->words, origin + pushedOut(m_words.from, size(), coming), 1.0);
+        draw(painter, m_to->words, origin + coming, 1.0);
     }
+}
+
+double Turning::opacityOf(const SlideObject& object, bool comes, int elapsed) const {
+    const int fade = fadeOf(object, comes);
+    const double progress =
+        fade > 0 ? std::clamp(double(elapsed) / fade, 0.0, 1.0) : progressOf(m_words, elapsed);
+    return comes ? progress : 1.0 - progress;
+}
+
+void Turning::paintFading(QPainter& painter, QPoint origin, int elapsed) const {
+    for (const ObjectLayer& layer : m_from->fading)
+        if (!holds(*m_to, layer.object))
+            draw(painter, layer.picture, origin, opacityOf(layer.object, false, elapsed));
+    for (const ObjectLayer& layer : m_to->fading)
+        draw(painter, layer.picture, origin,
+             holds(*m_from, layer.object) ? 1.0 : opacityOf(layer.object, true, elapsed));
 }
 
 void Turning::paint(QPainter& painter, QPoint origin, int elapsed) const {
     paintBackdrop(painter, {origin, size()}, progressOf(m_backdrop, elapsed));
-    paintFront(painter, origin, progressOf(m_words, elapsed));
+    paintWords(painter, origin, progressOf(m_words, elapsed));
+    paintFading(painter, origin, elapsed);
 }
 
 QRect Turning::changedSince(int before) const {
     const bool backdropMoved = !backdropStays() && before < durationOf(m_backdrop);
     if (backdropMoved || m_words.kind == TransitionKind::Push)
         return {};
-    return m_from->frontArea() | m_to->frontArea();
+    QRect area = m_from->front.area() | m_to->front.area();
+    for (const FramePtr& frame : {m_from, m_to}) // one that the words hide is not part of them
+        for (const ObjectLayer& layer : frame->fading)
+            area |= layer.picture.area();
+    return area;
 }
 
 FramePtr Turning::frozen(int elapsed) const {
@@ -164,11 +203,25 @@ FramePtr Turning::frozen(int elapsed) const {
         paintBackdrop(painter, area, backdrop);
         frame->behind = behind;
     }
-    frame->front = QImage(area.size(), QImage::Format_ARGB32_Premultiplied);
-    frame->front.fill(Qt::transparent);
-    frame->frontAt = {};
-    QPainter painter(&frame->front);
-    paintFront(painter, {}, progressOf(m_words, elapsed));
+    // Objects that are fully there stay what they are; the others go on as a part of the words.
+    std::erase_if(frame->fading, [&](const ObjectLayer& layer) {
+        return !holds(*m_from, layer.object) && opacityOf(layer.object, true, elapsed) < 1.0;
+    });
+    QImage words(area.size(), QImage::Format_ARGB32_Premultiplied);
+    words.fill(Qt::transparent);
+    {
+        QPainter painter(&words);
+        paintWords(painter, {}, progressOf(m_words, elapsed));
+        for (const FramePtr& one : {m_from, m_to})
+            for (const ObjectLayer& layer : one->fading)
+                if (!holds(one == m_from ? *m_to : *frame, layer.object))
+                    draw(painter, layer.picture, {}, opacityOf(layer.object, one == m_to, elapsed));
+    }
+    frame->words = {words, {}};
+    frame->front = {words, {}};
+    QPainter painter(&frame->front.image);
+    for (const ObjectLayer& layer : frame->fading)
+        draw(painter, layer.picture, {}, 1.0);
     return frame;
 }
 

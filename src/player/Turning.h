@@ -7,14 +7,14 @@
 
 namespace mivanta {
 
-/// One picture turning into another: the words and the backdrop each in their own way and time; a backdrop
-/// that stays is left alone. Draws ready layers only.
+/// One picture turning into another: the words, the backdrop and the objects that fade by themselves each in
+/// their own way and time; a backdrop or such an object that stays is left alone. Draws ready layers only.
 class Turning {
 public:
     Turning() = default;
     Turning(FramePtr from, FramePtr to, const Transition& words, const Transition& backdrop);
 
-    /// ms until both have come to their end; 0 = at once.
+    /// ms until all have come to their end; 0 = at once.
     [[nodiscard]] int duration() const;
     /// Draws what is seen so many ms after the beginning, 1:1 from `origin`.
     void paint(QPainter& painter, QPoint origin, int elapsed) const;
@@ -27,7 +27,10 @@ public:
 private:
     [[nodiscard]] bool backdropStays() const;
     void paintBackdrop(QPainter& painter, QRect area, double progress) const;
-    void paintFront(QPainter& painter, QPoint origin, double progress) const;
+    void paintWords(QPainter& painter, QPoint origin, double progress) const;
+    void paintFading(QPainter& painter, QPoint origin, int elapsed) const;
+    /// How much of an object is seen that is on the one frame and not on the other.
+    [[nodiscard]] double opacityOf(const SlideObject& object, bool comes, int elapsed) const;
     [[nodiscard]] QSize size() const { return m_to->behind->image.size(); }
 
     FramePtr m_from;

@@ -2,12 +2,26 @@
 #include "render/Letters.h"
 #include <QFontMetricsF>
 #include <QGlyphRun>
-#include <QRawFont>
+#include <QHash>
 
 namespace mivanta {
 
 namespace {
 constexpr double kRaisedSize = 0.6; // of a raised verse number, in sizes of the words
+/// The run's own font may be made bolder than its face is, which Qt does with outlines only; signs with
+/// colours have none. Kept, because spaces have none either and there are many.
+const QRawFont& plainFont(const QRawFont& font) {
+    thread_local QHash<std::pair<QString, int>, QRawFont> known;
+    const int size = std::max(1, int(font.pixelSize()));
+    QRawFont& plain = known[{font.familyName(), size}];
+    if (!plain.isValid()) {
+        QFont wanted(font.familyName());
+        wanted.setPixelSize(size);
+        plain = QRawFont::fromFont(wanted);
+    }
+    return plain;
+}
+
 } // namespace
 
 void fillLetters(QPainter& painter, const Letters& letters, const QColor& colour) {
@@ -74,22 +88,24 @@ void RowLayout::addTo(LetterKinds& letters, QPointF baseline) const {
             const int last = std::clamp(e.to, from, to);
             if (first >= last)
                 continue;
-            addRange(letters.plain, baseline, from, first);
-            addRange(letters.emphasised, baseline, first, last);
+            addRange(letters.plain, letters.signs, baseline, from, first);
+            addRange(letters.emphasised, letters.signs, baseline, first, last);
             from = last;
         }
-        addRange(letters.plain, baseline, from, to);
+        addRange(letters.plain, letters.signs, baseline, from, to);
     };
     int from = 0;
     for (const NumberSpan& span : m_numbers) {
         addWords(from, span.from);
-        addRange(letters.numbers, baseline - QPointF(0, span.raised ? m_raise : 0), span.from, span.to);
+        addRange(letters.numbers, letters.signs, baseline - QPointF(0, span.raised ? m_raise : 0), span.from,
+                 span.to);
         from = span.to;
     }
     addWords(from, int(m_layout.text().size()));
 }
 
-void RowLayout::addRange(Letters& letters, QPointF baseline, int from, int to) const {
+void RowLayout::addRange(Letters& letters, std::vector<ColourSign>& signs, QPointF baseline, int from,
+                         int to) const {
     if (from >= to)
         return;
     const QPointF shift = baseline - QPointF(0, m_line.isValid() ? m_line.ascent() : 0);
@@ -99,10 +115,23 @@ void RowLayout::addRange(Letters& letters, QPointF baseline, int from, int to) c
         const auto places = run.positions();
         for (qsizetype i = 0; i < glyphs.size(); ++i) {
             QPainterPath letter = font.pathForGlyph(glyphs[i]);
+            if (letter.isEmpty() && !plainFont(font).boundingRect(glyphs[i]).isEmpty()) {
+                signs.push_back({font, glyphs[i], places[i] + shift});
+                continue;
+            }
             letter.setFillRule(Qt::WindingFill);
             letter.translate(places[i] + shift);
             letters.push_back(std::move(letter));
         }
+    }
+}
+
+void drawSigns(QPainter& painter, const std::vector<ColourSign>& signs) {
+    painter.setRenderHint(QPainter::SmoothPixmapTransform);
+    for (const ColourSign& sign : signs) {
+        const QRawFont& font = plainFont(sign.font);
+        painter.drawImage(sign.at + font.boundingRect(sign.glyph).topLeft(),
+                          font.alphaMapForGlyph(sign.glyph));
     }
 }
 

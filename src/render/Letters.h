@@ -4,6 +4,7 @@
 #include <QColor>
 #include <QPainter>
 #include <QPainterPath>
+#include <QRawFont>
 #include <QTextLayout>
 #include <vector>
 
@@ -26,12 +27,22 @@ using Letters = std::vector<QPainterPath>;
 void fillLetters(QPainter& painter, const Letters& letters, const QColor& colour);
 [[nodiscard]] QRectF boundsOf(const Letters& letters);
 
+/// A sign that has colours of its own and no outline, as emoji have; placed by its baseline.
+struct ColourSign {
+    QRawFont font;
+    quint32 glyph = 0;
+    QPointF at;
+};
+
 /// Stretches of letters that are drawn for themselves: verse numbers and roles' names, and what stands out.
 struct LetterKinds {
     Letters plain;
     Letters numbers;
     Letters emphasised;
+    std::vector<ColourSign> signs;
 };
+
+void drawSigns(QPainter& painter, const std::vector<ColourSign>& signs);
 
 /// One row of text laid out on a line of its own, in the direction that its letters ask for.
 class RowLayout {
@@ -45,11 +56,12 @@ public:
         return m_line.isValid() ? m_line.cursorToX(character) : 0;
     }
     [[nodiscard]] bool isRightToLeft() const { return m_layout.text().isRightToLeft(); }
+    /// Signs with colours of their own are left out.
     void addTo(Letters& letters, QPointF baseline) const;
     void addTo(LetterKinds& letters, QPointF baseline) const;
 
 private:
-    void addRange(Letters& letters, QPointF baseline, int from, int to) const;
+    void addRange(Letters& letters, std::vector<ColourSign>& signs, QPointF baseline, int from, int to) const;
 
     QTextLayout m_layout;
     std::vector<Emphasis> m_emphasis;

@@ -24,9 +24,10 @@ void scaleTo(QPainter& painter, const Scene& scene, QSize target) {
                       double(target.height()) / scene.size.height());
 }
 
-void paintObjects(QPainter& painter, const Scene& scene, bool inFront, const RenderSources& sources) {
+template <typename Which>
+void paintObjects(QPainter& painter, const Scene& scene, const RenderSources& sources, const Which& which) {
     for (const SlideObject& object : scene.look.objects)
-        if (object.inFront == inFront)
+        if (which(object))
             paintObject(painter, object, scene.size, scene.size.height() / kLookHeight, sources);
 }
 
@@ -42,7 +43,7 @@ QImage renderBehind(const Scene& scene, QSize target, const RenderSources& sourc
     scaleTo(painter, scene, target);
     paintBackdrop(painter, scene.look.backdrop, QRectF(QPointF(0, 0), QSizeF(scene.size)),
                   scene.size.height() / kLookHeight, sources);
-    paintObjects(painter, scene, false, sources);
+    paintObjects(painter, scene, sources, [&](const SlideObject& o) { return isBehind(scene, o); });
     return image;
 }
 
@@ -51,18 +52,25 @@ bool hasFront(const Scene& scene) {
         return false;
     const auto& objects = scene.look.objects;
     return !scene.rows.empty() || !scene.credit.isEmpty() || !scene.stageNote.isEmpty() ||
-           std::any_of(objects.begin(), objects.end(), [](const SlideObject& o) { return o.inFront; });
+           std::any_of(objects.begin(), objects.end(),
+                       [&](const SlideObject& o) { return !isBehind(scene, o); });
 }
 
 void paintFront(QPainter& painter, const Scene& scene, const RenderSources& sources, const QImage& behind) {
+    paintObjects(painter, scene, sources,
+                 [&](const SlideObject& o) { return !o.inFront && !isBehind(scene, o); });
     paintPanel(painter, scene, behind);
     paintWords(painter, scene);
     paintCredit(painter, scene);
     paintStageNote(painter, scene);
-    paintObjects(painter, scene, true, sources);
+    paintObjects(painter, scene, sources, [](const SlideObject& o) { return o.inFront; });
 }
 
 } // namespace
+
+bool isBehind(const Scene& scene, const SlideObject& object) {
+    return !object.inFront && (!object.fadesItself() || scene.curtain != Curtain::Open);
+}
 
 QImage renderScene(const Scene& scene, QSize size, const RenderSources& sources) {
     const QSize target = size.isEmpty() ? scene.size : size;
@@ -100,10 +108,21 @@ QImage renderFront(const Scene& scene, QSize size, const RenderSources& sources,
     return image;
 }
 
+QImage renderObject(const Scene& scene, const SlideObject& object, QSize size, const RenderSources& sources) {
+    const QSize target = size.isEmpty() ? scene.size : size;
+    QImage image = seeThrough(target);
+    if (image.isNull())
+        return image;
+    QPainter painter(&image);
+    scaleTo(painter, scene, target);
+    paintObject(painter, object, scene.size, scene.size.height() / kLookHeight, sources);
+    return image;
+}
+
 bool sameBehind(const Scene& a, const Scene& b) {
     const auto behind = [](const Scene& scene) {
         std::vector<SlideObject> objects = scene.look.objects;
-        std::erase_if(objects, [](const SlideObject& o) { return o.inFront; });
+        std::erase_if(objects, [&](const SlideObject& o) { return !isBehind(scene, o); });
         return objects;
     };
     return a.size == b.size && (a.curtain == Curtain::Black) == (b.curtain == Curtain::Black) &&

@@ -11,6 +11,10 @@ struct SceneLayers {
     QImage front;  ///< the panel, words, credit line and objects in front; null when there is nothing of it
 };
 
+/// True when the object belongs to the layer behind. One behind the words that fades by itself comes and goes
+/// apart from the backdrop, so it is the lowest of the layer in front; while the words are off, it is not.
+[[nodiscard]] bool isBehind(const Scene& scene, const SlideObject& object);
+
 /// The one renderer: a scene to a picture. Pure but for `sources`; any thread.
 ///
 /// The picture is `size` px (the scene's own size when empty), ARGB premultiplied; it is opaque unless the
@@ -22,6 +26,10 @@ struct SceneLayers {
 /// `front` alone, over a layer that is there already; an empty `behind` = drawn if it is needed.
 [[nodiscard]] QImage renderFront(const Scene& scene, QSize size, const RenderSources& sources,
                                  const QImage& behind = {});
+
+/// One of the scene's objects alone, ARGB premultiplied, on a picture of `size` px.
+[[nodiscard]] QImage renderObject(const Scene& scene, const SlideObject& object, QSize size,
+                                  const RenderSources& sources);
 
 /// True when `behind` is the same picture for both.
 [[nodiscard]] bool sameBehind(const Scene& a, const Scene& b);

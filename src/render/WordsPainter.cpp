@@ -65,6 +65,7 @@ struct Block {
 struct WordPaths {
     std::vector<std::pair<QColor, Letters>> words; // by colour
     Letters chords;
+    std::vector<ColourSign> signs;
     Letters numbers; // verse numbers, roles' names, the reference under the words
     QRectF area;     // of the rows
 
@@ -82,7 +83,8 @@ struct WordPaths {
     }
 };
 
-void append(Letters& to, Letters&& from) {
+template <typename List>
+void append(List& to, List&& from) {
     std::move(from.begin(), from.end(), std::back_inserter(to));
 }
 
@@ -95,6 +97,7 @@ void addRow(WordPaths& paths, const RowLayout& layout, const SceneRow& row, cons
     const bool standsOut = look.emphasisColour && !row.colour;
     append(paths.inColour(standsOut ? toColor(*look.emphasisColour) : colour), std::move(kinds.emphasised));
     append(paths.numbers, std::move(kinds.numbers));
+    append(paths.signs, std::move(kinds.signs));
 }
 
 /// The outlines of every letter, in scene px.
@@ -264,6 +267,7 @@ void paintWords(QPainter& painter, const Scene& scene) {
         fillLetters(painter, shape, toColor(look.outlineColour));
     for (const auto& [colour, letters] : paths.words)
         fillLetters(painter, letters, colour);
+    drawSigns(painter, paths.signs);
     fillLetters(painter, paths.numbers, numberColour(look));
     fillLetters(painter, paths.chords, toColor(look.chordColour));
 }

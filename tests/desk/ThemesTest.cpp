@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/Window.h"
-#include "desk/library/ThemeCanvas.h"
 #include "desk/library/ThemeDraft.h"
 #include "desk/parts/LookForm.h"
+#include "desk/parts/SlideCanvas.h"
 #include "support/Samples.h"
 #include <QComboBox>
 #include <QDropEvent>
@@ -24,7 +24,7 @@ protected:
         press(Qt::Key_1, Qt::AltModifier);
         press(Qt::Key_4, Qt::AltModifier | Qt::ShiftModifier);
         list = child<QListWidget>(u"theme-list"_s);
-        canvas = child<ThemeCanvas>(u"theme-canvas"_s);
+        canvas = child<SlideCanvas>(u"theme-canvas"_s);
         ASSERT_TRUE(waitUntil([&] { return list->count() >= 4 && name() == u"Dusk Water"_s; }));
         QTest::qWait(100); // laid out
     }
@@ -65,7 +65,7 @@ protected:
                 on.width() / area.width(), on.height() / area.height()};
     }
     QListWidget* list = nullptr;
-    ThemeCanvas* canvas = nullptr;
+    SlideCanvas* canvas = nullptr;
 };
 
 TEST_F(Themes, APropertyIsSetByKeysSeenSavedAndUndone) {
@@ -88,22 +88,22 @@ TEST_F(Themes, APropertyIsSetByKeysSeenSavedAndUndone) {
 
 TEST_F(Themes, ABoxIsMovedByTheMouseAndStandsAtAGuide) {
     const QRectF area = canvas->pictureArea();
-    const QRectF before = box(ThemeCanvas::kWords);
-    const QPointF middle = canvas->areaOf(ThemeCanvas::kWords).center();
+    const QRectF before = box(SlideCanvas::kWords);
+    const QPointF middle = canvas->areaOf(SlideCanvas::kWords).center();
     // Its middle comes within reach of the screen's middle.
     const QPointF way(0, (0.5 - before.center().y()) * area.height() + 3);
     drag(middle, middle + way);
-    EXPECT_NEAR(box(ThemeCanvas::kWords).center().y(), 0.5, 0.004);
+    EXPECT_NEAR(box(SlideCanvas::kWords).center().y(), 0.5, 0.004);
     press(Qt::Key_Z, Qt::ControlModifier); // the whole drag is one step
-    EXPECT_NEAR(box(ThemeCanvas::kWords).center().y(), before.center().y(), 0.002);
+    EXPECT_NEAR(box(SlideCanvas::kWords).center().y(), before.center().y(), 0.002);
 }
 
 TEST_F(Themes, ABoxIsResizedByItsHandle) {
     const QRectF area = canvas->pictureArea();
-    const QRectF words = canvas->areaOf(ThemeCanvas::kWords);
+    const QRectF words = canvas->areaOf(SlideCanvas::kWords);
     drag(words.bottomRight(), words.bottomRight() - QPointF(area.width() * 0.113, area.height() * 0.117),
          Qt::AltModifier);
-    const QRectF now = box(ThemeCanvas::kWords);
+    const QRectF now = box(SlideCanvas::kWords);
     EXPECT_NEAR(now.width(), 0.88 - 0.113, 0.006);
     EXPECT_NEAR(now.height(), 0.78 - 0.117, 0.01);
     EXPECT_NEAR(now.left(), 0.06, 0.002);
@@ -114,13 +114,13 @@ TEST_F(Themes, BoxesAreMovedByKeysToo) {
     canvas->setFocus();
     press(Qt::Key_Right);
     press(Qt::Key_Right); // faster than the words can follow
-    EXPECT_NEAR(box(ThemeCanvas::kWords).left(), 0.065, 0.001);
+    EXPECT_NEAR(box(SlideCanvas::kWords).left(), 0.065, 0.001);
     press(Qt::Key_Up, Qt::ControlModifier | Qt::ShiftModifier);
-    EXPECT_NEAR(box(ThemeCanvas::kWords).height(), 0.755, 0.001);
+    EXPECT_NEAR(box(SlideCanvas::kWords).height(), 0.755, 0.001);
     press(Qt::Key_Tab);
-    EXPECT_EQ(canvas->chosen(), ThemeCanvas::kCredit);
+    EXPECT_EQ(canvas->chosen(), SlideCanvas::kCredit);
     press(Qt::Key_Down);
-    EXPECT_NEAR(box(ThemeCanvas::kCredit).top(), 0.9125, 0.001);
+    EXPECT_NEAR(box(SlideCanvas::kCredit).top(), 0.9125, 0.001);
     press(Qt::Key_Tab);
     EXPECT_FALSE(canvas->hasFocus());
 }
@@ -207,6 +207,11 @@ TEST_F(Themes, APictureBecomesTheBackdropAndABrokenOneChangesNothing) {
         QApplication::sendEvent(canvas, &enter);
         QDropEvent event(QPointF(50, 50), Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
         QApplication::sendEvent(canvas, &event);
+        auto* menu = canvas->findChild<QMenu*>(u"dropped-picture"_s);
+        ASSERT_TRUE(menu);
+        menu->actions().at(0)->trigger(); // as the backdrop
+        menu->close();
+        ASSERT_TRUE(waitUntil([&] { return !canvas->findChild<QMenu*>(u"dropped-picture"_s); }));
     };
     drop(path);
     ASSERT_TRUE(waitUntil([&] { return child<QPushButton>(u"theme-save"_s)->isEnabled(); }));
@@ -237,13 +242,13 @@ TEST_F(Themes, AnObjectIsAddedMovedAndTakenAway) {
     auto* menu = objects->findChild<QMenu*>();
     ASSERT_TRUE(menu);
     menu->actions()[3]->trigger(); // a rectangle
-    EXPECT_NEAR(box(ThemeCanvas::kObjects).width(), 0.3, 0.005);
-    canvas->choose(ThemeCanvas::kObjects);
+    EXPECT_NEAR(box(SlideCanvas::kObjects).width(), 0.3, 0.005);
+    canvas->choose(SlideCanvas::kObjects);
     canvas->setFocus();
     press(Qt::Key_Left, Qt::ShiftModifier);
-    EXPECT_NEAR(box(ThemeCanvas::kObjects).left(), 0.325, 0.005);
+    EXPECT_NEAR(box(SlideCanvas::kObjects).left(), 0.325, 0.005);
     press(Qt::Key_Delete);
-    EXPECT_TRUE(box(ThemeCanvas::kObjects).isEmpty());
+    EXPECT_TRUE(box(SlideCanvas::kObjects).isEmpty());
 }
 
 TEST_F(Themes, LeavingAChangedThemeAsks) {

@@ -25,9 +25,9 @@ FramePtr frame(const QByteArray& key, const BehindPtr& behind, QPoint at, QColor
     auto made = std::make_shared<Frame>();
     made->key = key;
     made->behind = behind;
-    made->front = QImage(10, 10, QImage::Format_ARGB32_Premultiplied);
-    made->front.fill(colour);
-    made->frontAt = at;
+    made->front = {QImage(10, 10, QImage::Format_ARGB32_Premultiplied), at};
+    made->front.image.fill(colour);
+    made->words = made->front;
     made->small = behind->layer;
     return made;
 }
@@ -70,6 +70,14 @@ TEST_F(TurningTest, WhatIsAlikeInBothStaysAsItIs) {
     const Turning turning(one, same, transition(TransitionKind::Fade), transition(TransitionKind::Cut));
     for (int at = 0; at <= 100; at += 10)
         EXPECT_GT(qRed(painted(turning, at).pixel(5, 5)), 252) << at;
+}
+
+TEST_F(TurningTest, WordsThatGoFadeWhereNoneCome) {
+    const Turning turning(one, two, transition(TransitionKind::Fade), transition(TransitionKind::Fade));
+    EXPECT_NEAR(qRed(painted(turning, 25).pixel(5, 5)), 191, 3);
+    EXPECT_NEAR(qRed(painted(turning, 50).pixel(5, 5)), 128, 3);
+    EXPECT_NEAR(qRed(painted(turning, 50).pixel(45, 25)), 128, 3);
+    EXPECT_EQ(qRed(painted(turning, 100).pixel(5, 5)), 0);
 }
 
 TEST_F(TurningTest, WordsAndBackdropGoEachTheirOwnWay) {
@@ -190,8 +198,8 @@ TEST(Backdrops, PicturesOnOneBackdropShareIt) {
     ASSERT_EQ(ready.size(), 3u);
     EXPECT_EQ(ready[0]->behind, ready[1]->behind);
     EXPECT_NE(ready[0]->behind, ready[2]->behind);
-    EXPECT_LT(ready[0]->front.width(), 200); // only the part with words
-    EXPECT_FALSE(ready[0]->front.isNull());
+    EXPECT_LT(ready[0]->front.image.width(), 200); // only the part with words
+    EXPECT_FALSE(ready[0]->front.image.isNull());
 }
 
 } // namespace

@@ -57,6 +57,21 @@ double contrastReached(std::vector<double> ratios) {
     return *at;
 }
 
+bool isWorse(const Legibility& one, const Legibility& other) {
+    const auto shares = [](const Legibility& reading) {
+        const double size = reading.backRow > 0 ? reading.readsTo / reading.backRow : 1e9;
+        const double contrast = reading.contrast > 0 ? reading.contrast / kGoodContrast : 1e9;
+        return std::pair(size, contrast);
+    };
+    const auto [size, contrast] = shares(one);
+    const auto [otherSize, otherContrast] = shares(other);
+    if (std::min(size, otherSize) < 1)
+        return size < otherSize;
+    if (std::min(contrast, otherContrast) < 1)
+        return contrast < otherContrast;
+    return std::min(size, contrast) < std::min(otherSize, otherContrast);
+}
+
 Legibility legibilityOf(const LetterHeights& letters, const Output& output) {
     return {readsTo(letters, output.pictureHeight),
             arcMinutes(letters.capital * output.pictureHeight, output.backRow), 0, output.backRow};

@@ -45,6 +45,10 @@ struct Legibility {
     [[nodiscard]] bool isStrongEnough() const { return contrast == 0 || contrast >= kGoodContrast; }
 };
 
+/// Which of two is mended first: what the back row cannot read, then what is too weak, then what is nearest
+/// to being so.
+[[nodiscard]] bool isWorse(const Legibility& one, const Legibility& other);
+
 /// Of letters of these heights on an output; without the contrast.
 [[nodiscard]] Legibility legibilityOf(const LetterHeights& letters, const Output& output);
 

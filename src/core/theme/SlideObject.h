@@ -23,10 +23,12 @@ struct SlideObject {
     Colour edgeColour{0, 0, 0, 0};     ///< of a shape's edge
     double edgeWidth = 0;              ///< px, of a shape's edge or a line
     double roundness = 0;              ///< px, of a rectangle's corners
-    int fadeIn = 0;                    ///< ms
-    int fadeOut = 0;                   ///< ms
+    int fadeIn = 0;                    ///< ms in which it comes, by itself; 0 = as the words do
+    int fadeOut = 0;                   ///< ms in which it goes
     friend bool operator==(const SlideObject&, const SlideObject&) = default;
 
+    /// True when it does not come and go with the words.
+    [[nodiscard]] bool fadesItself() const { return fadeIn > 0 || fadeOut > 0; }
     /// True when its picture changes with the time of day.
     [[nodiscard]] bool isLive() const { return kind == ObjectKind::Clock || kind == ObjectKind::Countdown; }
 };

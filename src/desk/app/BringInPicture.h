@@ -3,6 +3,7 @@
 #include "store/Pictures.h"
 #include <functional>
 
+class QImage;
 class QObject;
 
 namespace mivanta {
@@ -15,6 +16,8 @@ using PictureTaken = std::function<void(const StoredPicture&)>;
 /// Copies a picture file into the library, in the background; what is no picture is told and changes nothing.
 /// `taken` is not called when `asker` is gone by then.
 void bringInPicture(Session& session, QObject* asker, const QString& path, const PictureTaken& taken);
+/// The same for a picture that was pasted.
+void bringInPicture(Session& session, QObject* asker, const QImage& picture, const PictureTaken& taken);
 /// The same for a file that the person chooses.
 void choosePicture(Session& session, Prompts& prompts, QObject* asker, const PictureTaken& taken);
 

@@ -124,8 +124,10 @@ void MainWindow::makeActions() {
 }
 
 void MainWindow::makeDesks() {
-    m_thumbnails.setPictures(picturesFolder(m_session.library().folder()),
-                             pictureCacheFolder(m_session.library().folder()));
+    const QString pictures = picturesFolder(m_session.library().folder());
+    const QString cache = pictureCacheFolder(m_session.library().folder());
+    m_thumbnails.setPictures(pictures, cache);
+    m_session.contrasts().setPictures(pictures, cache);
     const Tools tools{m_session, *m_prompts, m_sender, m_speller, m_thumbnails};
     m_libraryDesk = new LibraryDesk(tools, m_stack);
     m_prepareDesk = new PrepareDesk(tools, m_fileActions, m_stack);

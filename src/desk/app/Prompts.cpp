@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/Prompts.h"
+#include "media/PictureProxies.h"
 #include <QCoreApplication>
 #include <QFileDialog>
 #include <QInputDialog>
@@ -77,7 +78,7 @@ QStringList DialogPrompts::themeFilesToImport() {
 QString DialogPrompts::pictureToChoose() {
     return QFileDialog::getOpenFileName(
         m_window, tr("Choose a picture"), {},
-        tr("Pictures (*.jpg *.jpeg *.png *.webp *.gif *.tif *.tiff *.heic);;All files (*)"));
+        tr("Pictures (*.%1);;All files (*)").arg(pictureSuffixes().join(QStringLiteral(" *."))));
 }
 
 bool DialogPrompts::deleteTheme(const QString& name, const QString& warning) {

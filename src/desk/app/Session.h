@@ -1,8 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "desk/app/Contrasts.h"
 #include "desk/app/LibraryClient.h"
 #include "desk/app/RunController.h"
 #include "desk/app/ServiceDocument.h"
+#include "desk/app/ServiceReadings.h"
 #include "desk/app/SlideBook.h"
 #include "link/PlayerClient.h"
 
@@ -32,6 +34,8 @@ public:
     [[nodiscard]] ServiceDocument& document() { return m_document; }
     [[nodiscard]] SlideBook& book() { return m_book; }
     [[nodiscard]] RunController& run() { return m_run; }
+    [[nodiscard]] Contrasts& contrasts() { return m_contrasts; }
+    [[nodiscard]] ServiceReadings& readings() { return m_readings; }
     [[nodiscard]] PlayerClient& player() { return m_player; }
 
     [[nodiscard]] const std::vector<Output>& outputs() const { return m_book.outputs(); }
@@ -58,6 +62,8 @@ private:
     LibraryClient m_library;
     ServiceDocument m_document;
     SlideBook m_book;
+    Contrasts m_contrasts;
+    ServiceReadings m_readings{m_book, m_contrasts};
     PlayerClient m_player;
     RunController m_run;
     Worker m_settings{QStringLiteral("settings")};

@@ -83,8 +83,12 @@ const ItemSlides* SlideBook::unplanned(const ItemId& id) const {
 }
 
 const ItemSlides* SlideBook::slidesOf(const ItemId& id) const {
+    return sharedSlidesOf(id).get(); // the book keeps it
+}
+
+std::shared_ptr<const ItemSlides> SlideBook::sharedSlidesOf(const ItemId& id) const {
     if (const auto made = m_made.constFind(id); made != m_made.constEnd())
-        return made->slides.get();
+        return made->slides;
     const Item* item = m_document.service().item(id);
     if (!item)
         item = unplannedItem(id);
@@ -92,7 +96,7 @@ const ItemSlides* SlideBook::slidesOf(const ItemId& id) const {
         return nullptr;
     auto slides = std::make_shared<const ItemSlides>(slidesOf(*item));
     m_made.insert(id, {item->content, item->look, slides});
-    return slides.get();
+    return slides;
 }
 
 ItemSlides SlideBook::slidesOf(const ItemWords& words) const {

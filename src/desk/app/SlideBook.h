@@ -26,6 +26,8 @@ public:
     [[nodiscard]] const ItemSlides* unplanned(const ItemId& id) const override;
     /// Of an item of the service; null for a heading and for what is not there.
     [[nodiscard]] const ItemSlides* slidesOf(const ItemId& id) const;
+    /// The same, to be kept for as long as they are wanted.
+    [[nodiscard]] std::shared_ptr<const ItemSlides> sharedSlidesOf(const ItemId& id) const;
     /// Slides of what is in no service yet, as they would be in this one.
     [[nodiscard]] ItemSlides slidesOf(const ItemWords& words) const;
     [[nodiscard]] ItemSlides slidesOf(const Item& item) const;

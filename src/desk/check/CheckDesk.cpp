@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/check/CheckDesk.h"
+#include "desk/check/LookFindings.h"
 #include "desk/parts/Columns.h"
 #include "desk/parts/Style.h"
 #include <QHBoxLayout>
@@ -55,8 +56,12 @@ CheckDesk::CheckDesk(Session& session, QWidget* parent) : QScrollArea(parent), m
     column->addLayout(m_rows);
     column->addStretch(1);
     setWidget(content);
-    connect(&m_session.book(), &SlideBook::completed, this, &CheckDesk::look);
+    connect(&m_session.book(), &SlideBook::completed, this, [this] {
+        m_fontFindings = fontFindings(m_session);
+        look();
+    });
     connect(&m_session, &Session::placesChanged, this, &CheckDesk::look);
+    connect(&m_session.readings(), &ServiceReadings::changed, this, &CheckDesk::look);
     look();
 }
 
@@ -83,8 +88,8 @@ void CheckDesk::look() {
     if (!m_session.book().isComplete() && !isVisible())
         return; // completed() follows
     std::vector<Finding> findings = findingsOf(m_session.document().service(), m_session.book());
-    const auto screens = screenFindings();
-    findings.insert(findings.end(), screens.begin(), screens.end());
+    for (const auto& more : {screenFindings(), readingFindings(m_session), m_fontFindings})
+        findings.insert(findings.end(), more.begin(), more.end());
     std::stable_sort(findings.begin(), findings.end(),
                      [](const Finding& a, const Finding& b) { return a.severity < b.severity; });
     m_worrying = int(std::count_if(findings.begin(), findings.end(),
@@ -117,7 +122,10 @@ QWidget* CheckDesk::row(const Finding& finding) {
             .arg(day().sheet.name(), colourOf(finding.severity).name()));
     const Item* item = m_session.document().service().item(finding.item);
     auto* title = new QLabel(
-        item ? QStringLiteral("%1 \u00b7 %2").arg(item->title(), finding.title) : finding.title, sheet);
+        // The finding reads from the left, whatever script the title is in.
+        item ? QStringLiteral("\u200e\u2068%1\u2069 \u00b7 %2").arg(item->title(), finding.title)
+             : finding.title,
+        sheet);
     title->setFont(textFont(1.05, true));
     auto* detail = new QLabel(finding.detail, sheet);
     detail->setWordWrap(true);

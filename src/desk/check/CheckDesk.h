@@ -33,6 +33,7 @@ private:
     Session& m_session;
     QLabel* m_summary;
     QVBoxLayout* m_rows;
+    std::vector<Finding> m_fontFindings;
     int m_worrying = 0;
 };
 

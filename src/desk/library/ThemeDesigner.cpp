@@ -2,13 +2,13 @@
 #include "desk/library/ThemeDesigner.h"
 #include "desk/app/BringInPicture.h"
 #include "desk/app/Prompts.h"
-#include "desk/library/ThemeCanvas.h"
 #include "desk/library/ThemeSample.h"
 #include "desk/parts/Columns.h"
 #include "desk/parts/LookForm.h"
 #include "desk/parts/PictureView.h"
+#include "desk/parts/ReadingPanel.h"
+#include "desk/parts/SlideCanvas.h"
 #include "desk/parts/Style.h"
-#include "render/LegibilityMeasure.h"
 #include <QCheckBox>
 #include <QComboBox>
 #include <QHBoxLayout>
@@ -42,7 +42,7 @@ ThemeDesigner::ThemeDesigner(const Tools& tools, ThemeDraft& draft, QWidget* par
     connect(&m_soon, &QTimer::timeout, this, &ThemeDesigner::showSample);
     connect(&m_draft, &ThemeDraft::opened, this, [this] {
         m_slide = 0;
-        m_canvas->choose(ThemeCanvas::kWords);
+        m_canvas->choose(SlideCanvas::kWords);
     });
     connect(&m_draft, &ThemeDraft::changed, this, &ThemeDesigner::refresh);
     connect(&m_session.book(), &SlideBook::changed, this, [this] {
@@ -73,17 +73,22 @@ QWidget* ThemeDesigner::buildStage() {
     head->addWidget(m_state);
     head->addWidget(m_save);
 
-    m_canvas = new ThemeCanvas(m_thumbnails, stage);
-    connect(m_canvas, &ThemeCanvas::boxChanged, this, &ThemeDesigner::boxChanged);
-    connect(m_canvas, &ThemeCanvas::dragEnded, this, [this] { m_draft.endVisit(); });
-    connect(m_canvas, &ThemeCanvas::chosenChanged, this, [this] { m_draft.endVisit(); });
-    connect(m_canvas, &ThemeCanvas::objectRemoved, this, [this](int index) {
+    m_canvas = new SlideCanvas(m_thumbnails, stage);
+    m_canvas->setObjectName(QStringLiteral("theme-canvas"));
+    m_canvas->setEmptyText(tr("Choose a theme, or make a new one."));
+    connect(m_canvas, &SlideCanvas::boxChanged, this, &ThemeDesigner::boxChanged);
+    connect(m_canvas, &SlideCanvas::dragEnded, this, [this] { m_draft.endVisit(); });
+    connect(m_canvas, &SlideCanvas::chosenChanged, this, [this] { m_draft.endVisit(); });
+    connect(m_canvas, &SlideCanvas::objectRemoved, this, [this](int index) {
         m_draft.endVisit();
         changeObjects([index](auto& objects) { objects.erase(objects.begin() + index); });
     });
-    connect(m_canvas, &ThemeCanvas::picturesDropped, this, [this](const QStringList& paths) {
-        if (!paths.isEmpty())
-            takePicture(paths.front());
+    connect(m_canvas, &SlideCanvas::backdropDropped, this, &ThemeDesigner::takePicture);
+    connect(m_canvas, &SlideCanvas::objectDropped, this, [this](const QString& path) {
+        bringInPicture(m_session, this, path, [this](const auto& picture) { addPicture(picture); });
+    });
+    connect(m_canvas, &SlideCanvas::picturePasted, this, [this](const QImage& pasted) {
+        bringInPicture(m_session, this, pasted, [this](const auto& picture) { addPicture(picture); });
     });
 
     m_sample = new ThemeSample(m_session, stage);
@@ -108,7 +113,7 @@ QWidget* ThemeDesigner::buildStage() {
     m_guides = new QCheckBox(tr("Safe area"), stage);
     m_guides->setChecked(true);
     m_guides->setToolTip(tr("Show the part of the screen that every projector and television shows"));
-    connect(m_guides, &QCheckBox::toggled, m_canvas, &ThemeCanvas::setGuidesShown);
+    connect(m_guides, &QCheckBox::toggled, m_canvas, &SlideCanvas::setGuidesShown);
     auto* tools = new QHBoxLayout;
     tools->addWidget(new QLabel(tr("Tried on"), stage));
     tools->addWidget(m_sample, 1);
@@ -123,6 +128,17 @@ QWidget* ThemeDesigner::buildStage() {
     m_fit->setObjectName(QStringLiteral("theme-fit"));
     m_fit->setWordWrap(true);
     makeQuiet(m_fit);
+    m_reading = new ReadingPanel(m_thumbnails, m_session.contrasts(), stage);
+    connect(m_reading, &ReadingPanel::mendWanted, this, [this](const LookOverrides& changes) {
+        m_draft.endVisit();
+        for (const LookProperty* property : changes.properties())
+            m_draft.set(*property, *changes.value(*property));
+        m_draft.endVisit();
+    });
+    connect(&m_session.contrasts(), &Contrasts::measured, this, [this] {
+        if (isVisible())
+            m_soon.start();
+    });
     m_pictures = new QHBoxLayout;
     m_pictures->setSpacing(spaced(2.5));
 
@@ -133,6 +149,7 @@ QWidget* ThemeDesigner::buildStage() {
     column->addWidget(m_canvas, 1);
     column->addLayout(tools);
     column->addWidget(m_fit);
+    column->addWidget(m_reading);
     column->addLayout(m_pictures);
     return stage;
 }
@@ -181,6 +198,17 @@ void ThemeDesigner::takePicture(const QString& path) {
     });
 }
 
+void ThemeDesigner::addPicture(const StoredPicture& picture) {
+    m_draft.endVisit();
+    changeObjects([&](auto& objects) {
+        SlideObject object;
+        object.kind = ObjectKind::Picture;
+        object.picture = picture.name;
+        object.inFront = true;
+        objects.push_back(object);
+    });
+}
+
 void ThemeDesigner::set(const QString& key, const LookValue& value) {
     m_draft.set(*lookProperty(key), value);
 }
@@ -194,12 +222,12 @@ void ThemeDesigner::changeObjects(const std::function<void(std::vector<SlideObje
 }
 
 void ThemeDesigner::boxChanged(int box, const QRectF& shares) {
-    if (box == ThemeCanvas::kWords)
+    if (box == SlideCanvas::kWords)
         set(QStringLiteral("words.box"), shares);
-    else if (box == ThemeCanvas::kCredit)
+    else if (box == SlideCanvas::kCredit)
         set(QStringLiteral("credit.box"), shares);
     else
-        changeObjects([&](auto& objects) { objects[size_t(box - ThemeCanvas::kObjects)].box = shares; });
+        changeObjects([&](auto& objects) { objects[size_t(box - SlideCanvas::kObjects)].box = shares; });
 }
 
 void ThemeDesigner::fillOutputs() {
@@ -236,6 +264,7 @@ void ThemeDesigner::showSample() {
     if (!theme || at < 0 || at >= int(m_session.outputs().size())) {
         m_canvas->setScene(std::nullopt);
         m_fit->clear();
+        m_reading->clear();
         for (PictureView* view : m_views)
             view->setScene(std::nullopt);
         return;
@@ -254,13 +283,21 @@ void ThemeDesigner::showSample() {
     if (scene.credit.isEmpty() && theme->look.credit.when != CreditWhen::Never)
         scene.credit = creditText(theme->look.credit.fields, content.credit); // or its box would seem empty
     m_canvas->setScene(scene);
-    const Legibility legibility =
-        legibilityOf(letterHeights(theme->look.words, shown.fontSize, output.size.height()), output);
+    Contrasts& contrasts = m_session.contrasts();
+    const QString reading =
+        count > 0 ? readingText(readingOfSlide(slides, shown, m_slide, contrasts, Contrasts::Urgency::Seen))
+                  : QString();
     m_fit->setText(tr("Slide %1 of %2 \u00b7 %3 px, %4 \u00b7 %5")
                        .arg(count > 0 ? m_slide + 1 : 0)
                        .arg(count)
                        .arg(shown.fontSize)
-                       .arg(shown.reasonText, legibilityText(legibility)));
+                       .arg(shown.reasonText, reading));
+    m_reading->setReading(slides, shown, [&](const LookOverrides& changes) {
+        Theme changed = *theme;
+        changes.applyTo(changed.look);
+        return slidesFor(content, {output}, plainChain(changed, m_session.book().themes()),
+                         m_session.book().measures());
+    });
     showOutputs(*theme);
 }
 

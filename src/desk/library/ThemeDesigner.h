@@ -18,7 +18,8 @@ namespace mivanta {
 
 class LookForm;
 class PictureView;
-class ThemeCanvas;
+class ReadingPanel;
+class SlideCanvas;
 class ThemeSample;
 
 /// A theme being designed by looking at it: the slide with its boxes, what it is tried on, how each output
@@ -41,6 +42,7 @@ private:
     QWidget* buildStage();
     QWidget* buildFormColumn();
     void boxChanged(int box, const QRectF& shares);
+    void addPicture(const StoredPicture& picture);
     void changeObjects(const std::function<void(std::vector<SlideObject>&)>& work);
     void set(const QString& key, const LookValue& value);
     void fillOutputs();
@@ -56,11 +58,12 @@ private:
     QLineEdit* m_name;
     QLabel* m_state;
     QPushButton* m_save;
-    ThemeCanvas* m_canvas;
+    SlideCanvas* m_canvas;
     ThemeSample* m_sample;
     QComboBox* m_output; ///< the output that the canvas shows
     QCheckBox* m_guides;
     QLabel* m_fit;
+    ReadingPanel* m_reading;
     QHBoxLayout* m_pictures;
     std::vector<PictureView*> m_views; ///< by output
     QWidget* m_formColumn;

@@ -3,40 +3,23 @@
 #include "desk/app/Prompts.h"
 #include "desk/library/ThemeDesigner.h"
 #include "desk/parts/Columns.h"
-#include "desk/parts/PictureView.h"
 #include "desk/parts/Style.h"
-#include "desk/parts/ThumbnailStore.h"
+#include "desk/parts/ThemeList.h"
 #include "formats/ThemeFile.h"
 #include "formats/ThemeJson.h"
 #include <QHBoxLayout>
 #include <QLabel>
-#include <QListWidget>
 #include <QMenu>
-#include <QPainter>
 #include <QPushButton>
 #include <QToolButton>
 #include <QVBoxLayout>
 
 namespace mivanta {
 
-namespace {
-const QSize kIcon(88, 50);
-
-Scene iconScene(const Theme& theme) {
-    Scene scene;
-    scene.size = {1920, 1080};
-    scene.look = theme.look;
-    scene.fontSize = std::min(160, theme.look.words.size * 3 / 2);
-    scene.rows = {{theme.name.left(14)}};
-    return scene;
-}
-} // namespace
-
 ThemeLibrary::ThemeLibrary(const Tools& tools, QWidget* parent)
     : QWidget(parent),
       m_session(tools.session),
       m_prompts(tools.prompts),
-      m_thumbnails(tools.thumbnails),
       m_keeper(tools.session.library().folder(), QStringLiteral("theme"), [this]() -> DraftKeeper::Writer {
           if (!m_draft.isChanged())
               return {};
@@ -47,7 +30,7 @@ ThemeLibrary::ThemeLibrary(const Tools& tools, QWidget* parent)
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(0);
-    row->addWidget(buildList(), 4);
+    row->addWidget(buildList(tools.thumbnails), 4);
     row->addWidget(m_designer, 17);
     connect(m_designer, &ThemeDesigner::saveWanted, this, [this] { saveTheme(); });
     connect(&m_draft, &ThemeDraft::changed, &m_keeper, &DraftKeeper::touch);
@@ -58,21 +41,16 @@ ThemeLibrary::ThemeLibrary(const Tools& tools, QWidget* parent)
     connect(&m_keeper, &DraftKeeper::failed, &m_session, &Session::problem);
     connect(&m_session.library(), &LibraryClient::opened, &m_keeper, &DraftKeeper::recover);
     connect(&m_session.book(), &SlideBook::themesChanged, this, &ThemeLibrary::fillList);
-    connect(&m_thumbnails, &ThumbnailStore::ready, this, &ThemeLibrary::fillIcons);
     fillList();
 }
 
-QWidget* ThemeLibrary::buildList() {
+QWidget* ThemeLibrary::buildList(ThumbnailStore& thumbnails) {
     auto* side = new QWidget(this);
     makeSide(side);
     side->setMinimumWidth(spaced(46));
-    m_list = new QListWidget(side);
+    m_list = new ThemeList(thumbnails, side);
     m_list->setObjectName(QStringLiteral("theme-list"));
-    m_list->setAccessibleName(tr("Themes"));
-    m_list->setIconSize(kIcon);
-    m_list->setWordWrap(true);
-    m_list->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    connect(m_list, &QListWidget::currentRowChanged, this, &ThemeLibrary::currentChanged);
+    connect(m_list, &ThemeList::themeChosen, this, &ThemeLibrary::currentChanged);
     auto* fresh = new QPushButton(tr("New theme"), side);
     fresh->setObjectName(QStringLiteral("new-theme"));
     fresh->setProperty("main", true);
@@ -144,62 +122,17 @@ void ThemeLibrary::focusFind() {
 void ThemeLibrary::fillList() {
     const auto& themes = m_session.book().themes();
     const QString shown = m_draft.theme() ? m_draft.theme()->id : QString();
-    m_filling = true;
-    m_list->clear();
-    for (const Theme& theme : themes) {
-        auto* item = new QListWidgetItem(theme.name, m_list);
-        item->setData(Qt::UserRole, theme.id);
-        item->setToolTip(tr("Show the theme %1").arg(theme.name));
-    }
-    m_filling = false;
-    fillIcons();
+    m_list->setThemes(themes);
     const QString wanted = std::exchange(m_wanted, {});
     if (!wanted.isEmpty() && themeOf(wanted, themes) && wanted != shown)
         showTheme(wanted);
     else if (!shown.isEmpty())
-        select(shown);
+        m_list->choose(shown);
     else if (m_list->count() > 0)
         m_list->setCurrentRow(0);
 }
 
-void ThemeLibrary::fillIcons() {
-    if (!isVisible())
-        return;
-    const auto& themes = m_session.book().themes();
-    for (int row = 0; row < m_list->count() && row < int(themes.size()); ++row) {
-        const QPixmap drawn = m_thumbnails.get(iconScene(themes[size_t(row)]), kIcon * devicePixelRatio());
-        if (drawn.isNull() || !m_list->item(row)->icon().isNull())
-            continue;
-        QPixmap picture(drawn.size());
-        {
-            QPainter painter(&picture);
-            paintChequers(painter, picture.rect(), false);
-            painter.drawPixmap(0, 0, drawn);
-        }
-        QIcon icon(picture);
-        icon.addPixmap(picture, QIcon::Selected); // or it would be tinted
-        m_list->item(row)->setIcon(icon);
-    }
-}
-
-void ThemeLibrary::showEvent(QShowEvent* event) {
-    QWidget::showEvent(event);
-    fillIcons();
-}
-
-void ThemeLibrary::select(const QString& id) {
-    m_filling = true;
-    for (int row = 0; row < m_list->count(); ++row)
-        if (m_list->item(row)->data(Qt::UserRole) == id)
-            m_list->setCurrentRow(row);
-    m_filling = false;
-}
-
-void ThemeLibrary::currentChanged() {
-    const QListWidgetItem* item = m_list->currentItem();
-    if (m_filling || !item)
-        return;
-    const QString wanted = item->data(Qt::UserRole).toString();
+void ThemeLibrary::currentChanged(const QString& wanted) {
     const QString staying = m_draft.theme() ? m_draft.theme()->id : QString();
     if (wanted == staying)
         return;
@@ -210,14 +143,14 @@ void ThemeLibrary::currentChanged() {
             m_draft.open(*theme);
     });
     if (!settled)
-        select(staying);
+        m_list->choose(staying);
 }
 
 void ThemeLibrary::showTheme(const QString& id) {
     settle([this, id] {
         if (const Theme* theme = themeOf(id, m_session.book().themes())) {
             m_draft.open(*theme);
-            select(id);
+            m_list->choose(id);
         }
     });
 }
@@ -231,9 +164,7 @@ void ThemeLibrary::begin(Theme theme) {
         theme.name = QStringLiteral("%1 %2").arg(name).arg(number);
     theme.id = newThemeId(theme.name, themes);
     m_draft.open(theme, true);
-    m_filling = true;
-    m_list->setCurrentRow(-1);
-    m_filling = false;
+    m_list->choose({});
     m_designer->focusName();
 }
 

@@ -6,12 +6,12 @@
 #include "desk/library/ThemeDraft.h"
 #include <QWidget>
 
-class QListWidget;
 class QMenu;
 
 namespace mivanta {
 
 class ThemeDesigner;
+class ThemeList;
 
 /// The themes of the library: choose one, design it, see it on every output.
 class ThemeLibrary : public QWidget {
@@ -30,15 +30,10 @@ public:
     /// Runs the rest once a changed theme is saved or given up; not when the person wants to stay.
     void settle(const std::function<void()>& then);
 
-protected:
-    void showEvent(QShowEvent* event) override;
-
 private:
-    QWidget* buildList();
+    QWidget* buildList(ThumbnailStore& thumbnails);
     void fillList();
-    void fillIcons();
-    void currentChanged();
-    void select(const QString& id);
+    void currentChanged(const QString& wanted);
     void newTheme();
     void duplicate();
     void begin(Theme theme);
@@ -57,13 +52,11 @@ private:
 
     Session& m_session;
     Prompts& m_prompts;
-    ThumbnailStore& m_thumbnails;
     ThemeDraft m_draft;
     DraftKeeper m_keeper;
-    QListWidget* m_list;
+    ThemeList* m_list;
     ThemeDesigner* m_designer;
     QString m_wanted; ///< to be shown once the library says it is there
-    bool m_filling = false;
 };
 
 } // namespace mivanta

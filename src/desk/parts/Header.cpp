@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/parts/Header.h"
+#include "desk/parts/DragOpens.h"
 #include "desk/parts/Style.h"
 #include <QHBoxLayout>
 #include <QPainter>
@@ -90,6 +91,7 @@ void Header::addDesk(const QString& name, const QString& tip, const QString& sho
     button->setCheckable(true);
     button->setToolTip(QStringLiteral("%1 (%2)").arg(tip, shortcut));
     button->setFocusPolicy(Qt::TabFocus);
+    new DragOpens(button);
     button->setStyleSheet(
         QStringLiteral("QToolButton { color: %1; border: 2px solid transparent; border-radius: 14px; "
                        "padding: 4px 12px; }"

@@ -2,7 +2,7 @@
 #include "desk/parts/LookEditors.h"
 #include "core/base/Cases.h"
 #include "desk/parts/ColourEdit.h"
-#include "desk/parts/LookListEditors.h"
+#include "desk/parts/ObjectsEditor.h"
 #include "desk/parts/Style.h"
 #include <QCheckBox>
 #include <QComboBox>

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/parts/LookForm.h"
 #include "desk/parts/Columns.h"
+#include "desk/parts/ObjectsEditor.h"
 #include "desk/parts/Style.h"
 #include <QApplication>
 #include <QGridLayout>
@@ -20,6 +21,16 @@ bool isWide(const LookProperty& property) {
            std::holds_alternative<std::vector<GradientStop>>(value) ||
            std::holds_alternative<std::vector<RoleLook>>(value) ||
            std::holds_alternative<std::vector<SlideObject>>(value);
+}
+
+QString objectsText(const std::vector<SlideObject>& objects, const LookSource& source) {
+    if (objects.empty())
+        return LookForm::tr("none");
+    QStringList names;
+    for (const SlideObject& object : objects)
+        names << objectKindName(object.kind);
+    return LookForm::tr("%1 \u00b7 the last of them: %2")
+        .arg(names.join(QStringLiteral(", ")), sourceText(source));
 }
 
 } // namespace
@@ -118,25 +129,27 @@ void LookForm::setLook(const Look& look) {
     show(look, nullptr, nullptr);
 }
 
-void LookForm::setLook(const ResolvedLook& look, const LookOverrides& own) {
-    show(look.look, &look, &own);
+void LookForm::setLook(const ResolvedLook& look, const LookChoice& here) {
+    show(look.look, &look, &here);
 }
 
-void LookForm::show(const Look& look, const ResolvedLook* resolved, const LookOverrides* own) {
+void LookForm::show(const Look& look, const ResolvedLook* resolved, const LookChoice* here) {
     for (const Row& row : m_rows) {
-        const bool shown = matters(*row.property, look) || (own && own->has(*row.property));
+        const bool isObjects = row.property->group == LookGroup::Objects;
+        const bool isOwn = here && (here->own.has(*row.property) || (isObjects && !here->objects.empty()));
+        const bool shown = matters(*row.property, look) || isOwn;
         row.label->setVisible(shown);
-        row.editor->setVisible(shown);
+        row.editor->setVisible(shown && !(isObjects && resolved));
         row.source->setVisible(shown && resolved);
         QSizePolicy policy = row.giveUp->sizePolicy();
-        policy.setRetainSizeWhenHidden(own); // fields do not move when there is something to give up
+        policy.setRetainSizeWhenHidden(here); // fields do not move when there is something to give up
         row.giveUp->setSizePolicy(policy);
-        row.giveUp->setVisible(shown && own && own->has(*row.property));
+        row.giveUp->setVisible(shown && isOwn);
         row.editor->setValue(row.property->get(look));
         if (!resolved)
             continue;
         const LookSource& source = resolved->sourceOf(*row.property);
-        row.source->setText(sourceText(source));
+        row.source->setText(isObjects ? objectsText(look.objects, source) : sourceText(source));
         row.editor->setEnabled(source.level != LookLevel::Insisted);
     }
 }

@@ -18,8 +18,9 @@ public:
     explicit LookForm(const PictureChooser& choosePicture, QWidget* parent = nullptr);
 
     void setLook(const Look& look);
-    /// With the sources of its properties; those that `own` has can be given up.
-    void setLook(const ResolvedLook& look, const LookOverrides& own);
+    /// With the sources of its properties; those that were chosen here can be given up. Objects are only
+    /// named: they come from several levels at once.
+    void setLook(const ResolvedLook& look, const LookChoice& here);
     void setGroupOpen(LookGroup group, bool open);
     [[nodiscard]] LookEditor* editor(const QString& key) const;
 
@@ -39,7 +40,7 @@ private:
         QToolButton* giveUp;
     };
     void addGroup(LookGroup group, QVBoxLayout* column, const PictureChooser& choosePicture);
-    void show(const Look& look, const ResolvedLook* resolved, const LookOverrides* own);
+    void show(const Look& look, const ResolvedLook* resolved, const LookChoice* here);
     /// Rows that have no effect in this look, such as a gradient's angle on a plain colour.
     [[nodiscard]] static bool matters(const LookProperty& property, const Look& look);
 

@@ -59,25 +59,4 @@ private:
     std::vector<RoleLook> m_roles;
 };
 
-/// What stands on the slide besides the words, back to front.
-class ObjectsEditor : public ListEditor {
-    Q_OBJECT
-public:
-    ObjectsEditor(PictureChooser choosePicture, QWidget* parent = nullptr);
-    void setValue(const LookValue& value) override;
-
-protected:
-    QWidget* makeRow(size_t index) override;
-    void add() override;
-
-private:
-    void addObject(ObjectKind kind);
-    void change(size_t index, const std::function<void(SlideObject&)>& work);
-
-    PictureChooser m_choosePicture;
-    std::vector<SlideObject> m_objects;
-};
-
-[[nodiscard]] QString objectKindName(ObjectKind kind);
-
 } // namespace mivanta

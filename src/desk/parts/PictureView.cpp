@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/parts/PictureView.h"
 #include "desk/parts/Style.h"
+#include <QDropEvent>
 #include <QKeyEvent>
 #include <QMouseEvent>
 #include <QPainter>
@@ -89,6 +90,32 @@ void PictureView::setChosen(bool chosen) {
     update();
 }
 
+void PictureView::setTakesLooks() {
+    setAcceptDrops(true);
+}
+
+void PictureView::dragEnterEvent(QDragEnterEvent* event) {
+    if (!lookDropIn(*event->mimeData()))
+        return;
+    event->acceptProposedAction();
+    m_dropping = true;
+    update();
+}
+
+void PictureView::dragLeaveEvent(QDragLeaveEvent*) {
+    m_dropping = false;
+    update();
+}
+
+void PictureView::dropEvent(QDropEvent* event) {
+    m_dropping = false;
+    update();
+    if (const auto drop = lookDropIn(*event->mimeData())) {
+        event->acceptProposedAction();
+        Q_EMIT lookDropped(*drop);
+    }
+}
+
 void PictureView::mouseReleaseEvent(QMouseEvent* event) {
     if (m_choosable && event->button() == Qt::LeftButton && rect().contains(event->position().toPoint()))
         Q_EMIT clicked();
@@ -152,9 +179,9 @@ void PictureView::paintEvent(QPaintEvent*) {
         painter.drawText(area, Qt::AlignCenter | Qt::TextWordWrap, m_emptyText);
     }
     paintTag(painter, area);
-    if (m_chosen || (m_choosable && hasFocus())) {
-        painter.setPen(
-            QPen(m_chosen ? day().marker : day().accent, 3, m_chosen ? Qt::SolidLine : Qt::DotLine));
+    if (m_chosen || m_dropping || (m_choosable && hasFocus())) {
+        painter.setPen(QPen(m_chosen ? day().marker : day().accent, 3,
+                            m_chosen || m_dropping ? Qt::SolidLine : Qt::DotLine));
         painter.setBrush(Qt::NoBrush);
         painter.drawRect(area.adjusted(1, 1, -2, -2));
     }

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "desk/parts/LookDrag.h"
 #include "desk/parts/ThumbnailStore.h"
 #include "link/FrameBoard.h"
 #include <QWidget>
@@ -27,14 +28,20 @@ public:
     /// It can be chosen by a click, Enter or Space, as `tip` says.
     void setChoosable(const QString& tip);
     void setChosen(bool chosen);
+    /// Themes and pictures can be dropped on it.
+    void setTakesLooks();
 
     [[nodiscard]] QSize sizeHint() const override;
     [[nodiscard]] int heightForWidth(int width) const override;
 
 Q_SIGNALS:
     void clicked();
+    void lookDropped(const mivanta::LookDrop& drop);
 
 protected:
+    void dragEnterEvent(QDragEnterEvent* event) override;
+    void dragLeaveEvent(QDragLeaveEvent* event) override;
+    void dropEvent(QDropEvent* event) override;
     void mouseReleaseEvent(QMouseEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
     void paintEvent(QPaintEvent* event) override;
@@ -59,6 +66,7 @@ private:
     bool m_night = false;
     bool m_choosable = false;
     bool m_chosen = false;
+    bool m_dropping = false; ///< something is over it that it takes
 };
 
 /// The ground that stands for see-through.

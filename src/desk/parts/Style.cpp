@@ -75,7 +75,7 @@ QString controls(const Palette& p, const QString& scope) {
         %1 QListWidget { background: transparent; border: none; outline: none; }
         %1 QListWidget::item { border-radius: 4px; padding: 4px; color: %TEXT; }
         %1 QListWidget::item:selected { background: %CHOSEN; color: %TEXT; font-weight: bold; }
-        %1 QListWidget:focus::item:selected { border: 2px solid %ACCENT; padding: 2px; }
+        %1 QListWidget::item:selected:focus { border: 2px solid %ACCENT; padding: 2px; }
         %1 QProgressBar { background: %SIDE; border: none; border-radius: 3px; text-align: center; color: %TEXT; }
         %1 QProgressBar::chunk { background: %ACCENT; border-radius: 3px; }
         %1 QScrollBar:vertical { background: transparent; width: 10px; margin: 0; }

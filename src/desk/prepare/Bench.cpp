@@ -3,6 +3,7 @@
 #include "core/run/Cards.h"
 #include "desk/parts/Columns.h"
 #include "desk/parts/Style.h"
+#include "desk/prepare/LookDrops.h"
 #include "desk/prepare/LookInService.h"
 #include "desk/prepare/PassageInService.h"
 #include "desk/prepare/SongInService.h"
@@ -45,7 +46,7 @@ Bench::Bench(Session& session, ThumbnailStore& thumbnails, const PictureChooser&
     m_passage = new PassageInService(m_session, content);
     m_text = new TextInService(m_session, content);
     connect(m_text, &TextInService::libraryWanted, this, &Bench::openInLibrary);
-    m_look = new LookInService(m_session, choosePicture, content);
+    m_look = new LookInService(m_session, m_thumbnails, choosePicture, content);
 
     auto* column = new QVBoxLayout(content);
     column->setContentsMargins(spaced(4), spaced(4), spaced(4), spaced(4));
@@ -121,6 +122,10 @@ void Bench::showSlides(const ItemSlides& slides) {
         auto* view = new PictureView(m_thumbnails, widget());
         const int at = int(m_pictures.size());
         view->setChoosable(tr("Choose this slide: its look can be its own"));
+        view->setTakesLooks();
+        connect(view, &PictureView::lookDropped, this, [this, at](const LookDrop& drop) {
+            dropLook(m_session, this, m_look->targetOfSlide(at), tr("slide %1").arg(at + 1), drop);
+        });
         connect(view, &PictureView::clicked, this,
                 [this, at] { chooseSlide(m_look->slide() == at ? std::nullopt : std::optional(at)); });
         m_grid->addWidget(view, at / kColumns, at % kColumns);

@@ -3,7 +3,11 @@
 #include "core/run/Cards.h"
 #include "desk/parts/Columns.h"
 #include "desk/parts/LookForm.h"
+#include "desk/parts/ReadingPanel.h"
+#include "desk/parts/SlideCanvas.h"
 #include "desk/parts/Style.h"
+#include "desk/parts/ThemeList.h"
+#include "desk/prepare/ArrangeInService.h"
 #include "render/LegibilityMeasure.h"
 #include <QComboBox>
 #include <QGridLayout>
@@ -31,9 +35,11 @@ QString allOf(ItemKind kind) {
 
 } // namespace
 
-LookInService::LookInService(Session& session, const PictureChooser& choosePicture, QWidget* parent)
+LookInService::LookInService(Session& session, ThumbnailStore& thumbnails,
+                             const PictureChooser& choosePicture, QWidget* parent)
     : QWidget(parent),
       m_session(session),
+      m_thumbnails(thumbnails),
       m_choosePicture(choosePicture) {
     setObjectName(QStringLiteral("look-in-service"));
     m_grid = new QGridLayout;
@@ -41,6 +47,26 @@ LookInService::LookInService(Session& session, const PictureChooser& choosePictu
     m_grid->setHorizontalSpacing(spaced(4));
     m_grid->setVerticalSpacing(spaced(1.5));
     buildTop();
+    buildButtons();
+    m_worst = new QLabel(this);
+    m_worst->setObjectName(QStringLiteral("service-reading"));
+    m_worst->setWordWrap(true);
+    makeQuiet(m_worst);
+    m_reading = new ReadingPanel(m_thumbnails, m_session.contrasts(), this);
+    connect(m_reading, &ReadingPanel::mendWanted, this,
+            [this](const LookOverrides& changes, const QString& label) {
+                change(tr("mending: %1").arg(label.toLower()), [&](LookChoice& choice) {
+                    for (const LookProperty* property : changes.properties())
+                        choice.own.set(*property, *changes.value(*property));
+                });
+            });
+    connect(&m_session.contrasts(), &Contrasts::measured, this, [this] {
+        if (isVisible()) {
+            showOutputs();
+            showReading();
+        }
+    });
+    connect(&m_session.readings(), &ServiceReadings::changed, this, &LookInService::showWorst);
     m_reasons = new QWidget(this);
     m_reasons->hide();
     m_reasonsFor = new QComboBox(m_reasons);
@@ -59,6 +85,9 @@ LookInService::LookInService(Session& session, const PictureChooser& choosePictu
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(spaced(2));
     column->addLayout(m_grid);
+    column->addWidget(m_worst);
+    column->addWidget(m_reading);
+    m_arrangeAt = column->count();
     column->addWidget(m_reasons);
 }
 
@@ -90,6 +119,18 @@ void LookInService::buildTop() {
             [this](int index) { setTheme(m_theme->itemData(index).toString()); });
     for (QComboBox* box : {m_level, m_theme})
         box->setSizeAdjustPolicy(QComboBox::AdjustToContents);
+    m_shelf = new ThemeList(m_thumbnails, this);
+    m_shelf->setObjectName(QStringLiteral("theme-shelf"));
+    m_shelf->setInARow();
+    connect(m_shelf, &ThemeList::themeChosen, this, &LookInService::setTheme);
+    m_grid->addWidget(new QLabel(tr("For"), this), 0, 0);
+    m_grid->addWidget(m_level, 0, 1, Qt::AlignRight);
+    m_grid->addWidget(new QLabel(tr("Theme"), this), 1, 0);
+    m_grid->addWidget(m_theme, 1, 1, Qt::AlignRight);
+    m_grid->addWidget(m_shelf, 2, 0, 1, 2);
+}
+
+void LookInService::buildButtons() {
     m_white = new QPushButton(tr("White words"), this);
     m_white->setObjectName(QStringLiteral("white-words"));
     m_white->setToolTip(tr("Make all words of what is chosen white"));
@@ -109,17 +150,22 @@ void LookInService::buildTop() {
         m_reasons->setVisible(open);
         showReasons();
     });
+    m_arrangeButton = new QToolButton(this);
+    m_arrangeButton->setObjectName(QStringLiteral("arrange"));
+    m_arrangeButton->setText(tr("Arrange"));
+    m_arrangeButton->setToolTip(
+        tr("Put pictures, texts, shapes and clocks on the slide, and move its boxes by hand (Ctrl+Shift+L)"));
+    m_arrangeButton->setShortcut(QKeySequence(QStringLiteral("Ctrl+Shift+L")));
+    m_arrangeButton->setCheckable(true);
+    connect(m_arrangeButton, &QToolButton::toggled, this, &LookInService::showArrange);
     auto* buttons = new QHBoxLayout;
     buttons->setSpacing(spaced(2));
     buttons->addWidget(m_white);
     buttons->addWidget(m_giveUp);
     buttons->addStretch(1);
+    buttons->addWidget(m_arrangeButton);
     buttons->addWidget(m_why);
-    m_grid->addWidget(new QLabel(tr("For"), this), 0, 0);
-    m_grid->addWidget(m_level, 0, 1, Qt::AlignRight);
-    m_grid->addWidget(new QLabel(tr("Theme"), this), 1, 0);
-    m_grid->addWidget(m_theme, 1, 1, Qt::AlignRight);
-    m_grid->addLayout(buttons, 2, 0, 1, 2);
+    m_grid->addLayout(buttons, 3, 0, 1, 2);
 }
 
 void LookInService::setItem(const ItemId& id) {
@@ -145,6 +191,42 @@ const ItemSlides* LookInService::slides() const {
     return item ? m_session.book().slidesOf(m_item) : nullptr;
 }
 
+SlidePlace LookInService::placeOf(int slide) const {
+    const ItemSlides* made = slides();
+    if (!made || made->outputs.empty())
+        return {};
+    const auto& shown = made->outputs[size_t(std::max(0, mainOutput(*made)))].slides;
+    return slide < int(shown.size()) ? slidePlace(made->content, shown[size_t(slide)]) : SlidePlace();
+}
+
+LookTarget LookInService::targetOfSlide(int slide) const {
+    return {LookLevel::Slide, {}, {m_item}, placeOf(slide)};
+}
+
+int LookInService::objectsAbove() const {
+    LookTarget other = target();
+    other.items = {m_item};
+    other.place = placeOf(m_slide.value_or(0));
+    size_t objects = 0;
+    for (const LookLevel above : {LookLevel::Kind, LookLevel::Item, LookLevel::Slide})
+        if (above > level()) {
+            other.level = above;
+            objects += choiceAt(m_session.document().service(), other).objects.size();
+        }
+    return int(objects);
+}
+
+QString LookInService::targetText() const {
+    const LookTarget now = target();
+    if (now.level == LookLevel::Item && now.items.size() > 1)
+        return tr("%1 items").arg(now.items.size());
+    if (now.level == LookLevel::Item)
+        if (const Item* item = m_session.document().service().item(m_item))
+            return QStringLiteral("\u201c%1\u201d").arg(item->title());
+    const QString text = m_level->currentText();
+    return text.left(1).toLower() + text.mid(1);
+}
+
 LookTarget LookInService::target() const {
     LookTarget target{level(), {}, {m_item}, {}};
     const Item* item = m_session.document().service().item(m_item);
@@ -154,31 +236,18 @@ LookTarget LookInService::target() const {
     if (target.level == LookLevel::Item && m_selection)
         if (auto selected = m_selection(); selected.size() > 1)
             target.items = std::move(selected);
-    if (target.level == LookLevel::Slide)
-        if (const ItemSlides* made = slides(); made && m_slide) {
-            const auto& shown = made->outputs[size_t(std::max(0, mainOutput(*made)))].slides;
-            if (*m_slide < int(shown.size()))
-                target.place = slidePlace(made->content, shown[size_t(*m_slide)]);
-        }
+    if (target.level == LookLevel::Slide && m_slide)
+        target.place = placeOf(*m_slide);
     return target;
 }
 
-void LookInService::change(const QString& what, const std::function<void(LookChoice&)>& work) {
-    m_session.document().changeLook(target(), m_session.book().themes(), work, what);
+void LookInService::change(const QString& what, const std::function<void(LookChoice&)>& work, int visit) {
+    m_session.document().changeLook(target(), m_session.book().themes(), work, what, visit);
 }
 
 void LookInService::set(const LookProperty& property, const LookValue& value) {
-    const QString what = QString::fromUtf8(property.label).toLower();
-    if (property.group == LookGroup::Objects) {
-        // Those of the theme come first and stay the theme's; what was changed among them is a choice of its
-        // own.
-        change(what, [&](LookChoice& choice) {
-            choice.own.set(property, value);
-            choice.objects.clear();
-        });
-        return;
-    }
-    change(what, [&](LookChoice& choice) { choice.own.set(property, value); });
+    change(QString::fromUtf8(property.label).toLower(),
+           [&](LookChoice& choice) { choice.own.set(property, value); });
 }
 
 void LookInService::setTheme(const QString& id) {
@@ -225,6 +294,9 @@ void LookInService::fillThemes() {
         m_theme->addItem(theme.name, theme.id);
     const QString chosen = forService ? service.theme.id : choiceAt(service, target()).theme;
     m_theme->setCurrentIndex(std::max(0, m_theme->findData(chosen)));
+    if (m_shelf->themes() != themes)
+        m_shelf->setThemes(themes);
+    m_shelf->choose(chosen);
 }
 
 void LookInService::refresh() {
@@ -232,7 +304,23 @@ void LookInService::refresh() {
     fillThemes();
     m_giveUp->setEnabled(!choiceAt(m_session.document().service(), target()).isEmpty());
     showOutputs();
+    showReading();
     showReasons();
+    if (m_arrangeButton->isChecked())
+        m_arrange->refresh();
+}
+
+/// Made when it is first wanted, as the form is.
+void LookInService::showArrange(bool shown) {
+    if (!m_arrange) {
+        m_arrange = new ArrangeInService(m_session, m_thumbnails, m_choosePicture, *this);
+        qobject_cast<QVBoxLayout*>(layout())->insertWidget(m_arrangeAt, m_arrange);
+    }
+    m_arrange->setVisible(shown);
+    if (shown) {
+        m_arrange->refresh();
+        m_arrange->canvas()->setFocus();
+    }
 }
 
 void LookInService::showOutputs() {
@@ -240,7 +328,7 @@ void LookInService::showOutputs() {
     const auto& themes = m_session.book().themes();
     const size_t count = made ? made->outputs.size() : 0;
     while (m_outputs.size() < count) {
-        const int row = int(m_outputs.size()) + 3;
+        const int row = int(m_outputs.size()) + 4;
         auto* name = new QLabel(this);
         auto* look = new QLabel(this);
         look->setAlignment(Qt::AlignRight);
@@ -256,11 +344,10 @@ void LookInService::showOutputs() {
         if (i >= count)
             continue;
         const OutputSlides& output = made->outputs[i];
-        const Legibility legibility = legibilityOf(
-            letterHeights(output.look.words, output.fontSize, output.output.size.height()), output.output);
-        QString look = tr("%1 px \u00b7 %2 \u00b7 %3")
-                           .arg(output.fontSize)
-                           .arg(output.reasonText, legibilityText(legibility));
+        const auto reading = readingOf(*made, output, m_session.contrasts(), Contrasts::Urgency::Seen);
+        QString look = tr("%1 px \u00b7 %2").arg(output.fontSize).arg(output.reasonText);
+        if (reading)
+            look += QStringLiteral(" \u00b7 ") + readingText(reading->worst);
         const Theme* insisted = themeOf(output.output.look.theme, themes);
         if (insisted && !output.output.insists.empty())
             look = insisted->name + QStringLiteral(" \u00b7 ") + look;
@@ -273,6 +360,52 @@ void LookInService::showOutputs() {
         for (size_t i = 0; i < count; ++i)
             m_reasonsFor->addItem(made->outputs[i].output.label());
     }
+}
+
+/// What would mend the first output that wants it, of those that people read in the hall first.
+void LookInService::showReading() {
+    showWorst();
+    const ItemSlides* made = slides();
+    if (!made) {
+        m_reading->clear();
+        return;
+    }
+    const OutputSlides* wanting = nullptr;
+    for (const OutputSlides& output : made->outputs) {
+        const auto reading = readingOf(*made, output, m_session.contrasts(), Contrasts::Urgency::Seen);
+        const bool isFine = !reading || (reading->worst.isLargeEnough() && reading->worst.isStrongEnough());
+        if (!wanting && (!isFine || output.reason.cause != FitCause::ThemeSize))
+            wanting = &output;
+    }
+    if (!wanting) {
+        m_reading->clear();
+        return;
+    }
+    m_reading->setReading(*made, *wanting, [this](const LookOverrides& changes) {
+        Service service = m_session.document().service();
+        changeChoice(service, target(), m_session.book().themes(), [&](LookChoice& choice) {
+            for (const LookProperty* property : changes.properties())
+                choice.own.set(*property, *changes.value(*property));
+        });
+        const Item* item = service.item(m_item);
+        return slidesFor(contentOf(item->content, service), m_session.outputs(),
+                         lookChainOf(*item, service, m_session.book().themes()), m_session.book().measures());
+    });
+}
+
+/// Of the whole service, while its look is what is chosen.
+void LookInService::showWorst() {
+    QStringList lines;
+    const auto worst = m_session.readings().worst();
+    for (size_t i = 0; i < worst.size() && i < m_session.outputs().size(); ++i) {
+        const Item* item = worst[i] ? m_session.document().service().item(worst[i]->item) : nullptr;
+        if (item)
+            lines << tr("%1: %2 (\u2068%3\u2069)")
+                         .arg(m_session.outputs()[i].label(), readingText(worst[i]->reading.worst),
+                              item->title());
+    }
+    m_worst->setText(tr("The worst of the whole service\n%1").arg(lines.join(u'\n')));
+    m_worst->setVisible(level() == LookLevel::Service && !lines.isEmpty());
 }
 
 void LookInService::showReasons() {
@@ -293,7 +426,7 @@ void LookInService::showReasons() {
                 slide.start.line >= place.line && slide.start.line <= place.toLine)
                 look = slide.own->look;
     }
-    m_form->setLook(look, choiceAt(m_session.document().service(), target()).own);
+    m_form->setLook(look, choiceAt(m_session.document().service(), target()));
 }
 
 } // namespace mivanta

@@ -2,6 +2,7 @@
 #include "desk/prepare/OrderSheet.h"
 #include "desk/parts/Columns.h"
 #include "desk/parts/Style.h"
+#include <QDropEvent>
 #include <QKeyEvent>
 #include <QLabel>
 #include <QLineEdit>
@@ -112,6 +113,71 @@ void OrderView::paintEvent(QPaintEvent* event) {
     painter.drawRoundedRect(pill, pill.height() / 2, pill.height() / 2);
     painter.setPen(Qt::white);
     painter.drawText(pill, Qt::AlignCenter, text);
+    paintLookTarget(painter);
+}
+
+void OrderView::paintLookTarget(QPainter& painter) const {
+    if (!m_lookRow)
+        return;
+    const QRect area = *m_lookRow < 0 ? viewport()->rect() : visualRect(model()->index(*m_lookRow, 0));
+    painter.setBrush(Qt::NoBrush);
+    painter.setPen(QPen(day().accent, 2));
+    painter.drawRoundedRect(area.adjusted(1, 1, -2, -2), 3, 3);
+    const QString text = *m_lookRow < 0 ? tr("look of the service") : tr("look of this item");
+    painter.setFont(textFont(0.75, true));
+    QRect pill(QPoint(0, 0), QSize(painter.fontMetrics().horizontalAdvance(text) + spaced(3), spaced(4)));
+    pill.moveTopRight(area.topRight() + QPoint(-spaced(1), spaced(1)));
+    painter.setPen(Qt::NoPen);
+    painter.setBrush(day().accent);
+    painter.drawRoundedRect(pill, pill.height() / 2.0, pill.height() / 2.0);
+    painter.setPen(Qt::white);
+    painter.drawText(pill, Qt::AlignCenter, text);
+}
+
+int OrderView::lookRowAt(QPoint at) const {
+    const QModelIndex index = indexAt(at);
+    return index.isValid() && !index.data(OrderModel::IsHeadingRole).toBool() ? index.row() : -1;
+}
+
+void OrderView::dragEnterEvent(QDragEnterEvent* event) {
+    if (!lookDropIn(*event->mimeData())) {
+        QListView::dragEnterEvent(event);
+        return;
+    }
+    m_lookRow = lookRowAt(event->position().toPoint());
+    event->setDropAction(Qt::CopyAction);
+    event->accept();
+    viewport()->update();
+}
+
+void OrderView::dragMoveEvent(QDragMoveEvent* event) {
+    if (!m_lookRow) {
+        QListView::dragMoveEvent(event);
+        return;
+    }
+    m_lookRow = lookRowAt(event->position().toPoint());
+    event->setDropAction(Qt::CopyAction);
+    event->accept();
+    viewport()->update();
+}
+
+void OrderView::dragLeaveEvent(QDragLeaveEvent* event) {
+    m_lookRow.reset();
+    QListView::dragLeaveEvent(event);
+    viewport()->update();
+}
+
+void OrderView::dropEvent(QDropEvent* event) {
+    const auto drop = lookDropIn(*event->mimeData());
+    if (!drop) {
+        QListView::dropEvent(event);
+        return;
+    }
+    m_lookRow.reset();
+    viewport()->update();
+    event->setDropAction(Qt::CopyAction);
+    event->accept();
+    Q_EMIT lookDropped(lookRowAt(event->position().toPoint()), *drop);
 }
 
 OrderSheet::OrderSheet(ServiceDocument& document, SlideBook& book, QWidget* parent)
@@ -125,6 +191,7 @@ OrderSheet::OrderSheet(ServiceDocument& document, SlideBook& book, QWidget* pare
     m_title->setWordWrap(true);
     m_title->setToolTip(tr("The name of the service; click to change it"));
     m_title->setCursor(Qt::PointingHandCursor);
+    m_title->setAcceptDrops(true);
     m_title->installEventFilter(this);
     m_place = new QLabel(this);
     m_place->setAlignment(Qt::AlignCenter);
@@ -145,7 +212,9 @@ OrderSheet::OrderSheet(ServiceDocument& document, SlideBook& book, QWidget* pare
     m_view = new OrderView(this);
     m_view->setObjectName(QStringLiteral("order-view"));
     m_view->setAccessibleName(tr("Service order"));
-    m_view->setToolTip(tr("Drag, or Alt+Up and Alt+Down, to reorder; Delete removes; F2 renames a heading"));
+    m_view->setToolTip(
+        tr("Drag, or Alt+Up and Alt+Down, to reorder; Delete removes; F2 renames a heading. A theme or "
+           "a picture dropped on an item is its look."));
     m_view->setModel(m_model);
     m_view->setItemDelegate(new OrderDelegate(m_view));
     m_view->setSelectionMode(QAbstractItemView::ExtendedSelection);
@@ -155,6 +224,13 @@ OrderSheet::OrderSheet(ServiceDocument& document, SlideBook& book, QWidget* pare
     m_view->setEditTriggers(QAbstractItemView::EditKeyPressed | QAbstractItemView::DoubleClicked);
     m_view->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     m_view->installEventFilter(this);
+
+    connect(m_view, &OrderView::lookDropped, this, [this](int row, const LookDrop& drop) {
+        const ItemId onto = m_model->idAt(row);
+        const std::vector<ItemId> chosen = selected();
+        const bool isChosen = std::find(chosen.begin(), chosen.end(), onto) != chosen.end();
+        Q_EMIT lookDropped(row < 0 ? std::vector<ItemId>() : isChosen ? chosen : std::vector{onto}, drop);
+    });
 
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(spaced(5), spaced(5), spaced(5), spaced(3));
@@ -282,6 +358,16 @@ void OrderSheet::showFoot() {
 bool OrderSheet::eventFilter(QObject* watched, QEvent* event) {
     if (watched == m_title && event->type() == QEvent::MouseButtonRelease) {
         Q_EMIT titleClicked();
+        return true;
+    }
+    if (watched == m_title && (event->type() == QEvent::DragEnter || event->type() == QEvent::Drop)) {
+        auto* dropped = static_cast<QDropEvent*>(event); // entering is one of its kinds
+        const auto drop = lookDropIn(*dropped->mimeData());
+        if (!drop)
+            return false;
+        dropped->acceptProposedAction();
+        if (event->type() == QEvent::Drop)
+            Q_EMIT lookDropped({}, *drop);
         return true;
     }
     if (watched != m_view || event->type() != QEvent::KeyPress)

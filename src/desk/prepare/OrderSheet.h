@@ -1,22 +1,39 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "desk/app/SlideBook.h"
+#include "desk/parts/LookDrag.h"
 #include "desk/prepare/OrderModel.h"
 #include <QListView>
 #include <QWidget>
+#include <optional>
 
 class QLabel;
 
 namespace mivanta {
 
-/// The list on the sheet, with the mark where the next addition goes.
+/// The list on the sheet, with the mark where the next addition goes. What changes a look is dropped onto an
+/// item, or beside them onto the service; everything else between items.
 class OrderView : public QListView {
     Q_OBJECT
 public:
     using QListView::QListView;
 
+Q_SIGNALS:
+    /// `row`: -1 = onto the service.
+    void lookDropped(int row, const mivanta::LookDrop& drop);
+
 protected:
     void paintEvent(QPaintEvent* event) override;
+    void dragEnterEvent(QDragEnterEvent* event) override;
+    void dragMoveEvent(QDragMoveEvent* event) override;
+    void dragLeaveEvent(QDragLeaveEvent* event) override;
+    void dropEvent(QDropEvent* event) override;
+
+private:
+    [[nodiscard]] int lookRowAt(QPoint at) const;
+    void paintLookTarget(QPainter& painter) const;
+    /// -1 = the service; nothing = nothing of that kind is dragged here.
+    std::optional<int> m_lookRow;
 };
 
 /// The service order as the printed sheet that it is: title, place, headings and items, and what it comes to.
@@ -40,6 +57,8 @@ public:
 Q_SIGNALS:
     void currentChanged();
     void titleClicked();
+    /// Onto these items, or onto the service when there are none.
+    void lookDropped(const std::vector<mivanta::ItemId>& onto, const mivanta::LookDrop& drop);
 
 protected:
     void paintEvent(QPaintEvent* event) override;

@@ -6,6 +6,7 @@
 #include "desk/parts/Columns.h"
 #include "desk/parts/SendMenu.h"
 #include "desk/parts/Style.h"
+#include "desk/prepare/LookDrops.h"
 #include "desk/prepare/LookInService.h"
 #include "desk/prepare/WordsInService.h"
 #include <QAction>
@@ -51,6 +52,7 @@ PrepareDesk::PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileAc
     });
     connect(m_sheet, &OrderSheet::currentChanged, this, [this] { m_bench->setItem(m_sheet->current()); });
     connect(m_sheet, &OrderSheet::titleClicked, this, &PrepareDesk::rename);
+    connect(m_sheet, &OrderSheet::lookDropped, this, &PrepareDesk::takeLook);
     connect(m_sheet->model(), &OrderModel::picksDropped, this, &PrepareDesk::addAt);
     connect(m_find, &FindPanel::chosen, this, &PrepareDesk::add);
     connect(m_find, &FindPanel::opened, this, &PrepareDesk::openInLibrary);
@@ -176,6 +178,18 @@ void PrepareDesk::addAt(const std::vector<FindPick>& picks, int at) {
     placePicks(m_session, m_prompts, this, picks, [this, row](ItemWords words) {
         m_sheet->select(m_session.document().insert((*row)++, std::move(words)));
     });
+}
+
+void PrepareDesk::takeLook(const std::vector<ItemId>& onto, const LookDrop& drop) {
+    LookTarget target;
+    QString what = tr("the service");
+    if (!onto.empty()) {
+        target = {LookLevel::Item, {}, onto, {}};
+        const Item* item = m_session.document().service().item(onto.front());
+        what = onto.size() > 1 ? tr("%1 items").arg(onto.size())
+                               : QStringLiteral("\u201c%1\u201d").arg(item ? item->title() : QString());
+    }
+    dropLook(m_session, this, target, what, drop);
 }
 
 void PrepareDesk::addHeading() {

@@ -38,6 +38,7 @@ private:
     QAction* sheetAction(const QString& name, const QString& iconName, const QString& text,
                          const QString& tip);
     void addAt(const std::vector<FindPick>& picks, int at);
+    void takeLook(const std::vector<ItemId>& onto, const LookDrop& drop);
     void addHeading();
     /// Every song of the service, as it stands here.
     void sendSheets(SendWay way);

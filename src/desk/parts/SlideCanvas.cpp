@@ -1,14 +1,16 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "desk/library/ThemeCanvas.h"
-#include "desk/parts/LookListEditors.h"
+#include "desk/parts/SlideCanvas.h"
+#include "desk/parts/LookDrag.h"
 #include "desk/parts/PictureView.h"
 #include "desk/parts/Style.h"
+#include <QClipboard>
 #include <QDragEnterEvent>
+#include <QGuiApplication>
 #include <QKeyEvent>
+#include <QMenu>
 #include <QMimeData>
 #include <QMouseEvent>
 #include <QPainter>
-#include <QUrl>
 #include <cmath>
 
 namespace mivanta {
@@ -28,14 +30,14 @@ constexpr BoxGrip kGrips[] = {{-1, -1}, {0, -1}, {1, -1}, {-1, 0}, {1, 0}, {-1, 
 
 } // namespace
 
-ThemeCanvas::ThemeCanvas(ThumbnailStore& thumbnails, QWidget* parent)
+SlideCanvas::SlideCanvas(ThumbnailStore& thumbnails, QWidget* parent)
     : QWidget(parent),
       m_thumbnails(thumbnails) {
-    setObjectName(QStringLiteral("theme-canvas"));
+    setObjectName(QStringLiteral("slide-canvas"));
     setAccessibleName(tr("The slide: its boxes can be moved"));
     setToolTip(tr(
         "Drag a box or its handles. Tab goes from box to box, arrows move it, Ctrl with arrows resizes it, "
-        "Shift makes larger steps; Alt while dragging lets it stand anywhere."));
+        "Shift makes larger steps; Alt while dragging lets it stand anywhere. Ctrl+V pastes a picture."));
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
     setAcceptDrops(true);
@@ -44,8 +46,11 @@ ThemeCanvas::ThemeCanvas(ThumbnailStore& thumbnails, QWidget* parent)
     connect(&m_thumbnails, &ThumbnailStore::ready, this, qOverload<>(&QWidget::update));
 }
 
-void ThemeCanvas::setScene(const std::optional<Scene>& scene) {
+void SlideCanvas::setScene(const std::optional<Scene>& scene, int first, int count) {
     m_scene = scene;
+    const int objects = scene ? int(scene->look.objects.size()) : 0;
+    m_first = std::clamp(first, 0, objects);
+    m_count = count < 0 ? objects - m_first : std::min(count, objects - m_first);
     if (!scene)
         m_last = {};
     if (m_chosen >= boxCount())
@@ -53,46 +58,53 @@ void ThemeCanvas::setScene(const std::optional<Scene>& scene) {
     update();
 }
 
-void ThemeCanvas::setGuidesShown(bool shown) {
+void SlideCanvas::setGuidesShown(bool shown) {
     m_guidesShown = shown;
     update();
 }
 
-QSize ThemeCanvas::sizeHint() const {
+QSize SlideCanvas::sizeHint() const {
     return {spaced(160), spaced(90)};
 }
 
-QSize ThemeCanvas::minimumSizeHint() const {
+QSize SlideCanvas::minimumSizeHint() const {
     return {spaced(80), spaced(45)};
 }
 
-QRectF ThemeCanvas::pictureArea() const {
+QRectF SlideCanvas::pictureArea() const {
     const QSizeF shape = m_scene ? QSizeF(m_scene->size) : QSizeF(16, 9);
     const QSizeF fitted = shape.scaled(QSizeF(size()) - QSizeF(kHandle, kHandle), Qt::KeepAspectRatio);
     return {QPointF((width() - fitted.width()) / 2, (height() - fitted.height()) / 2), fitted};
 }
 
-int ThemeCanvas::boxCount() const {
-    return m_scene ? kObjects + int(m_scene->look.objects.size()) : 0;
+int SlideCanvas::boxCount() const {
+    return m_scene ? kObjects + m_count : 0;
 }
 
-QRectF ThemeCanvas::shares(int box) const {
-    if (!m_scene || box < 0 || box >= boxCount())
+QRectF* SlideCanvas::boxOf(Look& look, int box) const {
+    if (box < 0 || box >= boxCount())
+        return nullptr;
+    return box == kWords    ? &look.words.box
+           : box == kCredit ? &look.credit.box
+                            : &look.objects[size_t(m_first + box - kObjects)].box;
+}
+
+QRectF SlideCanvas::shares(int box) const {
+    if (!m_scene)
         return {};
-    const Look& look = m_scene->look;
-    return box == kWords    ? look.words.box
-           : box == kCredit ? look.credit.box
-                            : look.objects[size_t(box - kObjects)].box;
+    Look look = m_scene->look;
+    const QRectF* found = boxOf(look, box);
+    return found ? *found : QRectF();
 }
 
-QRectF ThemeCanvas::areaOf(int box) const {
+QRectF SlideCanvas::areaOf(int box) const {
     const QRectF area = pictureArea();
     const QRectF share = shares(box);
     return {area.left() + share.left() * area.width(), area.top() + share.top() * area.height(),
             share.width() * area.width(), share.height() * area.height()};
 }
 
-std::vector<QRectF> ThemeCanvas::otherBoxes(int box) const {
+std::vector<QRectF> SlideCanvas::otherBoxes(int box) const {
     std::vector<QRectF> others;
     for (int other = 0; other < boxCount(); ++other)
         if (other != box)
@@ -100,7 +112,7 @@ std::vector<QRectF> ThemeCanvas::otherBoxes(int box) const {
     return others;
 }
 
-void ThemeCanvas::choose(int box) {
+void SlideCanvas::choose(int box) {
     box = std::clamp(box, 0, std::max(0, boxCount() - 1));
     if (box == m_chosen)
         return;
@@ -109,7 +121,7 @@ void ThemeCanvas::choose(int box) {
     Q_EMIT chosenChanged(box);
 }
 
-std::optional<BoxGrip> ThemeCanvas::gripAt(QPointF at, int box) const {
+std::optional<BoxGrip> SlideCanvas::gripAt(QPointF at, int box) const {
     const QRectF area = areaOf(box);
     for (const BoxGrip& grip : kGrips) {
         const QPointF way = handleAt(area, grip) - at;
@@ -120,7 +132,7 @@ std::optional<BoxGrip> ThemeCanvas::gripAt(QPointF at, int box) const {
 }
 
 /// The chosen one if it is there, else the smallest: it would be hard to reach otherwise.
-int ThemeCanvas::boxAt(QPointF at) const {
+int SlideCanvas::boxAt(QPointF at) const {
     if (gripAt(at, m_chosen))
         return m_chosen;
     int best = -1;
@@ -133,7 +145,7 @@ int ThemeCanvas::boxAt(QPointF at) const {
     return best;
 }
 
-void ThemeCanvas::setCursorFor(QPointF at) {
+void SlideCanvas::setCursorFor(QPointF at) {
     const int box = boxAt(at);
     const auto grip = box >= 0 ? gripAt(at, box) : std::nullopt;
     if (!grip)
@@ -148,18 +160,16 @@ void ThemeCanvas::setCursorFor(QPointF at) {
         setCursor(grip->across == grip->down ? Qt::SizeFDiagCursor : Qt::SizeBDiagCursor);
 }
 
-void ThemeCanvas::send(const DraggedBox& dragged) {
+void SlideCanvas::send(const DraggedBox& dragged) {
     m_standing = dragged;
     // At once, so that the next key press goes on from here; the words follow when they are fitted again.
-    Look& look = m_scene->look;
-    (m_chosen == kWords    ? look.words.box
-     : m_chosen == kCredit ? look.credit.box
-                           : look.objects[size_t(m_chosen - kObjects)].box) = dragged.box;
+    if (QRectF* box = boxOf(m_scene->look, m_chosen))
+        *box = dragged.box;
     update();
     Q_EMIT boxChanged(m_chosen, dragged.box);
 }
 
-void ThemeCanvas::mousePressEvent(QMouseEvent* event) {
+void SlideCanvas::mousePressEvent(QMouseEvent* event) {
     const int box = event->button() == Qt::LeftButton ? boxAt(event->position()) : -1;
     if (box < 0)
         return;
@@ -168,7 +178,7 @@ void ThemeCanvas::mousePressEvent(QMouseEvent* event) {
         m_drag = Drag{*grip, event->position(), shares(box)};
 }
 
-void ThemeCanvas::mouseMoveEvent(QMouseEvent* event) {
+void SlideCanvas::mouseMoveEvent(QMouseEvent* event) {
     if (!m_drag) {
         setCursorFor(event->position());
         return;
@@ -181,7 +191,7 @@ void ThemeCanvas::mouseMoveEvent(QMouseEvent* event) {
     send(dragged(m_drag->box, m_drag->grip, by, guidesFor(otherBoxes(m_chosen)), reach));
 }
 
-void ThemeCanvas::mouseReleaseEvent(QMouseEvent* event) {
+void SlideCanvas::mouseReleaseEvent(QMouseEvent* event) {
     if (!m_drag)
         return;
     m_drag.reset();
@@ -191,7 +201,21 @@ void ThemeCanvas::mouseReleaseEvent(QMouseEvent* event) {
     Q_EMIT dragEnded();
 }
 
-void ThemeCanvas::keyPressEvent(QKeyEvent* event) {
+void SlideCanvas::paste() {
+    const QMimeData* data = QGuiApplication::clipboard()->mimeData();
+    if (!data)
+        return;
+    if (const QStringList paths = localFilesIn(*data); !paths.isEmpty())
+        Q_EMIT objectDropped(paths.front());
+    else if (data->hasImage())
+        Q_EMIT picturePasted(qvariant_cast<QImage>(data->imageData()));
+}
+
+void SlideCanvas::keyPressEvent(QKeyEvent* event) {
+    if (event->matches(QKeySequence::Paste)) {
+        paste();
+        return;
+    }
     QPointF way;
     switch (event->key()) {
     case Qt::Key_Left:
@@ -224,7 +248,7 @@ void ThemeCanvas::keyPressEvent(QKeyEvent* event) {
 }
 
 /// Tab goes through the boxes first.
-bool ThemeCanvas::focusNextPrevChild(bool next) {
+bool SlideCanvas::focusNextPrevChild(bool next) {
     const int to = m_chosen + (next ? 1 : -1);
     if (!hasFocus() || to < 0 || to >= boxCount())
         return QWidget::focusNextPrevChild(next);
@@ -232,27 +256,31 @@ bool ThemeCanvas::focusNextPrevChild(bool next) {
     return true;
 }
 
-void ThemeCanvas::dragEnterEvent(QDragEnterEvent* event) {
-    if (event->mimeData()->hasUrls())
+void SlideCanvas::dragEnterEvent(QDragEnterEvent* event) {
+    if (!localFilesIn(*event->mimeData()).isEmpty())
         event->acceptProposedAction();
 }
 
-void ThemeCanvas::dropEvent(QDropEvent* event) {
-    QStringList paths;
-    for (const QUrl& url : event->mimeData()->urls())
-        if (url.isLocalFile())
-            paths << url.toLocalFile();
+/// Both may be meant, so it asks.
+void SlideCanvas::dropEvent(QDropEvent* event) {
+    const QString path = localFilesIn(*event->mimeData()).value(0);
+    if (path.isEmpty())
+        return;
     event->acceptProposedAction();
-    Q_EMIT picturesDropped(paths);
+    auto* menu = new QMenu(this);
+    menu->setObjectName(QStringLiteral("dropped-picture"));
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    menu->addAction(tr("As the backdrop"), this, [this, path] { Q_EMIT backdropDropped(path); });
+    menu->addAction(tr("As a picture on the slide"), this, [this, path] { Q_EMIT objectDropped(path); });
+    menu->popup(mapToGlobal(event->position().toPoint()));
 }
 
-void ThemeCanvas::paintEvent(QPaintEvent*) {
+void SlideCanvas::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     const QRectF area = pictureArea();
     if (!m_scene) {
         painter.setPen(day().quiet);
-        painter.drawText(rect(), Qt::AlignCenter | Qt::TextWordWrap,
-                         tr("Choose a theme, or make a new one."));
+        painter.drawText(rect(), Qt::AlignCenter | Qt::TextWordWrap, m_emptyText);
         return;
     }
     const QPixmap drawn = m_thumbnails.get(*m_scene, area.size().toSize() * devicePixelRatio());
@@ -267,7 +295,7 @@ void ThemeCanvas::paintEvent(QPaintEvent*) {
     paintHandles(painter);
 }
 
-void ThemeCanvas::paintGuides(QPainter& painter) const {
+void SlideCanvas::paintGuides(QPainter& painter) const {
     const QRectF area = pictureArea();
     const double x = kSafeMargin * area.width();
     const double y = kSafeMargin * area.height();
@@ -282,7 +310,7 @@ void ThemeCanvas::paintGuides(QPainter& painter) const {
                          QPointF(area.right(), area.top() + at * area.height()));
 }
 
-void ThemeCanvas::paintHandles(QPainter& painter) const {
+void SlideCanvas::paintHandles(QPainter& painter) const {
     const auto frame = [&](int box, const QColor& colour, Qt::PenStyle style) {
         painter.setBrush(Qt::NoBrush);
         painter.setPen(QPen(QColor(0, 0, 0, 120), 3, style)); // dark under light is seen on every backdrop

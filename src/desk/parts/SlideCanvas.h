@@ -9,18 +9,22 @@
 namespace mivanta {
 
 /// The slide itself, drawn by the one renderer, with its boxes to be moved and resized by hand: the words,
-/// the credit line, the objects. Boxes stand at margins, thirds, the centre and each other's edges when they
-/// come near; Alt lets them stand anywhere.
-class ThemeCanvas : public QWidget {
+/// the credit line, and those of the objects that may be moved here. Pictures can be dropped and pasted.
+/// Boxes stand at margins, thirds, the centre and each other's edges when they come near; Alt lets them stand
+/// anywhere.
+class SlideCanvas : public QWidget {
     Q_OBJECT
 public:
-    explicit ThemeCanvas(ThumbnailStore& thumbnails, QWidget* parent = nullptr);
+    explicit SlideCanvas(ThumbnailStore& thumbnails, QWidget* parent = nullptr);
 
-    /// Its look is the one that boxes belong to.
-    void setScene(const std::optional<Scene>& scene);
+    /// Its look is the one that boxes belong to. Of its objects, only `count` from `first` on can be moved,
+    /// or all from there on when it is negative.
+    void setScene(const std::optional<Scene>& scene, int first = 0, int count = -1);
     void setGuidesShown(bool shown);
+    /// Shown when there is no scene.
+    void setEmptyText(const QString& text) { m_emptyText = text; }
 
-    /// Boxes: 0 the words, 1 the credit line, then the objects.
+    /// Boxes: 0 the words, 1 the credit line, then the objects that can be moved.
     static constexpr int kWords = 0;
     static constexpr int kCredit = 1;
     static constexpr int kObjects = 2;
@@ -38,8 +42,10 @@ Q_SIGNALS:
     /// Many of these while a box is dragged; then dragEnded().
     void boxChanged(int box, const QRectF& shares);
     void dragEnded();
-    void objectRemoved(int object);
-    void picturesDropped(const QStringList& paths);
+    void objectRemoved(int object);            ///< counted among those that can be moved
+    void backdropDropped(const QString& path); ///< a picture is to be the backdrop
+    void objectDropped(const QString& path);   ///< a picture is to stand on the slide; also when pasted
+    void picturePasted(const QImage& picture); ///< the same, without a file
 
 protected:
     void paintEvent(QPaintEvent* event) override;
@@ -53,12 +59,14 @@ protected:
 
 private:
     [[nodiscard]] int boxCount() const;
+    [[nodiscard]] QRectF* boxOf(Look& look, int box) const; ///< null when there is none
     [[nodiscard]] QRectF shares(int box) const;
     [[nodiscard]] std::vector<QRectF> otherBoxes(int box) const;
     [[nodiscard]] std::optional<BoxGrip> gripAt(QPointF at, int box) const;
     [[nodiscard]] int boxAt(QPointF at) const;
     void setCursorFor(QPointF at);
     void send(const DraggedBox& dragged);
+    void paste();
     void paintHandles(QPainter& painter) const;
     void paintGuides(QPainter& painter) const;
 
@@ -69,6 +77,9 @@ private:
     };
     ThumbnailStore& m_thumbnails;
     std::optional<Scene> m_scene;
+    int m_first = 0; ///< of the objects
+    int m_count = 0;
+    QString m_emptyText;
     QPixmap m_last; ///< until the scene's own is drawn
     int m_chosen = kWords;
     bool m_guidesShown = true;

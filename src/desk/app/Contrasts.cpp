@@ -1,0 +1,61 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/app/Contrasts.h"
+#include "link/SceneCodec.h"
+#include "media/PictureProxies.h"
+#include "render/LegibilityMeasure.h"
+#include <sys/resource.h>
+
+namespace mivanta {
+
+namespace {
+constexpr int kMostKnown = 20'000; // slides
+constexpr int kSoonMs = 80;
+constexpr int kNice = 10;
+} // namespace
+
+Contrasts::Contrasts(QObject* parent) : QObject(parent), m_known(kMostKnown) {
+    m_pool.setMaxThreadCount(1);
+    m_soon.setSingleShot(true);
+    m_soon.setInterval(kSoonMs);
+    connect(&m_soon, &QTimer::timeout, this, &Contrasts::measured);
+}
+
+Contrasts::~Contrasts() {
+    m_pool.clear();
+    m_pool.waitForDone();
+}
+
+void Contrasts::setPictures(const QString& folder, const QString& cacheFolder) {
+    m_pictures = std::make_shared<PictureProxies>(folder, cacheFolder);
+    m_known.clear();
+}
+
+std::optional<double> Contrasts::of(const Scene& scene, RoomLight light, Urgency urgency) {
+    if (scene.rows.empty())
+        return contrastReached({});
+    const QByteArray key = sceneKey(scene) + char('0' + int(light));
+    if (const double* known = m_known.object(key))
+        return *known;
+    if (m_measuring.contains(key))
+        return std::nullopt;
+    m_measuring.insert(key);
+    const RenderSources sources{PictureProxies::loader(m_pictures)};
+    m_pool.start(
+        [this, scene, light, key, sources] {
+            setpriority(PRIO_PROCESS, 0, kNice); // Linux: of this thread, which does nothing else
+            const double contrast = measuredContrast(scene, light, sources);
+            QMetaObject::invokeMethod(
+                this,
+                [this, key, contrast] {
+                    m_measuring.remove(key);
+                    m_known.insert(key, new double(contrast));
+                    if (!m_soon.isActive())
+                        m_soon.start();
+                },
+                Qt::QueuedConnection);
+        },
+        urgency == Urgency::Seen ? 1 : 0);
+    return std::nullopt;
+}
+
+} // namespace mivanta

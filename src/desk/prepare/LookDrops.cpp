@@ -1,0 +1,67 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/prepare/LookDrops.h"
+#include "desk/app/BringInPicture.h"
+#include "desk/app/Session.h"
+#include <QCoreApplication>
+
+namespace mivanta {
+
+namespace {
+
+QString tr(const char* text) {
+    return QCoreApplication::translate("LookDrops", text);
+}
+
+void useTheme(Session& session, const LookTarget& target, const QString& onto, const Theme& theme) {
+    std::vector<Theme> themes = session.book().themes();
+    if (!themeOf(theme.id, themes))
+        themes.push_back(theme); // it has only just come into the library
+    session.document().changeLook(
+        target, themes, [&](LookChoice& choice) { choice.theme = theme.id; },
+        tr("the theme %1").arg(theme.name));
+    Q_EMIT session.notice(
+        tr("\u201c%1\u201d is now the theme of %2. Undo (Ctrl+Z) takes it back.").arg(theme.name, onto));
+}
+
+void usePicture(Session& session, const LookTarget& target, const QString& onto,
+                const StoredPicture& picture) {
+    session.document().changeLook(
+        target, session.book().themes(),
+        [&](LookChoice& choice) {
+            choice.own.set(*lookProperty(QStringLiteral("backdrop.picture")), picture.name);
+            choice.own.set(*lookProperty(QStringLiteral("backdrop.kind")),
+                           LookChoiceIndex{int(BackdropKind::Picture)});
+        },
+        tr("the backdrop %1").arg(picture.title));
+    Q_EMIT session.notice(tr("\u201c%1\u201d is now the backdrop of %2. Undo (Ctrl+Z) takes it back.")
+                              .arg(picture.title, onto));
+}
+
+} // namespace
+
+void dropLook(Session& session, QObject* asker, const LookTarget& target, const QString& onto,
+              const LookDrop& drop) {
+    if (!drop.theme.isEmpty()) {
+        if (const Theme* theme = themeOf(drop.theme, session.book().themes()))
+            useTheme(session, target, onto, *theme);
+    } else if (drop.isThemeFile) {
+        session.library().ask<Theme>(
+            asker,
+            [path = drop.file](Library& library) {
+                return library.themes().bringIn(path, library.pictures());
+            },
+            [&session, target, onto](const Result<Theme>& theme) {
+                if (theme)
+                    useTheme(session, target, onto, *theme);
+                else
+                    Q_EMIT session.problem(theme.error());
+            },
+            true);
+    } else {
+        bringInPicture(session, asker, drop.file, [&session, target, onto](const StoredPicture& picture) {
+            usePicture(session, target, onto, picture);
+        });
+    }
+}
+
+} // namespace mivanta
