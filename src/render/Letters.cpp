@@ -8,18 +8,31 @@ namespace mivanta {
 
 namespace {
 constexpr double kRaisedSize = 0.6; // of a raised verse number, in sizes of the words
-/// The run's own font may be made bolder than its face is, which Qt does with outlines only; signs with
-/// colours have none. Kept, because spaces have none either and there are many.
-const QRawFont& plainFont(const QRawFont& font) {
-    thread_local QHash<std::pair<QString, int>, QRawFont> known;
-    const int size = std::max(1, int(font.pixelSize()));
-    QRawFont& plain = known[{font.familyName(), size}];
-    if (!plain.isValid()) {
-        QFont wanted(font.familyName());
-        wanted.setPixelSize(size);
-        plain = QRawFont::fromFont(wanted);
+/// A sign as it is in its font, at the one size that such fonts have.
+struct SignPicture {
+    QImage picture;
+    QRectF bounds; ///< of that size, from the baseline
+};
+
+constexpr int kSignSize = 109; // px; other sizes are made from it
+
+/// Null for what has no colours, such as a space. Taken from the plain face: the run's own font may be made
+/// bolder than its face is, which Qt does with outlines only, and these signs have none. Kept, because
+/// letters without outlines are many, and because Qt loses the pictures of a face that is used at several
+/// sizes.
+const SignPicture& signPicture(const QRawFont& font, quint32 glyph) {
+    thread_local QHash<std::pair<QString, quint32>, SignPicture> known;
+    const std::pair key(font.familyName(), glyph);
+    auto at = known.constFind(key);
+    if (at == known.constEnd()) {
+        QFont plain(font.familyName());
+        plain.setPixelSize(kSignSize);
+        const QRawFont face = QRawFont::fromFont(plain);
+        const QRectF bounds = face.boundingRect(glyph);
+        at = known.insert(key, bounds.isEmpty() ? SignPicture()
+                                                : SignPicture{face.alphaMapForGlyph(glyph), bounds});
     }
-    return plain;
+    return *at;
 }
 
 } // namespace
@@ -115,7 +128,7 @@ void RowLayout::addRange(Letters& letters, std::vector<ColourSign>& signs, QPoin
         const auto places = run.positions();
         for (qsizetype i = 0; i < glyphs.size(); ++i) {
             QPainterPath letter = font.pathForGlyph(glyphs[i]);
-            if (letter.isEmpty() && !plainFont(font).boundingRect(glyphs[i]).isEmpty()) {
+            if (letter.isEmpty() && !signPicture(font, glyphs[i]).picture.isNull()) {
                 signs.push_back({font, glyphs[i], places[i] + shift});
                 continue;
             }
@@ -129,9 +142,10 @@ void RowLayout::addRange(Letters& letters, std::vector<ColourSign>& signs, QPoin
 void drawSigns(QPainter& painter, const std::vector<ColourSign>& signs) {
     painter.setRenderHint(QPainter::SmoothPixmapTransform);
     for (const ColourSign& sign : signs) {
-        const QRawFont& font = plainFont(sign.font);
-        painter.drawImage(sign.at + font.boundingRect(sign.glyph).topLeft(),
-                          font.alphaMapForGlyph(sign.glyph));
+        const SignPicture& found = signPicture(sign.font, sign.glyph);
+        const double scale = sign.font.pixelSize() / kSignSize;
+        painter.drawImage(QRectF(sign.at + found.bounds.topLeft() * scale, found.bounds.size() * scale),
+                          found.picture);
     }
 }
 

@@ -22,14 +22,6 @@ protected:
                 return each;
         std::abort();
     }
-    QWidget* desk(const QString& name) { return window->findChild<QWidget*>(name); }
-    QStringList textsOf(const QString& name) {
-        QStringList texts;
-        for (const QLabel* label : desk(name)->findChildren<QLabel*>())
-            if (label->isVisible())
-                texts << label->text();
-        return texts;
-    }
 };
 
 TEST_F(OtherDesks, SetupSaysInPlainWordsWhatEachOutputDoes) {

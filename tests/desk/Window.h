@@ -189,6 +189,16 @@ protected:
         return found;
     }
 
+    QWidget* desk(const QString& name) { return window->findChild<QWidget*>(name); }
+    /// What is read on it now.
+    QStringList textsOf(const QString& deskName) {
+        QStringList texts;
+        for (const QLabel* label : desk(deskName)->findChildren<QLabel*>())
+            if (label->isVisible())
+                texts << label->text();
+        return texts;
+    }
+
     [[nodiscard]] QStringList titles() const {
         QStringList result;
         for (const Item& item : session->document().service().items)

@@ -121,11 +121,11 @@ QWidget* CheckDesk::row(const Finding& finding) {
         QStringLiteral("QFrame { background: %1; border-left: 5px solid %2; } QLabel { border: none; }")
             .arg(day().sheet.name(), colourOf(finding.severity).name()));
     const Item* item = m_session.document().service().item(finding.item);
-    auto* title = new QLabel(
-        // The finding reads from the left, whatever script the title is in.
-        item ? QStringLiteral("\u200e\u2068%1\u2069 \u00b7 %2").arg(item->title(), finding.title)
-             : finding.title,
-        sheet);
+    QString name = item ? item->title() : QString();
+    if (name.isRightToLeft()) // or the finding would read from the right, too
+        name = QStringLiteral("\u200e\u2068%1\u2069").arg(name);
+    auto* title =
+        new QLabel(item ? QStringLiteral("%1 \u00b7 %2").arg(name, finding.title) : finding.title, sheet);
     title->setFont(textFont(1.05, true));
     auto* detail = new QLabel(finding.detail, sheet);
     detail->setWordWrap(true);

@@ -330,6 +330,7 @@ void ObjectsEditor::put(const SlideObject& object) {
     objects.push_back(object);
     m_open = int(objects.size()) - 1;
     Q_EMIT edited(objects);
+    Q_EMIT opened(m_open);
 }
 
 void ObjectsEditor::addPicture(const StoredPicture& picture) {

@@ -98,6 +98,8 @@ QRectF SlideCanvas::shares(int box) const {
 }
 
 QRectF SlideCanvas::areaOf(int box) const {
+    if (box < 0 || box >= boxCount())
+        return {};
     const QRectF area = pictureArea();
     const QRectF share = shares(box);
     return {area.left() + share.left() * area.width(), area.top() + share.top() * area.height(),
@@ -131,9 +133,9 @@ std::optional<BoxGrip> SlideCanvas::gripAt(QPointF at, int box) const {
     return area.contains(at) ? std::optional(BoxGrip()) : std::nullopt;
 }
 
-/// The chosen one if it is there, else the smallest: it would be hard to reach otherwise.
+/// The chosen one by its handles, else the smallest: it would be hard to reach otherwise.
 int SlideCanvas::boxAt(QPointF at) const {
-    if (gripAt(at, m_chosen))
+    if (const auto grip = gripAt(at, m_chosen); grip && !grip->moves())
         return m_chosen;
     int best = -1;
     for (int box = 0; box < boxCount(); ++box) {
