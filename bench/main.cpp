@@ -2,6 +2,7 @@
 // Measures what the aims are set for. Run it through ./run bench: it needs a display with three monitors.
 #include "Editing.h"
 #include "Figures.h"
+#include "LookBench.h"
 #include "ScriptureBench.h"
 #include "SongMaker.h"
 #include "core/base/Fold.h"
@@ -320,12 +321,15 @@ int main(int argc, char** argv) {
     loadShippedFonts();
     const QTemporaryDir folder;
     Figures figures;
-    const qsizetype only = app.arguments().indexOf(u"--only"_s); // take, fit, editor, scripture or library
+    const qsizetype only =
+        app.arguments().indexOf(u"--only"_s); // take, fit, looks, editor, scripture or library
     const QString which = only > 0 ? app.arguments().value(only + 1) : QString();
     if (which.isEmpty() || which == u"take")
         benchTake(figures, folder.path());
     if (which.isEmpty() || which == u"fit")
         benchFit(figures);
+    if (which.isEmpty() || which == u"looks")
+        benchLooks(figures, folder.path());
     if (which.isEmpty() || which == u"editor")
         benchEditing(figures, folder.path());
     if (which.isEmpty() || which == u"scripture")

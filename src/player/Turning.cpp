@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "player/Turning.h"
+#include "player/Mix.h"
 #include <algorithm>
 #include <cmath>
 
@@ -96,6 +97,39 @@ bool Turning::backdropStays() const {
     return m_from->behind && m_to->behind && m_from->behind->key == m_to->behind->key;
 }
 
+bool Turning::fadesAsAWhole() const {
+    const auto same = [](const Transition& a, const Transition& b) {
+        return a.kind == b.kind && a.milliseconds == b.milliseconds && a.easing == b.easing;
+    };
+    return m_words.kind == TransitionKind::Fade && !m_words.isCut() && m_from->fading.empty() &&
+           m_to->fading.empty() && (backdropStays() || same(m_words, m_backdrop));
+}
+
+QRect Turning::mixedArea() const {
+    return backdropStays() ? m_from->words.area() | m_to->words.area() : QRect(QPoint(0, 0), size());
+}
+
+void Turning::paintWhole(QPainter& painter, QPoint origin, double progress) const {
+    const QRect area = mixedArea();
+    for (const QRect& still : QRegion(QRect(QPoint(0, 0), size())) - area)
+        painter.drawImage(origin + still.topLeft(), m_to->behind->image, still);
+    if (area.isEmpty())
+        return;
+    if (m_whole.mixed.isNull()) {
+        const auto pictureOf = [&](const Frame& frame) {
+            QImage picture = frame.behind->image.copy(area);
+            QPainter words(&picture);
+            draw(words, frame.words, -area.topLeft(), 1.0);
+            return picture;
+        };
+        m_whole.from = pictureOf(*m_from);
+        m_whole.to = pictureOf(*m_to);
+        m_whole.mixed = QImage(area.size(), m_whole.to.format());
+    }
+    mix(m_whole.mixed, m_whole.from, m_whole.to, std::clamp(progress, 0.0, 1.0));
+    painter.drawImage(origin + area.topLeft(), m_whole.mixed);
+}
+
 int Turning::duration() const {
     int longest = std::max(durationOf(m_words), backdropStays() ? 0 : durationOf(m_backdrop));
     for (const ObjectLayer& layer : m_to->fading)
@@ -173,6 +207,10 @@ void Turning::paintFading(QPainter& painter, QPoint origin, int elapsed) const {
 }
 
 void Turning::paint(QPainter& painter, QPoint origin, int elapsed) const {
+    if (fadesAsAWhole()) {
+        paintWhole(painter, origin, progressOf(m_words, elapsed));
+        return;
+    }
     paintBackdrop(painter, {origin, size()}, progressOf(m_backdrop, elapsed));
     paintWords(painter, origin, progressOf(m_words, elapsed));
     paintFading(painter, origin, elapsed);
@@ -196,6 +234,15 @@ FramePtr Turning::frozen(int elapsed) const {
         return frame;
     const QRect area(QPoint(0, 0), size());
     const double backdrop = progressOf(m_backdrop, elapsed);
+    if (fadesAsAWhole() && !backdropStays() && backdrop < 1.0) {
+        auto whole = std::make_shared<BehindLayer>(*m_to->behind);
+        whole->key.clear(); // like no other
+        QPainter painter(&whole->image);
+        paint(painter, {}, elapsed);
+        frame->behind = whole; // with the words in it
+        frame->words = frame->front = {};
+        return frame;
+    }
     if (!backdropStays() && backdrop < 1.0) {
         auto behind = std::make_shared<BehindLayer>(*m_to->behind);
         behind->key.clear(); // like no other

@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "player/Mix.h"
 #include "player/OutputPicture.h"
 #include "render/SceneRenderer.h"
 #include "support/Golden.h"
@@ -140,6 +141,28 @@ TEST_F(TurningTest, WhatIsFrozenIsWhatWasSeen) {
         const Turning on(frozen, to, transition(TransitionKind::Fade), transition(TransitionKind::Fade));
         EXPECT_LT(difference(painted(on, 0), painted(turning, 40), 3).worstShare, 0.001);
     }
+}
+
+TEST(Mix, IsTheMeanOfEveryChannel) {
+    const QSize size(37, 5); // no multiple of anything
+    QImage from(size, QImage::Format_ARGB32_Premultiplied);
+    QImage to(size, QImage::Format_ARGB32_Premultiplied);
+    from.fill(qRgba(10, 200, 0, 200));
+    to.fill(qRgba(110, 0, 250, 255));
+    QImage mixed(size, QImage::Format_ARGB32_Premultiplied);
+    for (const double share : {0.0, 0.25, 0.5, 1.0}) {
+        mix(mixed, from, to, share);
+        for (const QPoint at : {QPoint(0, 0), QPoint(36, 4)}) {
+            const QRgb pixel = mixed.pixel(at);
+            const QRgb a = from.pixel(at);
+            const QRgb b = to.pixel(at);
+            EXPECT_NEAR(qRed(pixel), qRed(a) + (qRed(b) - qRed(a)) * share, 1.5);
+            EXPECT_NEAR(qGreen(pixel), qGreen(a) + (qGreen(b) - qGreen(a)) * share, 1.5);
+            EXPECT_NEAR(qAlpha(pixel), qAlpha(a) + (qAlpha(b) - qAlpha(a)) * share, 1.5);
+        }
+    }
+    EXPECT_EQ((mix(mixed, from, to, 0), mixed), from);
+    EXPECT_EQ((mix(mixed, from, to, 1), mixed), to);
 }
 
 TEST(Clocks, ASecondOnTheScreenIsASecond) {
