@@ -288,7 +288,7 @@ private:
         if (wanted)
             service.theme = *wanted;
         for (const Item& item : service.items)
-            if (!item.isHeading())
+            if (!item.isHeading() && !item.isUnknown())
                 result.push_back({item.title(), slidesFor(contentOf(item.content, service), *outputs,
                                                           lookChainOf(item, service, themes), m_measures)});
         return result;

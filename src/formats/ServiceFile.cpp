@@ -11,6 +11,7 @@
 #include <QJsonArray>
 #include <QJsonDocument>
 #include <QSet>
+#include <algorithm>
 
 namespace mivanta {
 
@@ -24,7 +25,41 @@ constexpr const char* kEntryName = "service.json";
 
 } // namespace
 
+namespace {
+
+QJsonObject planToJson(const ItemPlan& plan) {
+    QJsonObject json;
+    if (plan.seconds)
+        json.insert(u"seconds"_s, *plan.seconds);
+    if (plan.at)
+        json.insert(u"at"_s, plan.at->toString(u"HH:mm"_s));
+    put(json, u"leader"_s, plan.leader);
+    put(json, u"note"_s, plan.note);
+    if (plan.skipped)
+        json.insert(u"skipped"_s, true);
+    return json;
+}
+
+ItemPlan planFromJson(const QJsonObject& json) {
+    ItemPlan plan;
+    if (const QJsonValue seconds = json[u"seconds"_s]; seconds.isDouble())
+        plan.seconds = std::clamp(seconds.toInt(), 0, kLongestItem);
+    if (const QTime at = QTime::fromString(json[u"at"_s].toString(), u"HH:mm"_s); at.isValid())
+        plan.at = at;
+    plan.leader = json[u"leader"_s].toString();
+    plan.note = json[u"note"_s].toString();
+    plan.skipped = json[u"skipped"_s].toBool();
+    return plan;
+}
+
+} // namespace
+
 QJsonObject itemToJson(const Item& item) {
+    if (const auto* unknown = std::get_if<UnknownItem>(&item.content)) {
+        QJsonObject json = QJsonDocument::fromJson(unknown->json).object();
+        json.insert(u"id"_s, item.id.text()); // it may be a copy
+        return json;
+    }
     QJsonObject json{{u"id"_s, item.id.text()}};
     if (const auto* heading = std::get_if<Heading>(&item.content)) {
         json.insert(u"kind"_s, u"heading"_s);
@@ -46,11 +81,14 @@ QJsonObject itemToJson(const Item& item) {
     }
     if (const QJsonObject look = itemLookToJson(item.look); !look.isEmpty())
         json.insert(u"look"_s, look);
+    if (const QJsonObject plan = planToJson(item.plan); !plan.isEmpty())
+        json.insert(u"plan"_s, plan);
     return json;
 }
 
 Result<Item> itemFromJson(const QJsonObject& json, const QString& where) {
     Item item;
+    item.plan = planFromJson(json[u"plan"_s].toObject());
     item.look = itemLookFromJson(json[u"look"_s].toObject());
     item.id = ItemId::fromText(json[u"id"_s].toString());
     if (item.id.isNull())
@@ -78,9 +116,11 @@ Result<Item> itemFromJson(const QJsonObject& json, const QString& where) {
         item.content = textItem(std::move(*text), std::move(answers));
         return item;
     }
-    if (kind != u"song")
-        return failure(u"an item is of a kind that this version does not know: \"%1\""_s.arg(kind), where,
-                       u"Open it with the newer Mivanta that wrote it."_s);
+    if (kind != u"song") {
+        item.content = UnknownItem{kind, json[u"title"_s].toString(),
+                                   QJsonDocument(json).toJson(QJsonDocument::Compact)};
+        return item;
+    }
     auto song = songFromJson(json[u"song"_s].toObject(), where);
     if (!song)
         return tl::unexpected(song.error());

@@ -107,6 +107,45 @@ TEST(ServiceFile, ANewerFormatSaysSo) {
     EXPECT_FALSE(serviceFromJson(json, u"x"_s));
 }
 
+TEST(ServiceFile, PlansAreKeptAndBroughtIntoRange) {
+    Service service = fullService();
+    service.items[1].plan = {270, QTime(10, 40), u"Petra Osk"_s, u"lights down"_s, true};
+    const auto read = readZip(*serviceToZip(service));
+    ASSERT_TRUE(read);
+    EXPECT_EQ(read->items[1].plan, service.items[1].plan);
+    EXPECT_EQ(read->items[0].plan, ItemPlan());
+    QJsonObject json = itemToJson(service.items[1]);
+    json[u"plan"_s] = QJsonObject{{u"seconds"_s, -5}, {u"at"_s, u"26:00"_s}, {u"leader"_s, 7}};
+    const auto odd = itemFromJson(json, {});
+    ASSERT_TRUE(odd);
+    EXPECT_EQ(odd->plan.seconds, 0);
+    EXPECT_FALSE(odd->plan.at);
+    EXPECT_TRUE(odd->plan.leader.isEmpty());
+}
+
+TEST(ServiceFile, ItemsOfAnUnknownKindAreKeptAsTheyAre) {
+    const ItemId id = ItemId::create();
+    const QJsonObject strange{{u"id"_s, id.text()},
+                              {u"kind"_s, u"hologram"_s},
+                              {u"title"_s, u"A boat in the air"_s},
+                              {u"depth"_s, QJsonArray{1.5, u"deep"_s, QJsonObject{{u"a"_s, true}}}},
+                              {u"plan"_s, QJsonObject{{u"seconds"_s, 60}, {u"mood"_s, u"calm"_s}}}};
+    QJsonObject json = serviceToJson(fullService());
+    QJsonArray items = json[u"items"_s].toArray();
+    items.insert(1, strange);
+    json[u"items"_s] = items;
+    const auto read = serviceFromJson(json, {});
+    ASSERT_TRUE(read);
+    ASSERT_EQ(read->items.size(), 3u);
+    EXPECT_TRUE(read->items[1].isUnknown());
+    EXPECT_FALSE(read->items[1].isRun());
+    EXPECT_EQ(read->items[1].title(), u"A boat in the air"_s);
+    EXPECT_TRUE(contentOf(read->items[1].content, *read).parts.empty());
+    const auto again = readZip(*serviceToZip(*read));
+    ASSERT_TRUE(again);
+    EXPECT_EQ(itemToJson(again->items[1]), strange);
+}
+
 TEST(ServiceFile, ItemsWithTheSameIdBecomeTwo) {
     Service service = fullService();
     service.items[1].id = service.items[0].id;

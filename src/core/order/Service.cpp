@@ -18,16 +18,18 @@ TextItem textItem(SpokenText text, QMap<QString, QString> answers) {
 }
 
 QString titleOf(const ItemWords& words) {
-    return std::visit(Cases{[](const Heading& heading) { return heading.title; },
-                            [](const SongItem& item) { return item.song->title; },
-                            [](const PassageItem& item) { return item.passage->title(); },
-                            [](const TextItem& item) { return item.text->title; }},
-                      words);
+    return std::visit(
+        Cases{[](const Heading& heading) { return heading.title; },
+              [](const SongItem& item) { return item.song->title; },
+              [](const PassageItem& item) { return item.passage->title(); },
+              [](const TextItem& item) { return item.text->title; },
+              [](const UnknownItem& item) { return item.title.isEmpty() ? item.kind : item.title; }},
+        words);
 }
 
 ItemContent contentOf(const ItemWords& words, const Service& service) {
     return std::visit(
-        Cases{[](const Heading&) { return ItemContent(); },
+        Cases{[](const Heading&) { return ItemContent(); }, [](const UnknownItem&) { return ItemContent(); },
               [](const SongItem& item) { return contentOf(*item.song); },
               [](const PassageItem& item) { return contentOf(*item.passage); },
               [&](const TextItem& item) { return contentOf(*item.text, service.fieldValues(item.answers)); }},
@@ -44,7 +46,8 @@ bool isSame(const ItemWords& a, const ItemWords& b) {
               [&](const TextItem& item) {
                   const auto& other = std::get<TextItem>(b);
                   return item.text == other.text && item.answers == other.answers;
-              }},
+              },
+              [&](const UnknownItem& item) { return item.json == std::get<UnknownItem>(b).json; }},
         a);
 }
 
@@ -67,7 +70,8 @@ std::optional<ItemKind> kindOf(const ItemWords& words) {
     return std::visit(Cases{[](const Heading&) { return Kind(); },
                             [](const SongItem&) { return Kind(ItemKind::Song); },
                             [](const PassageItem&) { return Kind(ItemKind::Passage); },
-                            [](const TextItem&) { return Kind(ItemKind::Text); }},
+                            [](const TextItem&) { return Kind(ItemKind::Text); },
+                            [](const UnknownItem&) { return Kind(); }},
                       words);
 }
 

@@ -2,6 +2,7 @@
 #pragma once
 #include "core/order/ItemContent.h"
 #include "core/order/ItemLook.h"
+#include "core/order/ItemPlan.h"
 #include <QDateTime>
 #include <memory>
 #include <variant>
@@ -30,7 +31,14 @@ struct TextItem {
     QMap<QString, QString> answers;         ///< by what was asked
 };
 
-using ItemWords = std::variant<Heading, SongItem, PassageItem, TextItem>;
+/// Something that another version of the program put into the order: kept as it is, and never run.
+struct UnknownItem {
+    QString kind;
+    QString title;
+    QByteArray json; ///< as it was read
+};
+
+using ItemWords = std::variant<Heading, SongItem, PassageItem, TextItem, UnknownItem>;
 
 [[nodiscard]] SongItem songItem(Song song);
 [[nodiscard]] PassageItem passageItem(Passage passage);
@@ -42,11 +50,15 @@ struct Item {
     ItemId id;
     ItemWords content;
     ItemLook look{};
+    ItemPlan plan{};
 
     [[nodiscard]] const Song* song() const;
     [[nodiscard]] const Passage* passage() const;
     [[nodiscard]] const TextItem* text() const;
     [[nodiscard]] bool isHeading() const { return std::holds_alternative<Heading>(content); }
+    [[nodiscard]] bool isUnknown() const { return std::holds_alternative<UnknownItem>(content); }
+    /// True for what comes up while the service runs.
+    [[nodiscard]] bool isRun() const { return !isHeading() && !isUnknown() && !plan.skipped; }
     [[nodiscard]] QString title() const { return titleOf(content); }
 };
 

@@ -79,6 +79,58 @@ ItemId ServiceDocument::insertHeading(int at, const QString& title) {
     return insert(at, Heading{title});
 }
 
+void ServiceDocument::insertItems(int at, std::vector<Item> items, const QString& what) {
+    if (items.empty())
+        return;
+    Service next = m_service;
+    next.items.insert(next.items.begin() + std::clamp(at, 0, int(next.items.size())), items.begin(),
+                      items.end());
+    apply(std::move(next), what);
+}
+
+std::vector<ItemId> ServiceDocument::duplicate(const std::vector<ItemId>& ids) {
+    std::vector<Item> copies;
+    std::vector<ItemId> made;
+    int last = -1;
+    for (const ItemId& id : ids)
+        if (const int at = m_service.indexOf(id); at >= 0) {
+            copies.push_back(m_service.items[size_t(at)]);
+            copies.back().id = ItemId::create();
+            made.push_back(copies.back().id);
+            last = std::max(last, at);
+        }
+    if (!copies.empty())
+        insertItems(last + 1, std::move(copies),
+                    made.size() == 1 ? tr("a copy of %1").arg(m_service.item(ids.front())->title())
+                                     : tr("copies of %1 items").arg(made.size()));
+    return made;
+}
+
+void ServiceDocument::changePlan(const std::vector<ItemId>& ids, const std::function<void(ItemPlan&)>& change,
+                                 const QString& what, int visit) {
+    Service next = m_service;
+    bool isChanged = false;
+    for (const ItemId& id : ids) {
+        const int at = next.indexOf(id);
+        if (at < 0 || next.items[size_t(at)].isHeading())
+            continue;
+        ItemPlan& plan = next.items[size_t(at)].plan;
+        const ItemPlan before = plan;
+        change(plan);
+        isChanged = isChanged || !(plan == before);
+    }
+    if (isChanged)
+        apply(std::move(next), what, visit);
+}
+
+void ServiceDocument::setStart(const QDateTime& start) {
+    if (start == m_service.start)
+        return;
+    Service next = m_service;
+    next.start = start;
+    apply(std::move(next), tr("when the service begins"));
+}
+
 void ServiceDocument::remove(const std::vector<ItemId>& ids) {
     const QSet<ItemId> gone(ids.begin(), ids.end());
     Service next = m_service;

@@ -24,6 +24,10 @@ public:
     // Changes, each one undo step. `at` is an index in items; past the end means at the end.
     ItemId insert(int at, ItemWords words);
     ItemId insertHeading(int at, const QString& title);
+    /// Items with their looks and plans, as they were copied; their ids must be new here.
+    void insertItems(int at, std::vector<Item> items, const QString& what);
+    /// Each of them once more, behind the last of them. The new ones.
+    std::vector<ItemId> duplicate(const std::vector<ItemId>& ids);
     void remove(const std::vector<ItemId>& ids);
     /// Moves the items, in their order, to stand before what is at `to` now.
     void move(const std::vector<ItemId>& ids, int to);
@@ -31,6 +35,11 @@ public:
     /// one another are one step.
     void change(const ItemId& id, ItemWords words, const QString& what, int visit = 0);
     [[nodiscard]] int startVisit() { return ++m_visits; }
+    /// Changes the plans of these items; headings have none. `visit`: as change().
+    void changePlan(const std::vector<ItemId>& ids, const std::function<void(ItemPlan&)>& change,
+                    const QString& what, int visit = 0);
+    /// When it begins; an invalid time takes it away.
+    void setStart(const QDateTime& start);
     void renameHeading(const ItemId& id, const QString& title);
     void setTitle(const QString& title);
     void setTheme(const Theme& theme);

@@ -54,7 +54,8 @@ void SlideBook::serviceChanged() {
     };
     for (const Item& item : service.items)
         if (!item.isHeading()) {
-            m_items.push_back(item.id);
+            if (item.isRun())
+                m_items.push_back(item.id);
             keep(item);
         }
     for (const Item& item : m_unplanned)
@@ -92,7 +93,7 @@ std::shared_ptr<const ItemSlides> SlideBook::sharedSlidesOf(const ItemId& id) co
     const Item* item = m_document.service().item(id);
     if (!item)
         item = unplannedItem(id);
-    if (!item || item->isHeading())
+    if (!item || item->isHeading() || item->isUnknown())
         return nullptr;
     auto slides = std::make_shared<const ItemSlides>(slidesOf(*item));
     m_made.insert(id, {item->content, item->look, slides});

@@ -6,6 +6,7 @@
 #include "desk/prepare/LookDrops.h"
 #include "desk/prepare/LookInService.h"
 #include "desk/prepare/PassageInService.h"
+#include "desk/prepare/PlanInService.h"
 #include "desk/prepare/SongInService.h"
 #include "desk/prepare/TextInService.h"
 #include <QGridLayout>
@@ -46,6 +47,7 @@ Bench::Bench(Session& session, ThumbnailStore& thumbnails, const PictureChooser&
     m_passage = new PassageInService(m_session, content);
     m_text = new TextInService(m_session, content);
     connect(m_text, &TextInService::libraryWanted, this, &Bench::openInLibrary);
+    m_plan = new PlanInService(m_session, content);
     m_look = new LookInService(m_session, m_thumbnails, choosePicture, content);
 
     auto* column = new QVBoxLayout(content);
@@ -55,6 +57,8 @@ Bench::Bench(Session& session, ThumbnailStore& thumbnails, const PictureChooser&
     column->addWidget(m_kind);
     column->addWidget(m_passage); // what is changed most stands before many pictures
     column->addLayout(m_grid);
+    column->addSpacing(spaced(1));
+    column->addWidget(m_plan);
     column->addSpacing(spaced(2));
     column->addWidget(m_song);
     column->addWidget(m_text);
@@ -74,6 +78,7 @@ void Bench::setItem(const ItemId& id) {
     m_song->setItem(id);
     m_passage->setItem(id);
     m_text->setItem(id);
+    m_plan->setItem(id);
     m_look->setItem(id);
     for (PictureView* picture : m_pictures)
         picture->setChosen(false);
@@ -91,8 +96,11 @@ void Bench::refresh() {
         m_title->setText(item->title());
         QStringList facts{item->isHeading() ? tr("Heading \u00b7 F2 renames it")
                           : item->passage() ? tr("Scripture")
-                          : item->text()    ? textKindName(item->text()->text->kind)
-                                            : tr("Song")};
+                          : item->isUnknown()
+                              ? tr("This came from another version of Mivanta. It is kept in the order as it "
+                                   "is, and passed over while running.")
+                          : item->text() ? textKindName(item->text()->text->kind)
+                                         : tr("Song")};
         if (const Passage* passage = item->passage())
             facts << passage->words.front().translation.name;
         if (const TextItem* text = item->text())
@@ -108,6 +116,7 @@ void Bench::refresh() {
         facts.removeAll(QString());
         m_kind->setText(facts.join(QStringLiteral(" \u00b7 ")));
     }
+    m_plan->refresh();
     m_song->refresh();
     m_passage->refresh();
     m_text->refresh();

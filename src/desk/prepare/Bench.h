@@ -12,6 +12,7 @@ namespace mivanta {
 
 class LookInService;
 class PassageInService;
+class PlanInService;
 class SongInService;
 class TextInService;
 
@@ -23,6 +24,7 @@ public:
           QWidget* parent = nullptr);
     void setItem(const ItemId& id);
     [[nodiscard]] LookInService* look() { return m_look; }
+    [[nodiscard]] PlanInService* plan() { return m_plan; }
 
 Q_SIGNALS:
     void wordsWanted(const mivanta::ItemId& id);       ///< to change them for this service only
@@ -43,6 +45,7 @@ private:
     SongInService* m_song;
     PassageInService* m_passage;
     TextInService* m_text;
+    PlanInService* m_plan;
     LookInService* m_look;
 };
 

@@ -16,6 +16,8 @@ QString sideText(const Item& item) {
         return OrderModel::tr("Scripture");
     if (const TextItem* text = item.text())
         return textKindName(text->text->kind);
+    if (item.isUnknown())
+        return OrderModel::tr("not known here");
     const Song* song = item.song();
     if (!song)
         return {};
@@ -32,8 +34,27 @@ OrderModel::OrderModel(ServiceDocument& document, QObject* parent)
       m_document(document) {
     connect(&m_document, &ServiceDocument::changed, this, [this] {
         beginResetModel();
+        work();
         endResetModel();
     });
+    work();
+}
+
+/// What takes the whole order into account.
+void OrderModel::work() {
+    const Service& service = m_document.service();
+    m_times = timetableOf(service);
+    m_numbers.clear();
+    int number = 0;
+    for (const Item& item : service.items)
+        m_numbers.push_back(item.isRun() ? ++number : 0);
+}
+
+QString OrderModel::slackText(int row) const {
+    const auto& slack = m_times.rows[size_t(row)].slack;
+    if (!slack || *slack == 0)
+        return slack ? tr("on time") : QString();
+    return *slack > 0 ? tr("%1 free").arg(durationText(*slack)) : tr("%1 over").arg(durationText(-*slack));
 }
 
 int OrderModel::rowCount(const QModelIndex& parent) const {
@@ -57,14 +78,28 @@ QVariant OrderModel::data(const QModelIndex& index, int role) const {
         return item.title();
     case IsHeadingRole:
         return item.isHeading();
-    case SideRole:
-        return sideText(item);
-    case NumberRole: {
-        int number = 0;
-        for (int i = 0; i <= index.row(); ++i)
-            number += items[size_t(i)].isHeading() ? 0 : 1;
-        return number;
+    case SideRole: {
+        const int seconds = m_times.rows[size_t(index.row())].seconds;
+        if (item.isHeading())
+            return seconds > 0 ? durationText((seconds + 59) / 60 * 60) : QString();
+        return item.plan.leader.isEmpty() ? sideText(item)
+                                          : item.plan.leader + QStringLiteral(" \u00b7 ") + sideText(item);
     }
+    case NumberRole:
+        return m_numbers[size_t(index.row())];
+    case TimeRole: {
+        const QDateTime& begins = m_times.rows[size_t(index.row())].begins;
+        return begins.isValid() && !item.plan.skipped ? begins.time().toString(QStringLiteral("HH:mm"))
+                                                      : QString();
+    }
+    case SlackRole:
+        return slackText(index.row());
+    case IsLateRole:
+        return m_times.rows[size_t(index.row())].slack.value_or(0) < 0;
+    case SkippedRole:
+        return item.plan.skipped;
+    case Qt::ToolTipRole:
+        return item.plan.note;
     default:
         return {};
     }

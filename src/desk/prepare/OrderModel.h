@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "core/timing/Timetable.h"
 #include "desk/app/Finding.h"
 #include "desk/app/ServiceDocument.h"
 #include <QAbstractListModel>
@@ -10,7 +11,15 @@ namespace mivanta {
 class OrderModel : public QAbstractListModel {
     Q_OBJECT
 public:
-    enum Role { IsHeadingRole = Qt::UserRole, SideRole, NumberRole };
+    enum Role {
+        IsHeadingRole = Qt::UserRole,
+        SideRole,    ///< what stands at the right: the order of a song; how long a heading's items take
+        NumberRole,  ///< among the items that are run
+        TimeRole,    ///< "10:33"; empty when nobody said when the service begins
+        SlackRole,   ///< before a fixed time: "2 min free", "1:30 min over"; else empty
+        IsLateRole,  ///< true when that time is missed
+        SkippedRole, ///< left out today
+    };
     explicit OrderModel(ServiceDocument& document, QObject* parent = nullptr);
 
     [[nodiscard]] int rowCount(const QModelIndex& parent = {}) const override;
@@ -26,12 +35,18 @@ public:
                       const QModelIndex& parent) override;
 
     [[nodiscard]] ItemId idAt(int row) const;
+    [[nodiscard]] const Timetable& timetable() const { return m_times; }
 
 Q_SIGNALS:
     void picksDropped(const std::vector<mivanta::FindPick>& picks, int at);
 
 private:
+    void work();
+    [[nodiscard]] QString slackText(int row) const;
+
     ServiceDocument& m_document;
+    Timetable m_times;
+    std::vector<int> m_numbers; ///< by row; 0 = none
 };
 
 } // namespace mivanta

@@ -1,184 +1,23 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/OrderSheet.h"
+#include "desk/app/ItemClipboard.h"
 #include "desk/parts/Columns.h"
 #include "desk/parts/Style.h"
+#include <QClipboard>
 #include <QDropEvent>
+#include <QGuiApplication>
+#include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLabel>
 #include <QLineEdit>
+#include <QLocale>
+#include <QMimeData>
 #include <QPainter>
 #include <QScrollBar>
 #include <QStyledItemDelegate>
 #include <QVBoxLayout>
 
 namespace mivanta {
-
-namespace {
-
-/// A heading with its rule, or an item with its number and what stands at its right.
-class OrderDelegate : public QStyledItemDelegate {
-public:
-    using QStyledItemDelegate::QStyledItemDelegate;
-
-    QSize sizeHint(const QStyleOptionViewItem&, const QModelIndex& index) const override {
-        return {100, index.data(OrderModel::IsHeadingRole).toBool() ? spaced(9) : spaced(7)};
-    }
-
-    void paint(QPainter* painter, const QStyleOptionViewItem& option,
-               const QModelIndex& index) const override {
-        painter->save();
-        const bool selected = option.state & QStyle::State_Selected;
-        if (selected)
-            painter->fillRect(option.rect, day().chosen);
-        if (selected && option.state & QStyle::State_HasFocus) {
-            painter->setPen(QPen(day().accent, 1));
-            painter->drawRect(option.rect.adjusted(0, 0, -1, -1));
-        }
-        if (index.data(OrderModel::IsHeadingRole).toBool())
-            paintHeading(*painter, option.rect, index);
-        else
-            paintItem(*painter, option.rect, index, selected);
-        painter->restore();
-    }
-
-    QWidget* createEditor(QWidget* parent, const QStyleOptionViewItem& option,
-                          const QModelIndex& index) const override {
-        QWidget* editor = QStyledItemDelegate::createEditor(parent, option, index);
-        if (auto* line = qobject_cast<QLineEdit*>(editor)) {
-            line->setFont(textFont(1.0, true));
-            line->setStyleSheet(
-                QStringLiteral("padding: 0 2px; border: 1px solid %1").arg(day().accent.name()));
-        }
-        return editor;
-    }
-
-private:
-    static void paintHeading(QPainter& painter, const QRect& area, const QModelIndex& index) {
-        QFont font = textFont(1.02, true);
-        font.setCapitalization(QFont::SmallCaps);
-        painter.setFont(font);
-        painter.setPen(day().accent);
-        const QRect text = area.adjusted(spaced(1), spaced(2.5), -spaced(1), -3);
-        painter.drawText(
-            text, Qt::AlignLeft | Qt::AlignVCenter,
-            painter.fontMetrics().elidedText(index.data().toString(), Qt::ElideRight, text.width()));
-        painter.drawLine(area.left(), area.bottom() - 1, area.right(), area.bottom() - 1);
-    }
-
-    static void paintItem(QPainter& painter, const QRect& area, const QModelIndex& index, bool selected) {
-        const QRect inner = area.adjusted(spaced(1), 0, -spaced(1), 0);
-        painter.setFont(monoFont(0.95));
-        painter.setPen(day().quiet);
-        const int numberWidth = painter.fontMetrics().horizontalAdvance(QStringLiteral("000"));
-        painter.drawText(QRect(inner.left(), inner.top(), numberWidth - spaced(2), inner.height()),
-                         Qt::AlignRight | Qt::AlignVCenter, index.data(OrderModel::NumberRole).toString());
-        const QString title = index.data().toString();
-        painter.setFont(textFont(1.05, selected));
-        const int left = inner.left() + numberWidth;
-        const int titleWidth = std::min(painter.fontMetrics().horizontalAdvance(title), inner.right() - left);
-        painter.setPen(day().text);
-        painter.drawText(QRect(left, inner.top(), inner.right() - left, inner.height()),
-                         Qt::AlignLeft | Qt::AlignVCenter | Qt::TextSingleLine,
-                         painter.fontMetrics().elidedText(title, Qt::ElideRight, inner.right() - left));
-        painter.setFont(textFont(0.85));
-        painter.setPen(day().quiet);
-        const int room = inner.right() - left - titleWidth - spaced(3);
-        if (room > spaced(8))
-            painter.drawText(inner, Qt::AlignRight | Qt::AlignVCenter,
-                             painter.fontMetrics().elidedText(index.data(OrderModel::SideRole).toString(),
-                                                              Qt::ElideRight, room));
-    }
-};
-
-} // namespace
-
-void OrderView::paintEvent(QPaintEvent* event) {
-    QListView::paintEvent(event);
-    if (!model() || model()->rowCount() == 0)
-        return;
-    const QModelIndex at =
-        currentIndex().isValid() ? currentIndex() : model()->index(model()->rowCount() - 1, 0);
-    const QRect row = visualRect(at);
-    QPainter painter(viewport());
-    painter.setRenderHint(QPainter::Antialiasing);
-    painter.setFont(textFont(0.75, true));
-    const QString text = tr("adds here");
-    const int width = painter.fontMetrics().horizontalAdvance(text) + spaced(3);
-    const int y = row.bottom();
-    painter.setPen(QPen(day().marker, 2));
-    painter.drawLine(row.left(), y, row.right() - width, y);
-    const QRectF pill(row.right() - width, y - spaced(2), width, spaced(4));
-    painter.setPen(Qt::NoPen);
-    painter.setBrush(QColor(0xA85A00));
-    painter.drawRoundedRect(pill, pill.height() / 2, pill.height() / 2);
-    painter.setPen(Qt::white);
-    painter.drawText(pill, Qt::AlignCenter, text);
-    paintLookTarget(painter);
-}
-
-void OrderView::paintLookTarget(QPainter& painter) const {
-    if (!m_lookRow)
-        return;
-    const QRect area = *m_lookRow < 0 ? viewport()->rect() : visualRect(model()->index(*m_lookRow, 0));
-    painter.setBrush(Qt::NoBrush);
-    painter.setPen(QPen(day().accent, 2));
-    painter.drawRoundedRect(area.adjusted(1, 1, -2, -2), 3, 3);
-    const QString text = *m_lookRow < 0 ? tr("look of the service") : tr("look of this item");
-    painter.setFont(textFont(0.75, true));
-    QRect pill(QPoint(0, 0), QSize(painter.fontMetrics().horizontalAdvance(text) + spaced(3), spaced(4)));
-    pill.moveTopRight(area.topRight() + QPoint(-spaced(1), spaced(1)));
-    painter.setPen(Qt::NoPen);
-    painter.setBrush(day().accent);
-    painter.drawRoundedRect(pill, pill.height() / 2.0, pill.height() / 2.0);
-    painter.setPen(Qt::white);
-    painter.drawText(pill, Qt::AlignCenter, text);
-}
-
-int OrderView::lookRowAt(QPoint at) const {
-    const QModelIndex index = indexAt(at);
-    return index.isValid() && !index.data(OrderModel::IsHeadingRole).toBool() ? index.row() : -1;
-}
-
-void OrderView::dragEnterEvent(QDragEnterEvent* event) {
-    if (!lookDropIn(*event->mimeData())) {
-        QListView::dragEnterEvent(event);
-        return;
-    }
-    m_lookRow = lookRowAt(event->position().toPoint());
-    event->setDropAction(Qt::CopyAction);
-    event->accept();
-    viewport()->update();
-}
-
-void OrderView::dragMoveEvent(QDragMoveEvent* event) {
-    if (!m_lookRow) {
-        QListView::dragMoveEvent(event);
-        return;
-    }
-    m_lookRow = lookRowAt(event->position().toPoint());
-    event->setDropAction(Qt::CopyAction);
-    event->accept();
-    viewport()->update();
-}
-
-void OrderView::dragLeaveEvent(QDragLeaveEvent* event) {
-    m_lookRow.reset();
-    QListView::dragLeaveEvent(event);
-    viewport()->update();
-}
-
-void OrderView::dropEvent(QDropEvent* event) {
-    const auto drop = lookDropIn(*event->mimeData());
-    if (!drop) {
-        QListView::dropEvent(event);
-        return;
-    }
-    m_lookRow.reset();
-    viewport()->update();
-    event->setDropAction(Qt::CopyAction);
-    event->accept();
-    Q_EMIT lookDropped(lookRowAt(event->position().toPoint()), *drop);
-}
 
 OrderSheet::OrderSheet(ServiceDocument& document, SlideBook& book, QWidget* parent)
     : QWidget(parent),
@@ -194,7 +33,11 @@ OrderSheet::OrderSheet(ServiceDocument& document, SlideBook& book, QWidget* pare
     m_title->setAcceptDrops(true);
     m_title->installEventFilter(this);
     m_place = new QLabel(this);
+    m_place->setObjectName(QStringLiteral("sheet-place"));
     m_place->setAlignment(Qt::AlignCenter);
+    m_place->setToolTip(tr("When the service begins; click to change it"));
+    m_place->setCursor(Qt::PointingHandCursor);
+    m_place->installEventFilter(this);
     makeQuiet(m_place);
     m_empty = new QLabel(
         tr("Nothing in this service yet.\n\nType a few words of a song into Find, on the right, and "
@@ -206,8 +49,13 @@ OrderSheet::OrderSheet(ServiceDocument& document, SlideBook& book, QWidget* pare
     m_empty->setStyleSheet(m_place->styleSheet());
     m_foot = new QLabel(this);
     m_foot->setObjectName(QStringLiteral("sheet-foot"));
-    m_foot->setStyleSheet(QStringLiteral("color: %1; border-top: 1px solid %2; padding-top: 5px")
-                              .arg(day().quiet.name(), day().line.name()));
+    m_ends = new QLabel(this);
+    m_ends->setObjectName(QStringLiteral("sheet-ends"));
+    m_ends->setAlignment(Qt::AlignRight);
+    m_ends->setToolTip(tr("As planned; what nobody planned is guessed from its words"));
+    for (QLabel* foot : {m_foot, m_ends})
+        foot->setStyleSheet(QStringLiteral("color: %1; border-top: 1px solid %2; padding-top: 5px")
+                                .arg(day().quiet.name(), day().line.name()));
     m_model = new OrderModel(m_document, this);
     m_view = new OrderView(this);
     m_view->setObjectName(QStringLiteral("order-view"));
@@ -216,7 +64,7 @@ OrderSheet::OrderSheet(ServiceDocument& document, SlideBook& book, QWidget* pare
         tr("Drag, or Alt+Up and Alt+Down, to reorder; Delete removes; F2 renames a heading. A theme or "
            "a picture dropped on an item is its look."));
     m_view->setModel(m_model);
-    m_view->setItemDelegate(new OrderDelegate(m_view));
+    m_view->setItemDelegate(makeOrderDelegate(m_view));
     m_view->setSelectionMode(QAbstractItemView::ExtendedSelection);
     m_view->setDragDropMode(QAbstractItemView::DragDrop);
     m_view->setDefaultDropAction(Qt::MoveAction);
@@ -239,7 +87,11 @@ OrderSheet::OrderSheet(ServiceDocument& document, SlideBook& book, QWidget* pare
     column->addWidget(m_place);
     column->addWidget(m_empty);
     column->addWidget(m_view, 1);
-    column->addWidget(m_foot);
+    auto* foot = new QHBoxLayout;
+    foot->setSpacing(0);
+    foot->addWidget(m_foot, 1);
+    foot->addWidget(m_ends);
+    column->addLayout(foot);
 
     connect(m_view->selectionModel(), &QItemSelectionModel::currentChanged, this,
             [this](const QModelIndex& now) {
@@ -251,8 +103,10 @@ OrderSheet::OrderSheet(ServiceDocument& document, SlideBook& book, QWidget* pare
                 Q_EMIT currentChanged();
             });
     connect(m_view->selectionModel(), &QItemSelectionModel::selectionChanged, this, [this] {
-        if (m_view->currentIndex().isValid())
-            m_selected = selected();
+        if (!m_view->currentIndex().isValid())
+            return;
+        m_selected = selected();
+        Q_EMIT selectionChanged();
     });
     connect(m_model, &QAbstractItemModel::modelReset, this, [this] {
         restoreSelection();
@@ -335,6 +189,49 @@ void OrderSheet::removeSelected() {
         m_document.remove(ids);
 }
 
+std::vector<Item> OrderSheet::selectedItems() const {
+    std::vector<Item> items;
+    for (const ItemId& id : selected())
+        items.push_back(*m_document.service().item(id));
+    return items;
+}
+
+void OrderSheet::copySelected() {
+    if (const std::vector<Item> items = selectedItems(); !items.empty())
+        QGuiApplication::clipboard()->setMimeData(itemsToMime(items));
+}
+
+void OrderSheet::paste() {
+    const QMimeData* data = QGuiApplication::clipboard()->mimeData();
+    if (!data || !holdsItems(*data))
+        return;
+    const auto items = itemsFromMime(*data);
+    if (!items) {
+        Q_EMIT failed(items.error());
+        return;
+    }
+    std::vector<ItemId> ids;
+    for (const Item& item : *items)
+        ids.push_back(item.id);
+    m_document.insertItems(markerRow(), *items,
+                           items->size() == 1 ? tr("pasting %1").arg(items->front().title())
+                                              : tr("pasting %1 items").arg(items->size()));
+    selectAll(ids);
+}
+
+void OrderSheet::duplicateSelected() {
+    selectAll(m_document.duplicate(selected()));
+}
+
+void OrderSheet::skipSelected() {
+    const std::vector<Item> items = selectedItems();
+    const bool skip = std::any_of(items.begin(), items.end(),
+                                  [](const Item& item) { return !item.isHeading() && !item.plan.skipped; });
+    m_document.changePlan(
+        selected(), [skip](ItemPlan& plan) { plan.skipped = skip; },
+        skip ? tr("leaving out today") : tr("not leaving out today"));
+}
+
 void OrderSheet::renameCurrent() {
     const QModelIndex index = m_view->currentIndex();
     if (index.isValid() && index.flags() & Qt::ItemIsEditable)
@@ -344,8 +241,11 @@ void OrderSheet::renameCurrent() {
 void OrderSheet::showHead() {
     const Service& service = m_document.service();
     m_title->setText(service.title.isEmpty() ? tr("A service without a name") : service.title);
-    m_place->setText(service.place);
-    m_place->setVisible(!service.place.isEmpty());
+    QStringList facts{service.place};
+    if (service.start.isValid())
+        facts << QLocale().toString(service.start, tr("dddd d MMMM, HH:mm"));
+    facts.removeAll(QString());
+    m_place->setText(facts.isEmpty() ? tr("When does it begin?") : facts.join(QStringLiteral(" \u00b7 ")));
     m_empty->setVisible(service.items.empty());
 }
 
@@ -353,11 +253,20 @@ void OrderSheet::showFoot() {
     const int items = m_book.itemCount();
     m_foot->setText(m_book.isComplete() ? tr("%1 items \u00b7 %2 slides").arg(items).arg(m_book.slideCount())
                                         : tr("%1 items").arg(items));
+    const QDateTime ends = m_model->timetable().ends;
+    m_ends->setText(
+        ends.isValid() && items > 0 ? tr("ends about %1").arg(ends.time().toString(QStringLiteral("HH:mm")))
+        : items > 0 ? tr("about %1").arg(durationText((m_model->timetable().seconds + 59) / 60 * 60))
+                    : QString());
 }
 
 bool OrderSheet::eventFilter(QObject* watched, QEvent* event) {
     if (watched == m_title && event->type() == QEvent::MouseButtonRelease) {
         Q_EMIT titleClicked();
+        return true;
+    }
+    if (watched == m_place && event->type() == QEvent::MouseButtonRelease) {
+        Q_EMIT startClicked();
         return true;
     }
     if (watched == m_title && (event->type() == QEvent::DragEnter || event->type() == QEvent::Drop)) {
@@ -373,7 +282,7 @@ bool OrderSheet::eventFilter(QObject* watched, QEvent* event) {
     if (watched != m_view || event->type() != QEvent::KeyPress)
         return QWidget::eventFilter(watched, event);
     const auto* key = static_cast<QKeyEvent*>(event);
-    if (key->key() == Qt::Key_Delete || key->key() == Qt::Key_Backspace) {
+    if (key->key() == Qt::Key_Backspace) {
         removeSelected();
         return true;
     }

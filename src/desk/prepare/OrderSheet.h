@@ -3,38 +3,13 @@
 #include "desk/app/SlideBook.h"
 #include "desk/parts/LookDrag.h"
 #include "desk/prepare/OrderModel.h"
-#include <QListView>
+#include "desk/prepare/OrderView.h"
 #include <QWidget>
 #include <optional>
 
 class QLabel;
 
 namespace mivanta {
-
-/// The list on the sheet, with the mark where the next addition goes. What changes a look is dropped onto an
-/// item, or beside them onto the service; everything else between items.
-class OrderView : public QListView {
-    Q_OBJECT
-public:
-    using QListView::QListView;
-
-Q_SIGNALS:
-    /// `row`: -1 = onto the service.
-    void lookDropped(int row, const mivanta::LookDrop& drop);
-
-protected:
-    void paintEvent(QPaintEvent* event) override;
-    void dragEnterEvent(QDragEnterEvent* event) override;
-    void dragMoveEvent(QDragMoveEvent* event) override;
-    void dragLeaveEvent(QDragLeaveEvent* event) override;
-    void dropEvent(QDropEvent* event) override;
-
-private:
-    [[nodiscard]] int lookRowAt(QPoint at) const;
-    void paintLookTarget(QPainter& painter) const;
-    /// -1 = the service; nothing = nothing of that kind is dragged here.
-    std::optional<int> m_lookRow;
-};
 
 /// The service order as the printed sheet that it is: title, place, headings and items, and what it comes to.
 class OrderSheet : public QWidget {
@@ -50,13 +25,20 @@ public:
     void selectAll(const std::vector<ItemId>& ids);
     void moveSelected(int by);
     void removeSelected();
+    void copySelected();
+    void paste(); ///< behind the mark
+    void duplicateSelected();
+    void skipSelected(); ///< leaves them out today, or takes them back when all are
     void renameCurrent();
     [[nodiscard]] QListView* view() { return m_view; }
     [[nodiscard]] OrderModel* model() { return m_model; }
 
 Q_SIGNALS:
     void currentChanged();
+    void selectionChanged();
     void titleClicked();
+    void startClicked();
+    void failed(const mivanta::Error& error);
     /// Onto these items, or onto the service when there are none.
     void lookDropped(const std::vector<mivanta::ItemId>& onto, const mivanta::LookDrop& drop);
 
@@ -68,6 +50,7 @@ private:
     void showHead();
     void showFoot();
     void restoreSelection();
+    [[nodiscard]] std::vector<Item> selectedItems() const;
 
     ServiceDocument& m_document;
     SlideBook& m_book;
@@ -75,6 +58,7 @@ private:
     QLabel* m_place;
     QLabel* m_empty;
     QLabel* m_foot;
+    QLabel* m_ends;
     OrderModel* m_model;
     OrderView* m_view;
     ItemId m_current; ///< kept over resets of the model

@@ -8,6 +8,7 @@
 #include "desk/parts/Style.h"
 #include "desk/prepare/LookDrops.h"
 #include "desk/prepare/LookInService.h"
+#include "desk/prepare/PlanInService.h"
 #include "desk/prepare/WordsInService.h"
 #include <QAction>
 #include <QHBoxLayout>
@@ -30,6 +31,7 @@ PrepareDesk::PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileAc
         m_session, tools.thumbnails,
         [this](const auto& chosen) { choosePicture(m_session, m_prompts, this, chosen); }, order);
     m_bench->look()->setSelection([this] { return m_sheet->selected(); });
+    m_bench->plan()->setSelection([this] { return m_sheet->selected(); });
     auto* row = new QHBoxLayout(order);
     row->setContentsMargins(spaced(4), 0, 0, 0);
     row->setSpacing(0);
@@ -51,7 +53,11 @@ PrepareDesk::PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileAc
         m_sheet->setFocus();
     });
     connect(m_sheet, &OrderSheet::currentChanged, this, [this] { m_bench->setItem(m_sheet->current()); });
+    connect(m_sheet, &OrderSheet::selectionChanged, this, [this] { m_bench->plan()->refresh(); });
     connect(m_sheet, &OrderSheet::titleClicked, this, &PrepareDesk::rename);
+    connect(m_sheet, &OrderSheet::startClicked, this, &PrepareDesk::changeStart);
+    connect(m_sheet, &OrderSheet::failed, &m_session, &Session::problem);
+    buildSheetMenu();
     connect(m_sheet, &OrderSheet::lookDropped, this, &PrepareDesk::takeLook);
     connect(m_sheet->model(), &OrderModel::picksDropped, this, &PrepareDesk::addAt);
     connect(m_find, &FindPanel::chosen, this, &PrepareDesk::add);
@@ -215,6 +221,46 @@ void PrepareDesk::rename() {
         m_prompts.text(tr("The name of the service:"), m_session.document().service().title);
     if (!title.isEmpty())
         m_session.document().setTitle(title);
+}
+
+/// What can be done to the chosen items, by a right click and by its keys.
+void PrepareDesk::buildSheetMenu() {
+    QListView* view = m_sheet->view();
+    view->setContextMenuPolicy(Qt::ActionsContextMenu);
+    const auto add = [&](const char* name, const QString& text, const QKeySequence& keys, auto work) {
+        auto* action = new QAction(text, view);
+        action->setObjectName(QLatin1String(name));
+        action->setShortcut(keys);
+        action->setShortcutContext(Qt::WidgetShortcut);
+        connect(action, &QAction::triggered, m_sheet, work);
+        view->addAction(action);
+    };
+    add("item-cut", tr("Cut"), QKeySequence::Cut, [this] {
+        m_sheet->copySelected();
+        m_sheet->removeSelected();
+    });
+    add("item-copy", tr("Copy"), QKeySequence::Copy, &OrderSheet::copySelected);
+    add("item-paste", tr("Paste"), QKeySequence::Paste, &OrderSheet::paste);
+    add("item-duplicate", tr("Duplicate"), QKeySequence(QStringLiteral("Ctrl+D")),
+        &OrderSheet::duplicateSelected);
+    add("item-skip", tr("Leave out today"), QKeySequence(QStringLiteral("Ctrl+T")),
+        &OrderSheet::skipSelected);
+    add("item-remove", tr("Remove"), QKeySequence(Qt::Key_Delete), &OrderSheet::removeSelected);
+}
+
+void PrepareDesk::changeStart() {
+    const QString form = QStringLiteral("yyyy-MM-dd HH:mm");
+    const QDateTime before = m_session.document().service().start;
+    const QString given = m_prompts.text(tr("When does the service begin? Such as 2026-10-04 10:30."),
+                                         before.isValid() ? before.toString(form) : QString());
+    if (given.isEmpty())
+        return;
+    const QDateTime start = QDateTime::fromString(given.trimmed(), form);
+    if (start.isValid())
+        m_session.document().setStart(start);
+    else
+        Q_EMIT m_session.problem(
+            {tr("\u201c%1\u201d is no date and time").arg(given), {}, tr("Write it like 2026-10-04 10:30.")});
 }
 
 void PrepareDesk::previewFound() {

@@ -43,6 +43,8 @@ private:
     /// Every song of the service, as it stands here.
     void sendSheets(SendWay way);
     void rename();
+    void changeStart();
+    void buildSheetMenu();
     void previewFound();
 
     Session& m_session;

@@ -1,0 +1,46 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/order/ItemPlan.h"
+#include <QRegularExpression>
+
+namespace mivanta {
+
+QString durationText(int seconds) {
+    const QString two = QStringLiteral("%1:%2");
+    if (seconds >= 3600)
+        return two.arg(seconds / 3600).arg(seconds / 60 % 60, 2, 10, QChar(u'0')) + QStringLiteral(" h");
+    if (seconds > 0 && seconds < 60)
+        return QStringLiteral("%1 s").arg(seconds);
+    if (seconds % 60 == 0)
+        return QStringLiteral("%1 min").arg(seconds / 60);
+    return two.arg(seconds / 60).arg(seconds % 60, 2, 10, QChar(u'0')) + QStringLiteral(" min");
+}
+
+std::optional<int> durationFrom(const QString& text) {
+    static const QRegularExpression form(
+        QStringLiteral("^\\s*(\\d{1,5})(?::(\\d{1,2}))?\\s*(h|hours?|min|minutes?|m|s|sec|seconds?)?\\s*$"),
+        QRegularExpression::CaseInsensitiveOption);
+    const auto match = form.match(text);
+    if (!match.hasMatch())
+        return std::nullopt;
+    const int whole = match.captured(1).toInt();
+    const int part = match.captured(2).toInt();
+    const QString unit = match.captured(3).toLower();
+    const bool isSeconds = unit.startsWith(u's');
+    if (part > 59 || (isSeconds && match.hasCaptured(2) && !match.captured(2).isEmpty()))
+        return std::nullopt;
+    const int seconds = isSeconds               ? whole
+                        : unit.startsWith(u'h') ? whole * 3600 + part * 60
+                                                : whole * 60 + part;
+    return seconds <= kLongestItem ? std::optional(seconds) : std::nullopt;
+}
+
+std::optional<QTime> timeFrom(const QString& text) {
+    static const QRegularExpression form(QStringLiteral("^\\s*(\\d{1,2})(?:[:.]?(\\d{2}))?\\s*$"));
+    const auto match = form.match(text);
+    if (!match.hasMatch())
+        return std::nullopt;
+    const QTime time(match.captured(1).toInt(), match.captured(2).toInt());
+    return time.isValid() ? std::optional(time) : std::nullopt;
+}
+
+} // namespace mivanta

@@ -1,0 +1,30 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <QString>
+#include <QTime>
+#include <optional>
+
+namespace mivanta {
+
+/// What is planned for an item besides its words.
+struct ItemPlan {
+    std::optional<int> seconds; ///< how long it takes; nothing = as long as it usually does
+    std::optional<QTime> at;    ///< it begins at this time of day, whatever comes before
+    QString leader;             ///< who leads it
+    QString note;               ///< for the operator
+    bool skipped = false;       ///< it stays in the order and is left out today
+    friend bool operator==(const ItemPlan&, const ItemPlan&) = default;
+};
+
+/// The longest that an item can be planned for, in seconds.
+inline constexpr int kLongestItem = 12 * 3600;
+
+/// "30 s", "4 min", "1:30 min", "1:05 h"; as a person writes it.
+[[nodiscard]] QString durationText(int seconds);
+/// Understands "4", "4 min", "1:30", "90 s", "1:05 h", "1 h"; bare numbers are minutes. Nothing for anything
+/// else, or for more than kLongestItem.
+[[nodiscard]] std::optional<int> durationFrom(const QString& text);
+/// Understands "10:30", "1030", "10.30", "9".
+[[nodiscard]] std::optional<QTime> timeFrom(const QString& text);
+
+} // namespace mivanta

@@ -1,0 +1,88 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/timing/Timetable.h"
+#include <QRegularExpression>
+#include <cmath>
+
+namespace mivanta {
+
+namespace {
+
+constexpr double kSecondsALine = 7.5;       // sung, with breath
+constexpr double kSongFrame = 35;           // seconds before, between and after the verses
+constexpr double kReadWordsAMinute = 140;   // aloud, from a lectern
+constexpr double kSpokenWordsAMinute = 110; // by everybody together
+constexpr int kRounding = 15;               // a guess is not told to the second
+constexpr int kHalfADay = 12 * 3600;
+
+int wordCount(const QString& text) {
+    static const QRegularExpression space(QStringLiteral("\\s+"));
+    return int(text.split(space, Qt::SkipEmptyParts).size());
+}
+
+QDateTime fixedTime(const QTime& at, const QDateTime& now) {
+    QDateTime fixed(now.date(), at);
+    if (fixed.secsTo(now) > kHalfADay)
+        fixed = fixed.addDays(1);
+    else if (now.secsTo(fixed) > kHalfADay)
+        fixed = fixed.addDays(-1);
+    return fixed;
+}
+
+} // namespace
+
+int guessedSeconds(const Item& item, const Service& service) {
+    if (item.isHeading() || item.isUnknown())
+        return 0;
+    const ItemContent content = contentOf(item.content, service);
+    int lines = 0;
+    int words = 0;
+    for (const ContentEntry& entry : content.entries)
+        for (const ContentLine& line : content.parts[size_t(entry.part)].lines) {
+            ++lines;
+            words += wordCount(line.words);
+        }
+    const double seconds = item.song()      ? kSongFrame + lines * kSecondsALine
+                           : item.passage() ? words * 60 / kReadWordsAMinute
+                                            : words * 60 / kSpokenWordsAMinute;
+    return std::max(kRounding, int(std::ceil(seconds / kRounding)) * kRounding);
+}
+
+Timetable timetableOf(const Service& service) {
+    Timetable table;
+    table.rows.resize(service.items.size());
+    QDateTime now = service.start;
+    bool isFirst = true;
+    TimetableRow* heading = nullptr;
+    for (size_t i = 0; i < service.items.size(); ++i) {
+        const Item& item = service.items[i];
+        TimetableRow& row = table.rows[i];
+        row.begins = now;
+        if (item.isHeading()) {
+            heading = &row;
+            continue;
+        }
+        row.isGuessed = !item.plan.seconds;
+        row.seconds = item.plan.skipped ? 0 : item.plan.seconds.value_or(guessedSeconds(item, service));
+        if (item.plan.skipped)
+            continue;
+        if (item.plan.at && now.isValid()) {
+            const QDateTime fixed = fixedTime(*item.plan.at, now);
+            if (!isFirst)
+                row.slack = int(now.secsTo(fixed));
+            if (isFirst || fixed > now)
+                now = fixed;
+            row.begins = now;
+            if (isFirst && heading)
+                heading->begins = now;
+        }
+        isFirst = false;
+        now = now.isValid() ? now.addSecs(row.seconds) : now;
+        table.seconds += row.seconds;
+        if (heading)
+            heading->seconds += row.seconds;
+    }
+    table.ends = now;
+    return table;
+}
+
+} // namespace mivanta

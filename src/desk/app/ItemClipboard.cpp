@@ -1,0 +1,44 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/app/ItemClipboard.h"
+#include "formats/ServiceFile.h"
+#include <QJsonArray>
+#include <QJsonDocument>
+#include <QMimeData>
+
+namespace mivanta {
+
+namespace {
+constexpr const char* kMime = "application/x-mivanta-order+json";
+}
+
+QMimeData* itemsToMime(const std::vector<Item>& items) {
+    QJsonArray json;
+    QStringList titles;
+    for (const Item& item : items) {
+        json.append(itemToJson(item));
+        titles << (item.isHeading() ? QStringLiteral("# ") + item.title() : item.title());
+    }
+    auto* data = new QMimeData;
+    data->setData(QLatin1String(kMime), QJsonDocument(json).toJson(QJsonDocument::Compact));
+    data->setText(titles.join(u'\n'));
+    return data;
+}
+
+bool holdsItems(const QMimeData& data) {
+    return data.hasFormat(QLatin1String(kMime));
+}
+
+Result<std::vector<Item>> itemsFromMime(const QMimeData& data) {
+    std::vector<Item> items;
+    const QJsonArray json = QJsonDocument::fromJson(data.data(QLatin1String(kMime))).array();
+    for (const QJsonValue& value : json) {
+        auto item = itemFromJson(value.toObject(), QStringLiteral("the clipboard"));
+        if (!item)
+            return tl::unexpected(item.error());
+        item->id = ItemId::create();
+        items.push_back(std::move(*item));
+    }
+    return items;
+}
+
+} // namespace mivanta

@@ -1,0 +1,172 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/prepare/PlanInService.h"
+#include "core/timing/Timetable.h"
+#include "desk/parts/Columns.h"
+#include "desk/parts/Style.h"
+#include <QCheckBox>
+#include <QGridLayout>
+#include <QLabel>
+#include <QLineEdit>
+
+namespace mivanta {
+
+namespace {
+
+constexpr int kSmallField = 34; // in steps of the layout
+
+/// The value that all have; nothing when they differ.
+template <typename Value>
+std::optional<Value> common(const std::vector<const Item*>& items, Value ItemPlan::*member) {
+    const Value first = items.front()->plan.*member;
+    for (const Item* item : items)
+        if (item->plan.*member != first)
+            return std::nullopt;
+    return first;
+}
+
+} // namespace
+
+PlanInService::PlanInService(Session& session, QWidget* parent) : QWidget(parent), m_session(session) {
+    setObjectName(QStringLiteral("plan-in-service"));
+    auto* grid = new QGridLayout(this);
+    grid->setContentsMargins(0, 0, 0, 0);
+    grid->setHorizontalSpacing(spaced(2));
+    grid->setVerticalSpacing(spaced(1.5));
+    grid->setColumnStretch(3, 1);
+    m_at = field("plan-at", tr("Begins at"),
+                 tr("A time that it must begin at, such as 10:30; empty = when what is before it ends"));
+    m_takes = field("plan-takes", tr("Takes"),
+                    tr("How long it is planned for: 4, 4:30, 90 s, 1:05 h; empty = guessed from its words"));
+    m_leader = field("plan-leader", tr("Led by"), tr("Who leads it; printed on the order"));
+    m_note = field("plan-note", tr("Note"), tr("A note for the operator; never on a screen of the hall"));
+    for (QLineEdit* small : {m_at, m_takes})
+        small->setMaximumWidth(spaced(kSmallField));
+    m_skipped = new QCheckBox(tr("Leave out today"), this);
+    m_skipped->setObjectName(QStringLiteral("plan-skipped"));
+    m_skipped->setToolTip(tr("It stays in the order and is passed over while running (Ctrl+T)"));
+    m_wrong = new QLabel(this);
+    m_wrong->setObjectName(QStringLiteral("plan-wrong"));
+    m_wrong->setWordWrap(true);
+    m_wrong->setStyleSheet(QStringLiteral("color: %1").arg(day().warning.name()));
+    m_wrong->hide();
+    const auto label = [&](QLineEdit* edit) {
+        auto* text = new QLabel(edit->accessibleName(), this);
+        text->setBuddy(edit);
+        return text;
+    };
+    grid->addWidget(label(m_at), 0, 0);
+    grid->addWidget(m_at, 0, 1);
+    grid->addWidget(label(m_leader), 0, 2);
+    grid->addWidget(m_leader, 0, 3);
+    grid->addWidget(label(m_takes), 1, 0);
+    grid->addWidget(m_takes, 1, 1);
+    grid->addWidget(label(m_note), 1, 2);
+    grid->addWidget(m_note, 1, 3);
+    grid->addWidget(m_skipped, 2, 0, 1, 4);
+    grid->addWidget(m_wrong, 3, 0, 1, 4);
+    connect(m_at, &QLineEdit::editingFinished, this, &PlanInService::takeTime);
+    connect(m_takes, &QLineEdit::editingFinished, this, &PlanInService::takeDuration);
+    connect(m_leader, &QLineEdit::editingFinished, this, [this] {
+        if (m_leader->isModified())
+            change(tr("who leads"), [this](ItemPlan& plan) { plan.leader = m_leader->text().trimmed(); });
+    });
+    connect(m_note, &QLineEdit::editingFinished, this, [this] {
+        if (m_note->isModified())
+            change(tr("a note"), [this](ItemPlan& plan) { plan.note = m_note->text().trimmed(); });
+    });
+    connect(m_skipped, &QCheckBox::clicked, this, [this](bool skipped) {
+        m_skipped->setTristate(false);
+        change(skipped ? tr("leaving out today") : tr("not leaving out today"),
+               [skipped](ItemPlan& plan) { plan.skipped = skipped; });
+    });
+}
+
+QLineEdit* PlanInService::field(const char* name, const QString& label, const QString& tip) {
+    auto* edit = new QLineEdit(this);
+    edit->setObjectName(QLatin1String(name));
+    edit->setAccessibleName(label);
+    edit->setToolTip(tip);
+    return edit;
+}
+
+void PlanInService::setItem(const ItemId& id) {
+    m_item = id;
+    m_wrong->hide();
+    for (QLineEdit* edit : {m_at, m_takes, m_leader, m_note})
+        edit->setModified(false);
+    refresh();
+}
+
+std::vector<ItemId> PlanInService::items() const {
+    std::vector<ItemId> ids = m_selection ? m_selection() : std::vector<ItemId>();
+    if (std::find(ids.begin(), ids.end(), m_item) == ids.end())
+        ids = {m_item};
+    const Service& service = m_session.document().service();
+    std::erase_if(ids, [&](const ItemId& id) {
+        const Item* item = service.item(id);
+        return !item || item->isHeading();
+    });
+    return ids;
+}
+
+void PlanInService::change(const QString& what, const std::function<void(ItemPlan&)>& work) {
+    m_session.document().changePlan(items(), work, what);
+    for (QLineEdit* edit : {m_at, m_takes, m_leader, m_note})
+        edit->setModified(false); // it is taken
+    refresh();
+}
+
+void PlanInService::takeTime() {
+    const QString text = m_at->text().trimmed();
+    const auto at = timeFrom(text);
+    m_wrong->setVisible(!text.isEmpty() && !at);
+    m_wrong->setText(tr("\u201c%1\u201d is no time of day; write it like 10:30.").arg(text));
+    if (m_at->isModified() && (at || text.isEmpty()))
+        change(tr("when it begins"), [&](ItemPlan& plan) { plan.at = at; });
+}
+
+void PlanInService::takeDuration() {
+    const QString text = m_takes->text().trimmed();
+    const auto seconds = durationFrom(text);
+    m_wrong->setVisible(!text.isEmpty() && !seconds);
+    m_wrong->setText(tr("\u201c%1\u201d is no length; write it like 4, 4:30, 90 s or 1:05 h.").arg(text));
+    if (m_takes->isModified() && (seconds || text.isEmpty()))
+        change(tr("how long it takes"), [&](ItemPlan& plan) { plan.seconds = seconds; });
+}
+
+void PlanInService::refresh() {
+    const Service& service = m_session.document().service();
+    std::vector<const Item*> shown;
+    for (const ItemId& id : items())
+        shown.push_back(service.item(id));
+    setVisible(!shown.empty());
+    if (shown.empty())
+        return;
+    const Timetable table = timetableOf(service);
+    const TimetableRow& row = table.rows[size_t(service.indexOf(shown.front()->id))];
+    const QString several = tr("different");
+    const auto show = [](QLineEdit* edit, const QString& text, const QString& placeholder) {
+        edit->setPlaceholderText(placeholder);
+        if (edit->text() != text && !(edit->hasFocus() && edit->isModified())) {
+            edit->setText(text);
+            edit->setModified(false);
+        }
+    };
+    const auto at = common(shown, &ItemPlan::at);
+    show(m_at, at && *at ? (*at)->toString(QStringLiteral("HH:mm")) : QString(),
+         !at                    ? several
+         : row.begins.isValid() ? row.begins.time().toString(QStringLiteral("HH:mm"))
+                                : QString());
+    const auto seconds = common(shown, &ItemPlan::seconds);
+    show(m_takes, seconds && *seconds ? durationText(**seconds) : QString(),
+         !seconds ? several : tr("about %1").arg(durationText(guessedSeconds(*shown.front(), service))));
+    const auto leader = common(shown, &ItemPlan::leader);
+    show(m_leader, leader.value_or(QString()), leader ? QString() : several);
+    const auto note = common(shown, &ItemPlan::note);
+    show(m_note, note.value_or(QString()), note ? QString() : several);
+    const auto skipped = common(shown, &ItemPlan::skipped);
+    m_skipped->setTristate(!skipped);
+    m_skipped->setCheckState(!skipped ? Qt::PartiallyChecked : *skipped ? Qt::Checked : Qt::Unchecked);
+}
+
+} // namespace mivanta
