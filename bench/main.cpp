@@ -322,13 +322,13 @@ int main(int argc, char** argv) {
     const QTemporaryDir folder;
     Figures figures;
     const qsizetype only =
-        app.arguments().indexOf(u"--only"_s); // take, fit, looks, editor, scripture or library
+        app.arguments().indexOf(u"--only"_s); // take, fit, drawing, editor, scripture or library
     const QString which = only > 0 ? app.arguments().value(only + 1) : QString();
     if (which.isEmpty() || which == u"take")
         benchTake(figures, folder.path());
     if (which.isEmpty() || which == u"fit")
         benchFit(figures);
-    if (which.isEmpty() || which == u"looks")
+    if (which.isEmpty() || which == u"drawing")
         benchLooks(figures, folder.path());
     if (which.isEmpty() || which == u"editor")
         benchEditing(figures, folder.path());

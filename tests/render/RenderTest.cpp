@@ -8,6 +8,7 @@
 #include "render/LegibilityMeasure.h"
 #include "render/ObjectPainter.h"
 #include "render/SceneRenderer.h"
+#include "render/WordsPainter.h"
 #include "support/Golden.h"
 #include "support/Passages.h"
 #include "support/Samples.h"
@@ -375,6 +376,26 @@ TEST(Golden, ATextWithRoles) {
     FontMeasures measures;
     const ItemSlides slides = slidesFor(contentOf(text, {}), {hall}, plainChain(theme, {}), measures);
     EXPECT_GOLDEN(renderScene(sceneOf(slides, slides.outputs[0], 0)), "text-roles");
+}
+
+TEST(SeeThrough, TheAlphaIsExactlyWhatTheThemeSays) {
+    Scene s = scene({u"on the stream"_s});
+    s.look.backdrop = {};
+    s.look.backdrop.kind = BackdropKind::None;
+    s.look.words.panel.reach = PanelReach::Band;
+    s.look.words.panel.colour = {10, 20, 30, 153};
+    const QImage image = renderScene(s);
+    EXPECT_EQ(qAlpha(image.pixel(3, 3)), 0);
+    EXPECT_EQ(image.pixel(3, 3), 0u); // no colour where there is nothing
+    const QRgb panel = image.pixel(3, int(wordsArea(s).center().y()));
+    EXPECT_EQ(qAlpha(panel), 153);
+    EXPECT_NEAR(qRed(qUnpremultiply(panel)), 10, 1);
+    int opaque = 0;
+    const QRect words = wordsArea(s).toAlignedRect();
+    for (int y = words.top(); y < words.bottom(); ++y)
+        for (int x = words.left(); x < words.right(); ++x)
+            opaque += qAlpha(image.pixel(x, y)) == 255;
+    EXPECT_GT(opaque, 500); // the letters
 }
 
 TEST(Golden, LowerThirdOnSeeThrough) {

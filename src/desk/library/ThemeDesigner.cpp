@@ -135,10 +135,12 @@ QWidget* ThemeDesigner::buildStage() {
             m_draft.set(*property, *changes.value(*property));
         m_draft.endVisit();
     });
-    connect(&m_session.contrasts(), &Contrasts::measured, this, [this] {
+    const auto again = [this] {
         if (isVisible())
             m_soon.start();
-    });
+    };
+    connect(&m_session.contrasts(), &Contrasts::measured, this, again);
+    connect(&m_session.readings(), &ServiceReadings::changed, this, again);
     m_pictures = new QHBoxLayout;
     m_pictures->setSpacing(spaced(2.5));
 
@@ -284,9 +286,11 @@ void ThemeDesigner::showSample() {
         scene.credit = creditText(theme->look.credit.fields, content.credit); // or its box would seem empty
     m_canvas->setScene(scene);
     Contrasts& contrasts = m_session.contrasts();
-    const QString reading =
+    QString reading =
         count > 0 ? readingText(readingOfSlide(slides, shown, m_slide, contrasts, Contrasts::Urgency::Seen))
                   : QString();
+    if (const QString worst = worstInService(size_t(at)); !worst.isEmpty())
+        reading += u'\n' + worst;
     m_fit->setText(tr("Slide %1 of %2 \u00b7 %3 px, %4 \u00b7 %5")
                        .arg(count > 0 ? m_slide + 1 : 0)
                        .arg(count)
@@ -299,6 +303,17 @@ void ThemeDesigner::showSample() {
                          m_session.book().measures());
     });
     showOutputs(*theme);
+}
+
+/// How the open service is read on an output, if it has this theme, as it was saved.
+QString ThemeDesigner::worstInService(size_t output) const {
+    const Service& service = m_session.document().service();
+    const auto worst = m_session.readings().worst();
+    if (service.theme.id != m_draft.theme()->id || output >= worst.size() || !worst[output])
+        return {};
+    const Item* item = service.item(worst[output]->item);
+    return tr("The worst of the service: %1 (\u2068%2\u2069)")
+        .arg(readingText(worst[output]->reading.worst), item ? item->title() : QString());
 }
 
 /// Every output as it will be in a service of this theme.

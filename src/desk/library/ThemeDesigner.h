@@ -49,6 +49,7 @@ private:
     void refresh();
     void showSample();
     void showOutputs(const Theme& theme);
+    [[nodiscard]] QString worstInService(size_t output) const;
     void stepBy(int by);
 
     Session& m_session;
