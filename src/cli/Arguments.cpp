@@ -32,6 +32,7 @@ QString usageText() {
                                                       how far it is read, and its contrast
   theme list | show THEME | export THEME --to FILE | import FILE...
   service new ORDER.txt --to FILE                     a service from lines of headings, titles and references
+  service show FILE                                   its order with times, lengths and who leads
 
 SONG is an id or a title. --twins says what becomes of songs that are nearly in the library already;
 without it, only files that were brought in before are compared. Exit: 0 done, 1 something was refused or not found, 2 wrong usage.
@@ -100,8 +101,9 @@ Result<void> check(const Arguments& a) {
         return {};
     }
     if (a.command == u"service") {
-        if (a.words.size() != 2 || a.words[0] != u"new" || a.to.isEmpty())
-            return wrongUsage(u"service needs: new ORDER.txt --to FILE."_s);
+        const bool isNew = a.words.value(0) == u"new" && !a.to.isEmpty();
+        if (a.words.size() != 2 || (!isNew && a.words[0] != u"show"))
+            return wrongUsage(u"service needs: new ORDER.txt --to FILE, or show FILE."_s);
         return {};
     }
     return wrongUsage(a.command.isEmpty() ? u"a command is missing."_s

@@ -2,6 +2,7 @@
 #include "cli/Commands.h"
 #include "cli/ImportCommand.h"
 #include "cli/ScriptureCommands.h"
+#include "cli/ServiceCommands.h"
 #include "cli/SlidesReport.h"
 #include "cli/ThemeCommands.h"
 #include "core/base/Fold.h"
@@ -63,7 +64,7 @@ public:
         if (command == u"show")
             return show();
         if (command == u"service")
-            return newService();
+            return m_arguments.words[0] == u"show" ? runServiceShow(m_arguments, m_out) : newService();
         return command == u"slides" ? slides() : render();
     }
 
@@ -227,8 +228,13 @@ private:
         const auto text = readText(file, file.fileName(), kLargestSongFile);
         if (!text)
             return tl::unexpected(text.error());
-        const std::vector<Theme> themes = shippedThemes();
-        auto service = readOrderText(text->text, file.fileName(), themes,
+        auto themes = m_library->themes().all();
+        const auto usual = m_library->themes().usual();
+        if (!themes || !usual)
+            return tl::unexpected(themes ? usual.error() : themes.error());
+        std::stable_partition(themes->begin(), themes->end(), // without a word of it, the usual one
+                              [&](const Theme& theme) { return theme.id == *usual; });
+        auto service = readOrderText(text->text, file.fileName(), *themes,
                                      [this](const QString& line) { return itemOf(line); });
         if (!service)
             return tl::unexpected(service.error());
@@ -288,7 +294,7 @@ private:
         if (wanted)
             service.theme = *wanted;
         for (const Item& item : service.items)
-            if (!item.isHeading() && !item.isUnknown())
+            if (item.isRun())
                 result.push_back({item.title(), slidesFor(contentOf(item.content, service), *outputs,
                                                           lookChainOf(item, service, themes), m_measures)});
         return result;

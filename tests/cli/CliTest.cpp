@@ -202,6 +202,34 @@ TEST_F(Cli, SlidesSayTheSizeTheReasonAndTheSteps) {
     EXPECT_EQ(run({u"slides"_s, u"Lantern on the Water"_s, u"--output"_s, u"balcony"_s}).code, 1);
 }
 
+TEST_F(Cli, AnOrderIsShownWithItsTimes) {
+    importDemo();
+    QFile order(folder.filePath(u"order.txt"_s));
+    ASSERT_TRUE(order.open(QIODevice::WriteOnly));
+    order.write("Title: Evening\nStart: 2026-10-04 18:00\nTheme: chalk BOARD\n# Gathering\nEvery Tide\n"
+                "Hold Fast the Line\n");
+    order.close();
+    const QString file = folder.filePath(u"evening.mivanta"_s);
+    ASSERT_EQ(run({u"service"_s, u"new"_s, order.fileName(), u"--to"_s, file}).code, 0);
+    Service service = openService(file)->service;
+    EXPECT_EQ(service.theme.name, u"Chalk Board"_s); // by its name, in any case
+    service.items[1].plan = {300, QTime(18, 5), u"Petra Osk"_s, {}, false};
+    service.items[2].plan = {240, QTime(18, 8), {}, u"softly"_s, false};
+    ASSERT_TRUE(saveService(service, file, std::nullopt));
+    const Ran text = run({u"service"_s, u"show"_s, file});
+    EXPECT_EQ(text.code, 0);
+    for (const char* line :
+         {"# Gathering (9 min)", "18:05  Every Tide \xc2\xb7 5 min \xc2\xb7 Petra Osk",
+          "18:10  Hold Fast the Line \xc2\xb7 4 min \xc2\xb7 2 min over before it \xc2\xb7 softly",
+          "ends about 18:14"})
+        EXPECT_TRUE(text.out.contains(line)) << line << "\n" << text.out.toStdString();
+    const QJsonObject json = run({u"--json"_s, u"service"_s, u"show"_s, file}).json().object();
+    EXPECT_EQ(json[u"items"_s][2][u"slack"_s].toInt(), -120);
+    EXPECT_EQ(json[u"ends"_s].toString(), u"2026-10-04T18:14:00"_s);
+    EXPECT_EQ(run({u"service"_s, u"show"_s, u"/nowhere.mivanta"_s}).code, 1);
+    EXPECT_EQ(run({u"service"_s, u"show"_s}).code, 2);
+}
+
 TEST_F(Cli, AServiceIsMadeAndItsSlidesAreDrawn) {
     importDemo();
     importDemoScripture();

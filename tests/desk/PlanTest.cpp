@@ -3,6 +3,7 @@
 #include "desk/app/ItemClipboard.h"
 #include "desk/prepare/LookInService.h"
 #include "desk/prepare/PlanInService.h"
+#include "desk/run/Lane.h"
 #include "support/Samples.h"
 #include <QCheckBox>
 #include <QClipboard>
@@ -113,6 +114,29 @@ TEST_F(Plan, WhatIsLeftOutTodayStaysInTheOrderAndIsNotRun) {
     EXPECT_FALSE(plan(0).skipped);
     QTest::mouseClick(child<QCheckBox>(u"plan-skipped"_s), Qt::LeftButton, {}, {8, 8});
     EXPECT_TRUE(plan(0).skipped);
+}
+
+TEST_F(Plan, WhoLeadsAndTheNoteAreSeenWhileRunning) {
+    fill(u"plan-leader"_s, u"Petra Osk"_s);
+    press(Qt::Key_4, Qt::AltModifier);
+    Lane* lane = nullptr;
+    const auto open = [&] {
+        for (Lane* one : window->findChildren<Lane*>())
+            if (one->item() == ids[0] && one->isVisible())
+                lane = one;
+        return lane && lane->isOpen();
+    };
+    ASSERT_TRUE(waitUntil(open));
+    const int before = lane->heightForWidth(lane->width());
+    const int top = lane->cards().front()->y();
+    press(Qt::Key_2, Qt::AltModifier);
+    fill(u"plan-note"_s, u"lights down before the last verse"_s);
+    press(Qt::Key_4, Qt::AltModifier);
+    lane = nullptr;
+    ASSERT_TRUE(
+        waitUntil([&] { return open() && lane->toolTip() == u"lights down before the last verse"_s; }));
+    EXPECT_GT(lane->heightForWidth(lane->width()), before); // it has room of its own over the cards
+    EXPECT_GT(lane->cards().front()->y(), top);
 }
 
 TEST_F(Plan, ItemsAreCutCopiedPastedAndDuplicatedWithTheirLooksAndPlans) {

@@ -58,7 +58,7 @@ protected:
     }
     /// A box on the canvas; it follows a change a moment later.
     QRectF box(int which) {
-        QTest::qWait(80);
+        QTest::qWait(150);
         const QRectF area = canvas->pictureArea();
         const QRectF on = canvas->areaOf(which);
         return {(on.left() - area.left()) / area.width(), (on.top() - area.top()) / area.height(),
@@ -249,7 +249,7 @@ TEST_F(Themes, AnObjectIsAddedMovedAndTakenAway) {
     press(Qt::Key_Left, Qt::ShiftModifier);
     EXPECT_NEAR(box(SlideCanvas::kObjects).left(), 0.325, 0.005);
     press(Qt::Key_Delete);
-    EXPECT_TRUE(box(SlideCanvas::kObjects).isEmpty());
+    EXPECT_TRUE(waitUntil([&] { return canvas->areaOf(SlideCanvas::kObjects).isEmpty(); }));
 }
 
 TEST_F(Themes, LeavingAChangedThemeAsks) {

@@ -28,8 +28,9 @@ Result<bool> readDetail(const QString& line, Service& service, const std::vector
             return failure(QStringLiteral("\"%1\" is no date and time").arg(start), at,
                            QStringLiteral("Write it as 2026-10-04 10:30."));
     } else if (const QString id = value("Theme"); !id.isEmpty()) {
-        const auto theme =
-            std::find_if(themes.begin(), themes.end(), [&](const Theme& t) { return t.id == id; });
+        const auto theme = std::find_if(themes.begin(), themes.end(), [&](const Theme& t) {
+            return t.id == id || t.name.compare(id, Qt::CaseInsensitive) == 0;
+        });
         if (theme == themes.end())
             return failure(QStringLiteral("there is no theme \"%1\"").arg(id), at);
         service.theme = *theme;

@@ -6,10 +6,9 @@
 
 namespace mivanta {
 
-/// Reads a service from lines of text: "Title: …", "Place: …", "Start: 2026-10-04 10:30", "Theme: id" first,
-/// then "# Heading" and one item a line: a title or a reference. `findItem` looks it up; its failure ends the
-/// reading.
-/// Without a theme, the first of `themes` is used.
+/// Reads a service from lines of text: "Title: …", "Place: …", "Start: 2026-10-04 10:30", "Theme: id or name"
+/// first, then "# Heading" and one item a line: a title or a reference. `findItem` looks it up; its failure
+/// ends the reading. Without a theme, the first of `themes` is used.
 [[nodiscard]] Result<Service>
 readOrderText(const QString& text, const QString& where, const std::vector<Theme>& themes,
               const std::function<Result<ItemWords>(const QString& line)>& findItem);

@@ -296,6 +296,7 @@ void ThemeDesigner::showSample() {
                        .arg(count)
                        .arg(shown.fontSize)
                        .arg(shown.reasonText, reading));
+    m_reading->forget();
     m_reading->setReading(slides, shown, [&](const LookOverrides& changes) {
         Theme changed = *theme;
         changes.applyTo(changed.look);

@@ -109,10 +109,17 @@ std::optional<ReadingPanel::Tried> ReadingPanel::tried(const MendCase& slide, si
     return best;
 }
 
+const ItemSlides& ReadingPanel::refitted(const LookOverrides& changes, const Refit& refit) {
+    for (const auto& [known, slides] : m_refitted)
+        if (known == changes)
+            return slides;
+    return m_refitted.emplace_back(changes, refit(changes)).second;
+}
+
 std::optional<ReadingPanel::Tried> ReadingPanel::triedSize(const MendCase& slide, const MendOffer& offer,
                                                            const OutputSlides& output, int at,
                                                            const Refit& refit) {
-    const ItemSlides made = refit(offer.changes);
+    const ItemSlides& made = refitted(offer.changes, refit);
     const auto same = std::find_if(made.outputs.begin(), made.outputs.end(), [&](const OutputSlides& o) {
         return o.output.name == output.output.name;
     });

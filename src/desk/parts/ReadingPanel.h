@@ -23,8 +23,11 @@ public:
 
     ReadingPanel(ThumbnailStore& thumbnails, Contrasts& contrasts, QWidget* parent = nullptr);
 
-    /// Show it again when Contrasts::measured() tells of more. Hidden while nothing wants mending.
+    /// Show it again when Contrasts::measured() tells of more. Hidden while nothing wants mending. What
+    /// refit() gave is kept until forget().
     void setReading(const ItemSlides& slides, const OutputSlides& output, const Refit& refit);
+    /// The item or its look is another one.
+    void forget() { m_refitted.clear(); }
     void clear();
 
 Q_SIGNALS:
@@ -46,6 +49,7 @@ private:
                                                  const OutputSlides& output, int at, const Refit& refit);
     [[nodiscard]] std::optional<Tried> triedContrast(const MendCase& slide, const MendOffer& offer,
                                                      const Scene& scene, RoomLight light);
+    [[nodiscard]] const ItemSlides& refitted(const LookOverrides& changes, const Refit& refit);
     void show(const std::vector<Tried>& offers);
 
     ThumbnailStore& m_thumbnails;
@@ -54,6 +58,7 @@ private:
     QGridLayout* m_grid;
     std::vector<PictureView*> m_pictures;
     std::vector<MendOffer> m_offers; ///< by picture
+    std::vector<std::pair<LookOverrides, ItemSlides>> m_refitted;
 };
 
 } // namespace mivanta

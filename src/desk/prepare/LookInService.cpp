@@ -304,6 +304,7 @@ void LookInService::refresh() {
     fillThemes();
     m_giveUp->setEnabled(!choiceAt(m_session.document().service(), target()).isEmpty());
     showOutputs();
+    m_reading->forget();
     showReading();
     showReasons();
     if (m_arrangeButton->isChecked())

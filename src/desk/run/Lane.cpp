@@ -46,6 +46,21 @@ void Lane::setContent(const QString& title, const QString& side, std::vector<Par
     update();
 }
 
+void Lane::setNote(const QString& note) {
+    m_note = note;
+    setToolTip(note.isEmpty() ? tr("Click: make this item next. Double click: put it on screen.") : note);
+    updateGeometry();
+    update();
+}
+
+int Lane::noteHeight(int width) const {
+    if (m_note.isEmpty())
+        return 0;
+    const QFontMetrics metrics(textFont(1.05, true));
+    const QRect room(0, 0, width - 2 * margin() - spaced(8), 1000);
+    return metrics.boundingRect(room, Qt::TextWordWrap, m_note).height() + spaced(2);
+}
+
 void Lane::open(const ItemSlides& slides) {
     if (m_open)
         return;
@@ -119,7 +134,7 @@ QRect Lane::markedArea() const {
 int Lane::placeCards(int width, bool place) const {
     const int columns = columnsFor(width);
     const int wide = (width - 2 * margin() - gap() * (columns - 1)) / columns;
-    int y = headHeight();
+    int y = headHeight() + noteHeight(width);
     for (size_t first = 0; first < m_cards.size(); first += size_t(columns)) {
         const size_t end = std::min(m_cards.size(), first + size_t(columns));
         int high = 0;
@@ -185,8 +200,13 @@ void Lane::paintEvent(QPaintEvent*) {
     const int sideWide = std::min(painter.fontMetrics().horizontalAdvance(m_side) + 2, row.width() / 4);
     painter.drawText(row.adjusted(0, 0, -spaced(1), 0), Qt::AlignRight | Qt::AlignVCenter,
                      painter.fontMetrics().elidedText(m_side, Qt::ElideRight, sideWide));
-    if (m_open)
+    if (m_open) {
+        painter.setFont(textFont(1.05, true));
+        painter.setPen(text);
+        painter.drawText(QRect(titleLeft, headHeight(), row.right() - titleLeft, noteHeight(width())),
+                         Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, m_note);
         return;
+    }
     paintChips(painter, QRect(chipsLeft, 0, row.right() - chipsLeft - sideWide - spaced(3), high), m_chips,
                colours.line, quiet);
     if (m_next >= 0 || m_onScreen >= 0) {

@@ -13,6 +13,8 @@ public:
     Lane(int number, ItemId item, QWidget* parent = nullptr);
 
     void setContent(const QString& title, const QString& side, std::vector<PartChip> chips);
+    /// For the operator, in words; stands over the cards of the open lane. Empty = none.
+    void setNote(const QString& note);
     void open(const ItemSlides& slides);
     void close();
     void setPast(bool past);
@@ -40,6 +42,7 @@ protected:
 
 private:
     void makeCards(const std::vector<Card>& contents);
+    [[nodiscard]] int noteHeight(int width) const; ///< 0 without one
     void markCards();
     /// Places the cards, four a row and each row as high as its highest; returns the lane's height.
     int placeCards(int width, bool place) const;
@@ -48,6 +51,7 @@ private:
     ItemId m_item;
     QString m_title;
     QString m_side;
+    QString m_note;
     std::vector<PartChip> m_chips;
     std::vector<LaneCard*> m_cards;
     bool m_open = false;

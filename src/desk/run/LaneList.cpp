@@ -40,7 +40,7 @@ LaneList::LaneList(RunController& run, ServiceDocument& document, QWidget* paren
 
 namespace {
 
-/// What a closed lane says: title, key or kind, and the parts of a song.
+/// What a lane says: title, who leads, key or kind, the parts of a song; the operator's note when it is open.
 void setContent(Lane& lane, const Item& item, const Service& service) {
     QString side;
     if (const Song* song = item.song()) {
@@ -52,6 +52,9 @@ void setContent(Lane& lane, const Item& item, const Service& service) {
     } else if (const TextItem* text = item.text()) {
         side = textKindName(text->text->kind);
     }
+    if (!item.plan.leader.isEmpty())
+        side = side.isEmpty() ? item.plan.leader : item.plan.leader + QStringLiteral(" \u00b7 ") + side;
+    lane.setNote(item.plan.note);
     const bool hasParts = item.song() != nullptr;
     lane.setContent(item.title(), side,
                     hasParts ? partChips(contentOf(item.content, service)) : std::vector<PartChip>());
