@@ -2,6 +2,7 @@
 #include "Editing.h"
 #include "Figures.h"
 #include "SongMaker.h"
+#include "Timing.h"
 #include "desk/library/SongDraft.h"
 #include "desk/library/SongEditor.h"
 #include "desk/library/Speller.h"
@@ -13,10 +14,6 @@
 namespace mivanta {
 
 namespace {
-
-double msOf(const QElapsedTimer& time) {
-    return double(time.nsecsElapsed()) / 1e6;
-}
 
 /// As long as something is to be laid out or painted.
 void settle() {

@@ -2,6 +2,7 @@
 #include "LookBench.h"
 #include "Figures.h"
 #include "SongMaker.h"
+#include "Timing.h"
 #include "core/run/RunState.h"
 #include "desk/app/SlideBook.h"
 #include "desk/parts/ThumbnailStore.h"
@@ -30,10 +31,6 @@ using namespace Qt::StringLiterals;
 const QSize kFullHd(1920, 1080);
 const QSize kThumbnail(165, 93);
 
-double msOf(const QElapsedTimer& time) {
-    return double(time.nsecsElapsed()) / 1e6;
-}
-
 template <typename Work>
 std::vector<double> timed(int times, const Work& work) {
     std::vector<double> result;
@@ -44,15 +41,6 @@ std::vector<double> timed(int times, const Work& work) {
         result.push_back(msOf(time));
     }
     return result;
-}
-
-template <typename Condition>
-bool waitUntil(Condition condition, int milliseconds = 20'000) {
-    QElapsedTimer time;
-    time.start();
-    while (!condition() && time.elapsed() < milliseconds)
-        QCoreApplication::processEvents(QEventLoop::AllEvents, 2);
-    return condition();
 }
 
 /// Slides of generated songs in every theme that ships, on the hall.

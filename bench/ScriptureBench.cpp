@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "ScriptureBench.h"
+#include "Timing.h"
 #include "core/scripture/ReferenceParser.h"
 #include "formats/ScriptureReader.h"
 #include "render/FontMeasure.h"
@@ -21,10 +22,6 @@ constexpr int kChapters = 18;
 constexpr int kVerses = 26; // 66 x 18 x 26 = 30,888
 constexpr int kTranslations = 10;
 constexpr int kWords = 6000; // different ones
-
-double msOf(const QElapsedTimer& time) {
-    return double(time.nsecsElapsed()) / 1e6;
-}
 
 /// Words as often as in a language: the n-th most frequent one with a chance of 1/n.
 class Speaker {

@@ -5,6 +5,7 @@
 #include "LookBench.h"
 #include "ScriptureBench.h"
 #include "SongMaker.h"
+#include "Timing.h"
 #include "core/base/Fold.h"
 #include "core/run/RunState.h"
 #include "link/PlayerClient.h"
@@ -33,19 +34,6 @@ namespace {
 using namespace Qt::StringLiterals;
 
 constexpr int kSongs = 50'000; ///< in the large library
-
-double msOf(const QElapsedTimer& time) {
-    return double(time.nsecsElapsed()) / 1e6;
-}
-
-template <typename Condition>
-bool waitUntil(Condition condition, int milliseconds = 20'000) {
-    QElapsedTimer time;
-    time.start();
-    while (!condition() && time.elapsed() < milliseconds)
-        QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 5);
-    return condition();
-}
 
 QByteArray asText(const Song& song) {
     QString text = u"Title: %1\nWords: %2\nBook: Bench Book %3\n"_s.arg(song.title, song.authors[0].name,

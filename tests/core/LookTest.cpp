@@ -91,6 +91,15 @@ TEST(LookProperties, SayTheirValuesInWords) {
     EXPECT_EQ(property(u"backdrop.picture"_s).text(QString()), u"none"_s);
 }
 
+RC_GTEST_PROP(LookProperties, ThoseThatAreAddedWin, ()) {
+    const LookOverrides first = differences(Look(), samples::anyLook());
+    const LookOverrides second = differences(Look(), samples::anyLook());
+    LookOverrides both = first;
+    both.add(second);
+    for (const LookProperty& property : lookProperties())
+        RC_ASSERT(both.value(property) == (second.has(property) ? second : first).value(property));
+}
+
 RC_GTEST_PROP(LookProperties, DifferencesMakeOneLookTheOther, ()) {
     const Look from = samples::anyLook();
     const Look to = samples::anyLook();

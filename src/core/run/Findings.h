@@ -17,6 +17,7 @@ struct Finding {
     ItemId item;
     QString title;  ///< what, in a few words
     QString detail; ///< what it means on Sunday and what to do
+    friend bool operator==(const Finding&, const Finding&) = default;
 };
 
 /// Everything worth saying about the service, worst first, then in the order of the items.

@@ -87,6 +87,11 @@ public:
         return m_values.contains(indexOf(property));
     }
     [[nodiscard]] std::optional<LookValue> value(const LookProperty& property) const;
+    /// Those of `others` too; where both have one, theirs.
+    void add(const LookOverrides& others) {
+        for (const auto& [property, value] : others.m_values)
+            m_values[property] = value;
+    }
     void applyTo(Look& look) const;
     /// The properties that it has a value for, in the order of lookProperties().
     [[nodiscard]] std::vector<const LookProperty*> properties() const;

@@ -27,6 +27,14 @@ struct SlideObject {
     int fadeOut = 0;                   ///< ms in which it goes
     friend bool operator==(const SlideObject&, const SlideObject&) = default;
 
+    /// A picture before the words.
+    [[nodiscard]] static SlideObject ofPicture(const QString& name) {
+        SlideObject object;
+        object.kind = ObjectKind::Picture;
+        object.picture = name;
+        object.inFront = true;
+        return object;
+    }
     /// True when it does not come and go with the words.
     [[nodiscard]] bool fadesItself() const { return fadeIn > 0 || fadeOut > 0; }
     /// True when its picture changes with the time of day.

@@ -1,6 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/check/CheckDesk.h"
-#include "desk/check/LookFindings.h"
 #include "desk/parts/Columns.h"
 #include "desk/parts/Style.h"
 #include <QHBoxLayout>
@@ -57,7 +56,7 @@ CheckDesk::CheckDesk(Session& session, QWidget* parent) : QScrollArea(parent), m
     column->addStretch(1);
     setWidget(content);
     connect(&m_session.book(), &SlideBook::completed, this, [this] {
-        m_fontFindings = fontFindings(m_session);
+        m_fontFindings.look(m_session);
         look();
     });
     connect(&m_session, &Session::placesChanged, this, &CheckDesk::look);
@@ -88,18 +87,19 @@ void CheckDesk::look() {
     if (!m_session.book().isComplete() && !isVisible())
         return; // completed() follows
     std::vector<Finding> findings = findingsOf(m_session.document().service(), m_session.book());
-    for (const auto& more : {screenFindings(), readingFindings(m_session), m_fontFindings})
+    for (const auto& more : {screenFindings(), readingFindings(m_session), m_fontFindings.all()})
         findings.insert(findings.end(), more.begin(), more.end());
     std::stable_sort(findings.begin(), findings.end(),
                      [](const Finding& a, const Finding& b) { return a.severity < b.severity; });
     m_worrying = int(std::count_if(findings.begin(), findings.end(),
                                    [](const Finding& f) { return f.severity != Severity::Note; }));
     Q_EMIT counted(m_worrying);
-    if (isVisible())
+    if (isVisible() && !(m_shown && *m_shown == findings)) // rows keep the focus while contrasts come in
         show(findings);
 }
 
 void CheckDesk::show(const std::vector<Finding>& findings) {
+    m_shown = findings;
     while (QLayoutItem* item = m_rows->takeAt(0)) {
         item->widget()->deleteLater();
         delete item;

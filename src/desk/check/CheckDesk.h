@@ -2,6 +2,7 @@
 #pragma once
 #include "core/run/Findings.h"
 #include "desk/app/Session.h"
+#include "desk/check/LookFindings.h"
 #include <QScrollArea>
 
 class QLabel;
@@ -33,7 +34,8 @@ private:
     Session& m_session;
     QLabel* m_summary;
     QVBoxLayout* m_rows;
-    std::vector<Finding> m_fontFindings;
+    FontFindings m_fontFindings;
+    std::optional<std::vector<Finding>> m_shown;
     int m_worrying = 0;
 };
 

@@ -74,6 +74,18 @@ void addFont(std::vector<Finding>& findings, const ItemId& item, const ItemSlide
                                 .arg(shortened(coverage.borrowed))});
 }
 
+std::vector<Finding> fontFindingsOf(const ItemId& item, const ItemSlides& slides) {
+    std::vector<Finding> findings;
+    QStringList seen; // outputs of one family have one finding
+    for (const OutputSlides& output : slides.outputs) {
+        if (seen.contains(output.look.words.family))
+            continue;
+        seen << output.look.words.family;
+        addFont(findings, item, slides, output);
+    }
+    return findings;
+}
+
 } // namespace
 
 std::vector<Finding> readingFindings(Session& session) {
@@ -88,20 +100,19 @@ std::vector<Finding> readingFindings(Session& session) {
     return findings;
 }
 
-std::vector<Finding> fontFindings(Session& session) {
-    std::vector<Finding> findings;
+void FontFindings::look(Session& session) {
     const SlideBook& book = session.book();
+    QHash<ItemId, Known> now;
+    m_all.clear();
     for (int i = 0; i < book.itemCount(); ++i) {
-        const ItemSlides& slides = book.slides(i);
-        QStringList seen; // outputs of one family have one finding
-        for (const OutputSlides& output : slides.outputs) {
-            if (seen.contains(output.look.words.family))
-                continue;
-            seen << output.look.words.family;
-            addFont(findings, book.itemId(i), slides, output);
-        }
+        const ItemId id = book.itemId(i);
+        Known known = m_known.value(id);
+        if (auto slides = book.sharedSlidesOf(id); slides != known.slides)
+            known = {slides, fontFindingsOf(id, *slides)};
+        m_all.insert(m_all.end(), known.findings.begin(), known.findings.end());
+        now.insert(id, std::move(known));
     }
-    return findings;
+    m_known = std::move(now);
 }
 
 } // namespace mivanta

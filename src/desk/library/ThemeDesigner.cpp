@@ -202,13 +202,7 @@ void ThemeDesigner::takePicture(const QString& path) {
 
 void ThemeDesigner::addPicture(const StoredPicture& picture) {
     m_draft.endVisit();
-    changeObjects([&](auto& objects) {
-        SlideObject object;
-        object.kind = ObjectKind::Picture;
-        object.picture = picture.name;
-        object.inFront = true;
-        objects.push_back(object);
-    });
+    changeObjects([&](auto& objects) { objects.push_back(SlideObject::ofPicture(picture.name)); });
 }
 
 void ThemeDesigner::set(const QString& key, const LookValue& value) {

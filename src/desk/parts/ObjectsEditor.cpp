@@ -334,11 +334,7 @@ void ObjectsEditor::put(const SlideObject& object) {
 }
 
 void ObjectsEditor::addPicture(const StoredPicture& picture) {
-    SlideObject object;
-    object.kind = ObjectKind::Picture;
-    object.picture = picture.name;
-    object.inFront = true;
-    put(object);
+    put(SlideObject::ofPicture(picture.name));
 }
 
 void ObjectsEditor::addObject(ObjectKind kind) {

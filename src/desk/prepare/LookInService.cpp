@@ -55,10 +55,8 @@ LookInService::LookInService(Session& session, ThumbnailStore& thumbnails,
     m_reading = new ReadingPanel(m_thumbnails, m_session.contrasts(), this);
     connect(m_reading, &ReadingPanel::mendWanted, this,
             [this](const LookOverrides& changes, const QString& label) {
-                change(tr("mending: %1").arg(label.toLower()), [&](LookChoice& choice) {
-                    for (const LookProperty* property : changes.properties())
-                        choice.own.set(*property, *changes.value(*property));
-                });
+                change(tr("mending: %1").arg(label.toLower()),
+                       [&](LookChoice& choice) { choice.own.add(changes); });
             });
     connect(&m_session.contrasts(), &Contrasts::measured, this, [this] {
         if (isVisible()) {
@@ -339,13 +337,15 @@ void LookInService::showOutputs() {
         m_grid->addWidget(look, row, 1);
         m_outputs.emplace_back(name, look);
     }
+    m_readings.clear();
     for (size_t i = 0; i < m_outputs.size(); ++i) {
         m_outputs[i].first->setVisible(i < count);
         m_outputs[i].second->setVisible(i < count);
         if (i >= count)
             continue;
         const OutputSlides& output = made->outputs[i];
-        const auto reading = readingOf(*made, output, m_session.contrasts(), Contrasts::Urgency::Seen);
+        m_readings.push_back(readingOf(*made, output, m_session.contrasts(), Contrasts::Urgency::Seen));
+        const auto& reading = m_readings.back();
         QString look = tr("%1 px \u00b7 %2").arg(output.fontSize).arg(output.reasonText);
         if (reading)
             look += QStringLiteral(" \u00b7 ") + readingText(reading->worst);
@@ -363,7 +363,7 @@ void LookInService::showOutputs() {
     }
 }
 
-/// What would mend the first output that wants it, of those that people read in the hall first.
+/// What would mend the first output that wants it; after showOutputs().
 void LookInService::showReading() {
     showWorst();
     const ItemSlides* made = slides();
@@ -372,11 +372,11 @@ void LookInService::showReading() {
         return;
     }
     const OutputSlides* wanting = nullptr;
-    for (const OutputSlides& output : made->outputs) {
-        const auto reading = readingOf(*made, output, m_session.contrasts(), Contrasts::Urgency::Seen);
+    for (size_t i = 0; !wanting && i < made->outputs.size(); ++i) {
+        const auto& reading = m_readings[i];
         const bool isFine = !reading || (reading->worst.isLargeEnough() && reading->worst.isStrongEnough());
-        if (!wanting && (!isFine || output.reason.cause != FitCause::ThemeSize))
-            wanting = &output;
+        if (!isFine || made->outputs[i].reason.cause != FitCause::ThemeSize)
+            wanting = &made->outputs[i];
     }
     if (!wanting) {
         m_reading->clear();
@@ -384,10 +384,8 @@ void LookInService::showReading() {
     }
     m_reading->setReading(*made, *wanting, [this](const LookOverrides& changes) {
         Service service = m_session.document().service();
-        changeChoice(service, target(), m_session.book().themes(), [&](LookChoice& choice) {
-            for (const LookProperty* property : changes.properties())
-                choice.own.set(*property, *changes.value(*property));
-        });
+        changeChoice(service, target(), m_session.book().themes(),
+                     [&](LookChoice& choice) { choice.own.add(changes); });
         const Item* item = service.item(m_item);
         return slidesFor(contentOf(item->content, service), m_session.outputs(),
                          lookChainOf(*item, service, m_session.book().themes()), m_session.book().measures());

@@ -79,6 +79,7 @@ private:
     QToolButton* m_why;
     QGridLayout* m_grid;
     std::vector<std::pair<QLabel*, QLabel*>> m_outputs; ///< an output's name and how it looks there
+    std::vector<std::optional<Reading>> m_readings;     ///< of the item, by output
     QLabel* m_worst;                                    ///< of the whole service
     ReadingPanel* m_reading;
     QWidget* m_reasons;

@@ -1,0 +1,22 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <QCoreApplication>
+#include <QElapsedTimer>
+
+namespace mivanta {
+
+inline double msOf(const QElapsedTimer& time) {
+    return double(time.nsecsElapsed()) / 1e6;
+}
+
+/// Handles events until the condition holds, and says whether it does.
+template <typename Condition>
+bool waitUntil(Condition condition, int milliseconds = 20'000) {
+    QElapsedTimer time;
+    time.start();
+    while (!condition() && time.elapsed() < milliseconds)
+        QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 5);
+    return condition();
+}
+
+} // namespace mivanta
