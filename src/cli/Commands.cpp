@@ -283,7 +283,7 @@ private:
             const Theme* ofNew = themeOf(usual.value_or(QString()), themes);
             service.theme = wanted ? *wanted : ofNew ? *ofNew : shippedThemes().front();
             const Item item{{}, songItem(*found)};
-            result.push_back({found->title, slidesFor(contentOf(item.content, service), *outputs,
+            result.push_back({found->title, slidesFor(contentOf(item, service), *outputs,
                                                       lookChainOf(item, service, themes), m_measures)});
             return result;
         }
@@ -295,7 +295,7 @@ private:
             service.theme = *wanted;
         for (const Item& item : service.items)
             if (item.isRun())
-                result.push_back({item.title(), slidesFor(contentOf(item.content, service), *outputs,
+                result.push_back({item.title(), slidesFor(contentOf(item, service), *outputs,
                                                           lookChainOf(item, service, themes), m_measures)});
         return result;
     }

@@ -50,6 +50,12 @@ struct JsonNames<RoomLight> {
                                       std::pair{RoomLight::Daylight, "daylight"}};
 };
 template <>
+struct JsonNames<PictureFit> {
+    static constexpr std::array names{std::pair{PictureFit::Fill, "fill"},
+                                      std::pair{PictureFit::Whole, "whole"},
+                                      std::pair{PictureFit::Stretch, "stretch"}};
+};
+template <>
 struct JsonNames<ObjectKind> {
     static constexpr std::array names{
         std::pair{ObjectKind::Picture, "picture"},    std::pair{ObjectKind::Text, "text"},
@@ -59,9 +65,10 @@ struct JsonNames<ObjectKind> {
 };
 template <>
 struct JsonNames<ItemKind> {
-    static constexpr std::array names{std::pair{ItemKind::Song, "song"},
-                                      std::pair{ItemKind::Passage, "passage"},
-                                      std::pair{ItemKind::Text, "text"}};
+    static constexpr std::array names{
+        std::pair{ItemKind::Song, "song"}, std::pair{ItemKind::Passage, "passage"},
+        std::pair{ItemKind::Text, "text"}, std::pair{ItemKind::Picture, "picture"},
+        std::pair{ItemKind::Pause, "pause"}};
 };
 
 template <>

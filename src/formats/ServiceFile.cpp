@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/ServiceFile.h"
+#include "formats/ItemJson.h"
 #include "formats/JsonNames.h"
 #include "formats/JsonValues.h"
 #include "formats/LookJson.h"
@@ -24,109 +25,6 @@ constexpr qint64 kLargestJson = 64 * 1024 * 1024;
 constexpr const char* kEntryName = "service.json";
 
 } // namespace
-
-namespace {
-
-QJsonObject planToJson(const ItemPlan& plan) {
-    QJsonObject json;
-    if (plan.seconds)
-        json.insert(u"seconds"_s, *plan.seconds);
-    if (plan.at)
-        json.insert(u"at"_s, plan.at->toString(u"HH:mm"_s));
-    put(json, u"leader"_s, plan.leader);
-    put(json, u"note"_s, plan.note);
-    if (plan.skipped)
-        json.insert(u"skipped"_s, true);
-    return json;
-}
-
-ItemPlan planFromJson(const QJsonObject& json) {
-    ItemPlan plan;
-    if (const QJsonValue seconds = json[u"seconds"_s]; seconds.isDouble())
-        plan.seconds = std::clamp(seconds.toInt(), 0, kLongestItem);
-    if (const QTime at = QTime::fromString(json[u"at"_s].toString(), u"HH:mm"_s); at.isValid())
-        plan.at = at;
-    plan.leader = json[u"leader"_s].toString();
-    plan.note = json[u"note"_s].toString();
-    plan.skipped = json[u"skipped"_s].toBool();
-    return plan;
-}
-
-} // namespace
-
-QJsonObject itemToJson(const Item& item) {
-    if (const auto* unknown = std::get_if<UnknownItem>(&item.content)) {
-        QJsonObject json = QJsonDocument::fromJson(unknown->json).object();
-        json.insert(u"id"_s, item.id.text()); // it may be a copy
-        return json;
-    }
-    QJsonObject json{{u"id"_s, item.id.text()}};
-    if (const auto* heading = std::get_if<Heading>(&item.content)) {
-        json.insert(u"kind"_s, u"heading"_s);
-        json.insert(u"title"_s, heading->title);
-    } else if (const Song* song = item.song()) {
-        json.insert(u"kind"_s, u"song"_s);
-        json.insert(u"song"_s, songToJson(*song));
-    } else if (const Passage* passage = item.passage()) {
-        json.insert(u"kind"_s, u"passage"_s);
-        json.insert(u"passage"_s, passageToJson(*passage));
-    } else if (const TextItem* text = item.text()) {
-        json.insert(u"kind"_s, u"text"_s);
-        json.insert(u"text"_s, textToJson(*text->text));
-        QJsonObject answers;
-        for (auto it = text->answers.begin(); it != text->answers.end(); ++it)
-            answers.insert(it.key(), it.value());
-        if (!answers.isEmpty())
-            json.insert(u"answers"_s, answers);
-    }
-    if (const QJsonObject look = itemLookToJson(item.look); !look.isEmpty())
-        json.insert(u"look"_s, look);
-    if (const QJsonObject plan = planToJson(item.plan); !plan.isEmpty())
-        json.insert(u"plan"_s, plan);
-    return json;
-}
-
-Result<Item> itemFromJson(const QJsonObject& json, const QString& where) {
-    Item item;
-    item.plan = planFromJson(json[u"plan"_s].toObject());
-    item.look = itemLookFromJson(json[u"look"_s].toObject());
-    item.id = ItemId::fromText(json[u"id"_s].toString());
-    if (item.id.isNull())
-        item.id = ItemId::create();
-    const QString kind = json[u"kind"_s].toString();
-    if (kind == u"heading") {
-        item.content = Heading{json[u"title"_s].toString()};
-        return item;
-    }
-    if (kind == u"passage") {
-        auto passage = passageFromJson(json[u"passage"_s].toObject(), where);
-        if (!passage)
-            return tl::unexpected(passage.error());
-        item.content = passageItem(std::move(*passage));
-        return item;
-    }
-    if (kind == u"text") {
-        auto text = textFromJson(json[u"text"_s].toObject(), where);
-        if (!text)
-            return tl::unexpected(text.error());
-        QMap<QString, QString> answers;
-        const QJsonObject given = json[u"answers"_s].toObject();
-        for (auto it = given.begin(); it != given.end(); ++it)
-            answers.insert(it.key(), it.value().toString());
-        item.content = textItem(std::move(*text), std::move(answers));
-        return item;
-    }
-    if (kind != u"song") {
-        item.content = UnknownItem{kind, json[u"title"_s].toString(),
-                                   QJsonDocument(json).toJson(QJsonDocument::Compact)};
-        return item;
-    }
-    auto song = songFromJson(json[u"song"_s].toObject(), where);
-    if (!song)
-        return tl::unexpected(song.error());
-    item.content = songItem(std::move(*song));
-    return item;
-}
 
 namespace {
 

@@ -9,11 +9,7 @@
 namespace mivanta {
 
 /// The version of service.json that this program writes; it reads this and older ones.
-inline constexpr int kServiceFormat = 4;
-
-[[nodiscard]] QJsonObject itemToJson(const Item& item);
-/// An item of a kind that this version does not know is an UnknownItem, and is written again as it was.
-[[nodiscard]] Result<Item> itemFromJson(const QJsonObject& json, const QString& where);
+inline constexpr int kServiceFormat = 5;
 
 [[nodiscard]] QJsonObject serviceToJson(const Service& service);
 [[nodiscard]] Result<Service> serviceFromJson(const QJsonObject& json, const QString& where);

@@ -70,10 +70,7 @@ QString liveText(const SlideObject& object, const QDateTime& now) {
     const QTime time = now.isValid() ? now.time() : QTime(10, 30);
     if (object.kind == ObjectKind::Clock)
         return time.toString(object.text.isEmpty() ? QStringLiteral("HH:mm") : object.text);
-    const QTime end = QTime::fromString(object.text, QStringLiteral("H:mm"));
-    if (!end.isValid())
-        return {};
-    const int left = int(std::ceil(time.msecsTo(end) / 1000.0));
+    const int left = secondsLeft(object, time).value_or(0);
     if (left <= 0)
         return {};
     const QString minutes = QStringLiteral("%1:%2")

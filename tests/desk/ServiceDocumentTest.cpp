@@ -52,7 +52,7 @@ TEST_F(Document, EveryChangeIsOneNamedStep) {
     EXPECT_EQ(titlesOf(document), (QStringList{u"Gathering"_s, u"A"_s, u"B"_s}));
     document.move({a}, 3);
     EXPECT_EQ(titlesOf(document), (QStringList{u"Gathering"_s, u"B"_s, u"A"_s}));
-    document.renameHeading(heading, u"Welcome"_s);
+    document.rename(heading, u"Welcome"_s);
     document.remove({a});
     EXPECT_EQ(titlesOf(document), (QStringList{u"Welcome"_s, u"B"_s}));
     EXPECT_EQ(document.undoStack().count(), 6);

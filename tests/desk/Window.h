@@ -68,6 +68,7 @@ public:
     [[nodiscard]] QStringList textFilesToImport() override { return files; }
     [[nodiscard]] QStringList themeFilesToImport() override { return files; }
     [[nodiscard]] QString pictureToChoose() override { return files.value(0); }
+    [[nodiscard]] QStringList picturesToChoose() override { return files; }
     [[nodiscard]] bool deleteTheme(const QString&, const QString& warning) override {
         ++asked;
         questions << warning;

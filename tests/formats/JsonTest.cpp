@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "formats/ItemJson.h"
 #include "formats/LookJson.h"
 #include "formats/OutputsJson.h"
 #include "formats/ServiceFile.h"
@@ -109,7 +110,7 @@ TEST(ServiceFile, ANewerFormatSaysSo) {
 
 TEST(ServiceFile, PlansAreKeptAndBroughtIntoRange) {
     Service service = fullService();
-    service.items[1].plan = {270, QTime(10, 40), u"Petra Osk"_s, u"lights down"_s, true};
+    service.items[1].plan = {270, QTime(10, 40), u"Petra Osk"_s, u"lights down"_s, 20, true, true};
     const auto read = readZip(*serviceToZip(service));
     ASSERT_TRUE(read);
     EXPECT_EQ(read->items[1].plan, service.items[1].plan);

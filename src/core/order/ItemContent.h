@@ -4,6 +4,8 @@
 #include "core/song/Song.h"
 #include "core/text/TextFields.h"
 #include "core/theme/Theme.h"
+#include <QTime>
+#include <optional>
 #include <vector>
 
 namespace mivanta {
@@ -27,16 +29,32 @@ struct ContentLine : Line {
     bool startsRole = false; ///< somebody else begins to speak here
     bool namesRole = false;  ///< the role's name stands before the words where they begin
     std::vector<ContentLine> beside; ///< empty, or one: the same verse in a second translation
+    /// Lines of the part as it was written that it stands for, when lines were hidden or replaced; -1 = its
+    /// own place.
+    int number = -1;
+    int numberTo = -1;
 };
 
-/// One part's words as slides are made from them, whatever kind of item they come from.
+/// A part's words as slides are made from them, whatever kind of item they come from.
 struct ContentPart {
     QString label;
     QString shortLabel;
     bool bandOnly = false;
     QString comment;
     std::vector<ContentLine> lines;
-    bool isBlank = false; ///< an empty slide on every output
+    bool isBlank = false; ///< a slide without words on every output
+    QString picture;      ///< shown in place of the backdrop; a file of the library's media
+    PictureFit pictureFit = PictureFit::Whole;
+
+    /// Where a line stood before lines were hidden or replaced: from there, to there inclusive.
+    [[nodiscard]] int writtenLine(int line) const {
+        const int number = lines[size_t(line)].number;
+        return number < 0 ? line : number;
+    }
+    [[nodiscard]] int writtenTo(int line) const {
+        const int number = lines[size_t(line)].numberTo;
+        return number < 0 ? writtenLine(line) : number;
+    }
 };
 
 /// One time that a part comes up, in the order in which it is sung or said.
@@ -45,6 +63,7 @@ struct ContentEntry {
     int pass = 1;      ///< 1 to passes
     int passes = 1;    ///< how many times in a row the part comes here
     QString stageNote; ///< for stage monitors
+    int time = 0;      ///< which of its part's times it was before entries moved; 0 = as they come
 };
 
 /// A credit line that the item itself decides about, as a passage does.
@@ -55,6 +74,12 @@ struct OwnCredit {
     QString besideLast;  ///< under the words of the last one
 };
 
+/// Figures under the words that count down.
+struct ContentCountdown {
+    std::optional<QTime> to; ///< nothing = `seconds` from when it is taken
+    int seconds = 0;
+};
+
 struct ItemContent {
     std::vector<ContentPart> parts;
     std::vector<ContentEntry> entries;
@@ -63,6 +88,14 @@ struct ItemContent {
     /// Spoken or read: words keep the theme's size and take the slides that they need. Sung words become
     /// smaller before they take more slides.
     bool isProse = false;
+    std::optional<ContentCountdown> countdown;
+    /// What stage monitors show in place of the words of every part; empty = the words.
+    std::optional<ContentPart> stageWords;
+
+    /// What an output of this kind shows of an entry.
+    [[nodiscard]] const ContentPart& partOf(const ContentEntry& entry, bool onStage) const {
+        return onStage && stageWords ? *stageWords : parts[size_t(entry.part)];
+    }
 };
 
 /// A song's parts and the order in which they are sung; entries naming a part that is gone are left out.

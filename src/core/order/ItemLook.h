@@ -4,7 +4,8 @@
 
 namespace mivanta {
 
-enum class ItemKind { Song, Passage, Text };
+/// What looks can be chosen for all items of. A countdown counts as a pause.
+enum class ItemKind { Song, Passage, Text, Picture, Pause };
 
 /// Lines of one part, one of the times that it comes. Named by the part, so that it stays where it is when
 /// the order of the parts changes.

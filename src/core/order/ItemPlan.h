@@ -12,6 +12,8 @@ struct ItemPlan {
     std::optional<QTime> at;    ///< it begins at this time of day, whatever comes before
     QString leader;             ///< who leads it
     QString note;               ///< for the operator
+    std::optional<int> advance; ///< its next slide comes by itself after so many seconds, 1 to kLongestItem
+    bool goesOn = false;        ///< with `advance`: behind its last slide the next item comes, too
     bool skipped = false;       ///< it stays in the order and is left out today
     friend bool operator==(const ItemPlan&, const ItemPlan&) = default;
 };

@@ -63,7 +63,7 @@ void changeChoice(Service& service, const LookTarget& target, const std::vector<
     for (Item& item : service.items) {
         const bool isMeant =
             std::find(target.items.begin(), target.items.end(), item.id) != target.items.end();
-        if (!isMeant || item.isHeading() || item.isUnknown())
+        if (!isMeant || !item.hasSlides())
             continue;
         if (target.level == LookLevel::Item) {
             change(item.look.choice);

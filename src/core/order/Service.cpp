@@ -5,50 +5,21 @@
 
 namespace mivanta {
 
-SongItem songItem(Song song) {
-    return {std::make_shared<const Song>(std::move(song))};
-}
-
-PassageItem passageItem(Passage passage) {
-    return {std::make_shared<const Passage>(std::move(passage))};
-}
-
-TextItem textItem(SpokenText text, QMap<QString, QString> answers) {
-    return {std::make_shared<const SpokenText>(std::move(text)), std::move(answers)};
-}
-
-QString titleOf(const ItemWords& words) {
-    return std::visit(
-        Cases{[](const Heading& heading) { return heading.title; },
-              [](const SongItem& item) { return item.song->title; },
-              [](const PassageItem& item) { return item.passage->title(); },
-              [](const TextItem& item) { return item.text->title; },
-              [](const UnknownItem& item) { return item.title.isEmpty() ? item.kind : item.title; }},
-        words);
-}
-
 ItemContent contentOf(const ItemWords& words, const Service& service) {
     return std::visit(
-        Cases{[](const Heading&) { return ItemContent(); }, [](const UnknownItem&) { return ItemContent(); },
+        Cases{[](const Heading&) { return ItemContent(); }, [](const NoteItem&) { return ItemContent(); },
+              [](const UnknownItem&) { return ItemContent(); },
               [](const SongItem& item) { return contentOf(*item.song); },
               [](const PassageItem& item) { return contentOf(*item.passage); },
-              [&](const TextItem& item) { return contentOf(*item.text, service.fieldValues(item.answers)); }},
+              [&](const TextItem& item) { return contentOf(*item.text, service.fieldValues(item.answers)); },
+              [](const PictureItem& item) { return contentOf(item); },
+              [](const PauseItem& item) { return contentOf(item); },
+              [](const CountdownItem& item) { return contentOf(item); }},
         words);
 }
 
-bool isSame(const ItemWords& a, const ItemWords& b) {
-    if (a.index() != b.index())
-        return false;
-    return std::visit(
-        Cases{[&](const Heading& heading) { return heading.title == std::get<Heading>(b).title; },
-              [&](const SongItem& item) { return item.song == std::get<SongItem>(b).song; },
-              [&](const PassageItem& item) { return item.passage == std::get<PassageItem>(b).passage; },
-              [&](const TextItem& item) {
-                  const auto& other = std::get<TextItem>(b);
-                  return item.text == other.text && item.answers == other.answers;
-              },
-              [&](const UnknownItem& item) { return item.json == std::get<UnknownItem>(b).json; }},
-        a);
+ItemContent contentOf(const Item& item, const Service& service) {
+    return withEdits(contentOf(item.content, service), item.edits);
 }
 
 const Song* Item::song() const {
@@ -63,16 +34,6 @@ const Passage* Item::passage() const {
 
 const TextItem* Item::text() const {
     return std::get_if<TextItem>(&content);
-}
-
-std::optional<ItemKind> kindOf(const ItemWords& words) {
-    using Kind = std::optional<ItemKind>;
-    return std::visit(Cases{[](const Heading&) { return Kind(); },
-                            [](const SongItem&) { return Kind(ItemKind::Song); },
-                            [](const PassageItem&) { return Kind(ItemKind::Passage); },
-                            [](const TextItem&) { return Kind(ItemKind::Text); },
-                            [](const UnknownItem&) { return Kind(); }},
-                      words);
 }
 
 LookChain lookChainOf(const Item& item, const Service& service, const std::vector<Theme>& library) {

@@ -25,15 +25,16 @@ QString wordsShown(const Output& output, const Line& line) {
     return names.join(QStringLiteral("   "));
 }
 
-FitLimits limitsFor(const Output& output, const Look& look, bool withChords) {
+FitLimits limitsFor(const Output& output, const Look& look, const ItemContent& content) {
     const double scale = output.size.height() / kLookHeight;
     const WordsLook& words = look.words;
+    const QRectF box = content.countdown ? countdownBoxes(words.box).words : words.box;
     FitLimits limits;
-    limits.box = {words.box.width() * output.size.width(), words.box.height() * output.size.height()};
+    limits.box = {box.width() * output.size.width(), box.height() * output.size.height()};
     limits.size = int(std::lround(words.size * scale));
     limits.smallestSize = int(std::lround(words.smallestSize * scale));
     limits.linesAtMost = std::min(words.linesAtMost, output.linesAtMost);
-    limits.rowHeight = words.lineSpacing + (withChords ? kChordHeight : 0);
+    limits.rowHeight = words.lineSpacing + (output.showsChords && hasChords(content) ? kChordHeight : 0);
     limits.lineGap = words.paragraphSpacing;
     limits.fillsRows = words.filling == RowFilling::Full;
     return limits;
@@ -60,6 +61,13 @@ FitLine fitLine(int number, const ContentLine& line, const Output& output, const
 
 } // namespace
 
+CountdownBoxes countdownBoxes(const QRectF& words) {
+    constexpr double kShareOfWords = 0.36;
+    const double upper = words.height() * kShareOfWords;
+    return {{words.x(), words.y(), words.width(), upper},
+            {words.x(), words.y() + upper, words.width(), words.height() - upper}};
+}
+
 FitPart fitPartOf(const ContentPart& part, const Output& output, const Look& look, MeasureSource& measures) {
     FitPart result;
     if (part.bandOnly && !output.showsBandOnly)
@@ -71,7 +79,7 @@ FitPart fitPartOf(const ContentPart& part, const Output& output, const Look& loo
 
 FitResult fitContent(const std::vector<FitPart>& parts, const ItemContent& content, const Output& output,
                      const Look& look, MeasureSource& measures) {
-    FitLimits limits = limitsFor(output, look, output.showsChords && hasChords(content));
+    FitLimits limits = limitsFor(output, look, content);
     if (content.ownCredit) {
         const OwnCredit credit = ownCreditFor(output, *content.ownCredit);
         limits.rowsKept = credit.besideEvery.isEmpty() && credit.besideLast.isEmpty() ? 0 : 1;

@@ -8,6 +8,13 @@ namespace mivanta {
 [[nodiscard]] FitPart fitPartOf(const ContentPart& part, const Output& output, const Look& look,
                                 MeasureSource& measures);
 
+/// The room for the words of a countdown and for its figures, in that of the look's words; in its units.
+struct CountdownBoxes {
+    QRectF words;
+    QRectF figures;
+};
+[[nodiscard]] CountdownBoxes countdownBoxes(const QRectF& words);
+
 /// Parts of the content, set as it is sung or spoken, in the room that the look leaves on the output.
 [[nodiscard]] FitResult fitContent(const std::vector<FitPart>& parts, const ItemContent& content,
                                    const Output& output, const Look& look, MeasureSource& measures);

@@ -6,15 +6,6 @@ namespace mivanta {
 
 namespace {
 
-/// The entry of the content that a place names, or -1.
-int entryOf(const SlidePlace& place, const ItemContent& content) {
-    int time = 0;
-    for (size_t e = 0; e < content.entries.size(); ++e)
-        if (content.parts[size_t(content.entries[e].part)].label == place.part && ++time == place.time)
-            return int(e);
-    return -1;
-}
-
 bool movesWords(const Look& from, const Look& to) {
     const auto properties = lookProperties();
     return std::any_of(properties.begin(), properties.end(), [&](const LookProperty& property) {
@@ -95,21 +86,26 @@ private:
 
 void applyOne(OutputSlides& slides, const ItemContent& content, const SlideLook& slideLook,
               const LookChain& chain, MeasureSource& measures) {
-    const int entry = entryOf(slideLook.place, content);
+    const int entry = entryOf({slideLook.place.part, slideLook.place.time}, content);
+    if (entry < 0)
+        return;
     auto& all = slides.slides;
+    const ContentPart& part =
+        content.partOf(content.entries[size_t(entry)], slides.output.kind == OutputKind::Stage);
     const auto isMeant = [&](const Slide& slide) {
-        return slide.start.entry == entry && slide.start.line >= slideLook.place.line &&
-               slide.start.line <= slideLook.place.toLine;
+        if (slide.start.entry != entry)
+            return false;
+        const int line = part.lines.empty() ? 0 : part.writtenLine(slide.start.line);
+        return line >= slideLook.place.line && line <= slideLook.place.toLine;
     };
     const auto first = std::find_if(all.begin(), all.end(), isMeant);
-    if (entry < 0 || first == all.end())
+    if (first == all.end())
         return;
     const auto last = std::find_if_not(first, all.end(), isMeant);
     const ResolvedLook look = lookOn(slides.output, chain, &slideLook.choice);
     const bool isEmpty = first->rows.empty();
     if (!isEmpty && movesWords(slides.look, look.look)) {
-        const Stretch stretch(slides, size_t(first - all.begin()), size_t(last - all.begin()),
-                              content.parts[size_t(content.entries[size_t(entry)].part)]);
+        const Stretch stretch(slides, size_t(first - all.begin()), size_t(last - all.begin()), part);
         if (auto divided = stretch.divided(content, look, measures)) {
             const auto at = all.erase(first, last);
             all.insert(at, divided->begin(), divided->end());

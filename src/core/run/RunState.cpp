@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/run/RunState.h"
+#include "core/run/FitContent.h"
 #include "core/song/Emphasis.h"
 #include <algorithm>
 
@@ -168,6 +169,13 @@ RunState reconciled(const RunState& state, const RunPlan& plan) {
     return result;
 }
 
+std::vector<Scene> startedAt(std::vector<Scene> scenes, const QTime& now) {
+    for (Scene& scene : scenes)
+        for (SlideObject& object : scene.look.objects)
+            object = startedAt(std::move(object), now);
+    return scenes;
+}
+
 Scene blackScene(const Output& output) {
     Scene scene;
     scene.output = output.name;
@@ -251,6 +259,39 @@ SceneRow sceneRow(const FitRow& row, const ContentLine& line, const Output& outp
 
 } // namespace
 
+namespace {
+
+bool insistsOn(const Output& output, LookGroup group) {
+    return std::find(output.insists.begin(), output.insists.end(), group) != output.insists.end();
+}
+
+Backdrop pictureBackdrop(const ContentPart& part) {
+    Backdrop backdrop;
+    backdrop.kind = BackdropKind::Picture;
+    backdrop.picture = part.picture;
+    backdrop.fit = part.pictureFit;
+    return backdrop;
+}
+
+/// Figures in the lower part of the words' box; the words over them keep to the upper one.
+void addCountdown(Scene& scene, const ContentCountdown& countdown) {
+    const WordsLook& words = scene.look.words;
+    SlideObject figures;
+    figures.kind = ObjectKind::Countdown;
+    figures.inFront = true;
+    figures.box = countdownBoxes(words.box).figures;
+    figures.text =
+        countdown.to ? countdown.to->toString(QStringLiteral("HH:mm")) : countdownFor(countdown.seconds);
+    figures.size = int(kLookHeight * figures.box.height());
+    figures.weight = words.weight;
+    figures.colour = words.colour;
+    scene.look.words.box = countdownBoxes(words.box).words;
+    scene.look.words.vertical = VerticalAlign::Bottom;
+    scene.look.objects.push_back(figures);
+}
+
+} // namespace
+
 Scene sceneOf(const ItemSlides& slides, const OutputSlides& output, std::optional<int> slide) {
     Scene scene;
     scene.output = output.output.name;
@@ -263,7 +304,11 @@ Scene sceneOf(const ItemSlides& slides, const OutputSlides& output, std::optiona
     scene.look = output.lookOf(shown);
     scene.fontSize = output.fontSizeOf(shown);
     const ContentEntry& entry = slides.content.entries[size_t(shown.start.entry)];
-    const ContentPart& part = slides.content.parts[size_t(entry.part)];
+    const ContentPart& part = slides.content.partOf(entry, output.output.kind == OutputKind::Stage);
+    if (!part.picture.isEmpty() && !insistsOn(output.output, LookGroup::Backdrop))
+        scene.look.backdrop = pictureBackdrop(part);
+    if (slides.content.countdown)
+        addCountdown(scene, *slides.content.countdown);
     for (const FitRow& row : shown.rows) {
         scene.rows.push_back(sceneRow(row, part.lines[size_t(row.line)], output.output, scene.look));
         scene.rows.back().startsLine = &row == &shown.rows.front() || (&row)[-1].line != row.line;

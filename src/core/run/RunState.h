@@ -78,6 +78,8 @@ struct RunState {
 /// The pictures of what is on screen: black before the first take. Outputs are those of the plan's slides.
 [[nodiscard]] std::vector<Scene> scenesFor(const RunState& state, const RunPlan& plan,
                                            const std::vector<Output>& outputs);
+/// The pictures with countdowns that begin to run at `now`, the time of the take.
+[[nodiscard]] std::vector<Scene> startedAt(std::vector<Scene> scenes, const QTime& now);
 [[nodiscard]] Scene blackScene(const Output& output);
 
 } // namespace mivanta

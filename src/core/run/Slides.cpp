@@ -51,9 +51,13 @@ void addCredits(OutputSlides& slides, const ItemContent& content) {
 OutputSlides outputSlides(const ItemContent& content, const Output& output, const LookChain& chain,
                           MeasureSource& measures) {
     ResolvedLook resolved = lookOn(output, chain);
+    const bool hasStageWords = output.kind == OutputKind::Stage && content.stageWords;
     std::vector<FitPart> parts;
-    for (const ContentPart& part : content.parts)
-        parts.push_back(fitPartOf(part, output, resolved.look, measures));
+    if (hasStageWords)
+        parts.push_back(fitPartOf(*content.stageWords, output, resolved.look, measures));
+    else
+        for (const ContentPart& part : content.parts)
+            parts.push_back(fitPartOf(part, output, resolved.look, measures));
     const FitResult fitted = fitContent(parts, content, output, resolved.look, measures);
 
     OutputSlides result;
@@ -63,15 +67,16 @@ OutputSlides outputSlides(const ItemContent& content, const Output& output, cons
     result.fontSize = fitted.size;
     result.reason = fitted.reason;
     const int part = fitted.reason.part;
-    result.reasonText =
-        fitReasonText(fitted.reason, part >= 0 ? content.parts[size_t(part)].label : QString());
+    result.reasonText = fitReasonText(fitted.reason, part < 0        ? QString()
+                                                     : hasStageWords ? content.stageWords->label
+                                                                     : content.parts[size_t(part)].label);
     for (size_t e = 0; e < content.entries.size(); ++e) {
-        const ContentPart& from = content.parts[size_t(content.entries[e].part)];
+        const ContentPart& from = content.partOf(content.entries[e], hasStageWords);
         if (from.isBlank) {
             result.slides.push_back({{int(e), 0, 0}, 1, 1, {}});
             continue;
         }
-        const auto& slides = fitted.parts[size_t(content.entries[e].part)];
+        const auto& slides = fitted.parts[hasStageWords ? 0 : size_t(content.entries[e].part)];
         for (size_t s = 0; s < slides.size(); ++s) {
             const FitRow& first = slides[s].rows.front();
             const ContentLine& line = from.lines[size_t(first.line)];
@@ -152,15 +157,12 @@ std::vector<Step> stepsFor(const ItemContent& content, const std::vector<OutputS
 }
 
 SlidePlace slidePlace(const ItemContent& content, const Slide& slide) {
-    const auto labelOf = [&](size_t entry) -> const QString& {
-        return content.parts[size_t(content.entries[entry].part)].label;
-    };
-    SlidePlace place{labelOf(size_t(slide.start.entry)), 0, 0, 0};
-    for (size_t e = 0; e <= size_t(slide.start.entry); ++e)
-        place.time += labelOf(e) == place.part ? 1 : 0;
+    const PartTime at = partTimeOf(slide.start.entry, content);
+    SlidePlace place{at.part, at.time, 0, 0};
     if (!slide.rows.empty()) {
-        place.line = slide.rows.front().line;
-        place.toLine = slide.rows.back().line;
+        const ContentPart& part = content.parts[size_t(content.entries[size_t(slide.start.entry)].part)];
+        place.line = part.writtenLine(slide.rows.front().line);
+        place.toLine = part.writtenTo(slide.rows.back().line);
     }
     return place;
 }

@@ -3,6 +3,8 @@
 #include "core/base/Colour.h"
 #include <QRectF>
 #include <QString>
+#include <QTime>
+#include <optional>
 
 namespace mivanta {
 
@@ -16,7 +18,9 @@ struct SlideObject {
     double opacity = 1;              ///< 0 to 1
     bool inFront = false;            ///< before the words; else behind them
     QString picture;                 ///< for Picture: a file of the library's media
-    QString text;  ///< for Text: what it says; for Clock: "HH:mm"; for Countdown: the time "10:30"
+    /// For Text: what it says; for Clock: "HH:mm"; for Countdown: the time "10:30" or "10:30:15.000", or
+    /// "+300" for so many seconds from when it is taken.
+    QString text;
     int size = 48; ///< px, of Text, Clock and Countdown: the largest; they shrink to fit
     int weight = 700;
     Colour colour{255, 255, 255, 255}; ///< of letters, a line, or what fills a shape
@@ -40,5 +44,12 @@ struct SlideObject {
     /// True when its picture changes with the time of day.
     [[nodiscard]] bool isLive() const { return kind == ObjectKind::Clock || kind == ObjectKind::Countdown; }
 };
+
+/// The text of a countdown that runs for so many seconds once it is taken.
+[[nodiscard]] QString countdownFor(int seconds);
+/// What such an object says of the time it ends; a time of day stays as it is.
+[[nodiscard]] SlideObject startedAt(SlideObject object, const QTime& now);
+/// Seconds that it has left; it runs at most half a day. Nothing when it says no time.
+[[nodiscard]] std::optional<int> secondsLeft(const SlideObject& countdown, const QTime& now);
 
 } // namespace mivanta

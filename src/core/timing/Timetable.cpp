@@ -12,6 +12,8 @@ constexpr double kSongFrame = 35;           // seconds before, between and after
 constexpr double kReadWordsAMinute = 140;   // aloud, from a lectern
 constexpr double kSpokenWordsAMinute = 110; // by everybody together
 constexpr int kRounding = 15;               // a guess is not told to the second
+constexpr int kSecondsAPicture = 10;
+constexpr int kSecondsAPause = 60;
 constexpr int kHalfADay = 12 * 3600;
 
 int wordCount(const QString& text) {
@@ -31,9 +33,15 @@ QDateTime fixedTime(const QTime& at, const QDateTime& now) {
 } // namespace
 
 int guessedSeconds(const Item& item, const Service& service) {
-    if (item.isHeading() || item.isUnknown())
+    if (!item.hasSlides())
         return 0;
-    const ItemContent content = contentOf(item.content, service);
+    if (const auto* pictures = std::get_if<PictureItem>(&item.content))
+        return int(pictures->pictures.size()) * item.plan.advance.value_or(kSecondsAPicture);
+    if (const auto* countdown = std::get_if<CountdownItem>(&item.content))
+        return countdown->to ? 0 : countdown->seconds;
+    if (std::holds_alternative<PauseItem>(item.content))
+        return kSecondsAPause;
+    const ItemContent content = contentOf(item, service);
     int lines = 0;
     int words = 0;
     for (const ContentEntry& entry : content.entries)
@@ -47,6 +55,18 @@ int guessedSeconds(const Item& item, const Service& service) {
     return std::max(kRounding, int(std::ceil(seconds / kRounding)) * kRounding);
 }
 
+namespace {
+
+/// A countdown to a time lasts until then; anything else as long as it is guessed to.
+int usualSeconds(const Item& item, const Service& service, const QDateTime& now) {
+    const auto* countdown = std::get_if<CountdownItem>(&item.content);
+    if (!countdown || !countdown->to)
+        return guessedSeconds(item, service);
+    return now.isValid() ? std::max(0, int(now.secsTo(fixedTime(*countdown->to, now)))) : 0;
+}
+
+} // namespace
+
 Timetable timetableOf(const Service& service) {
     Timetable table;
     table.rows.resize(service.items.size());
@@ -57,12 +77,11 @@ Timetable timetableOf(const Service& service) {
         const Item& item = service.items[i];
         TimetableRow& row = table.rows[i];
         row.begins = now;
-        if (item.isHeading()) {
+        if (item.isHeading())
             heading = &row;
+        if (!item.hasSlides())
             continue;
-        }
         row.isGuessed = !item.plan.seconds;
-        row.seconds = item.plan.skipped ? 0 : item.plan.seconds.value_or(guessedSeconds(item, service));
         if (item.plan.skipped)
             continue;
         if (item.plan.at && now.isValid()) {
@@ -76,6 +95,7 @@ Timetable timetableOf(const Service& service) {
                 heading->begins = now;
         }
         isFirst = false;
+        row.seconds = item.plan.seconds ? *item.plan.seconds : usualSeconds(item, service, now);
         now = now.isValid() ? now.addSecs(row.seconds) : now;
         table.seconds += row.seconds;
         if (heading)

@@ -4,11 +4,18 @@
 #include "desk/app/Session.h"
 #include "media/PictureProxies.h"
 #include <QBuffer>
+#include <QFileInfo>
 #include <QImage>
 
 namespace mivanta {
 
 namespace {
+
+Result<StoredPicture> broughtIn(Library& library, const QString& path) {
+    if (const auto facts = lookAtPicture(path); !facts)
+        return tl::unexpected(facts.error());
+    return library.pictures().bringIn(path);
+}
 
 void ask(Session& session, QObject* asker, std::function<Result<StoredPicture>(Library&)> work,
          const PictureTaken& taken) {
@@ -25,13 +32,38 @@ void ask(Session& session, QObject* asker, std::function<Result<StoredPicture>(L
 
 void bringInPicture(Session& session, QObject* asker, const QString& path, const PictureTaken& taken) {
     ask(
-        session, asker,
-        [path](Library& library) -> Result<StoredPicture> {
-            if (const auto facts = lookAtPicture(path); !facts)
-                return tl::unexpected(facts.error());
-            return library.pictures().bringIn(path);
+        session, asker, [path](Library& library) { return broughtIn(library, path); }, taken);
+}
+
+void bringInPictures(Session& session, QObject* asker, const QStringList& paths,
+                     const std::function<void(std::vector<OrderPicture>)>& taken) {
+    if (paths.isEmpty())
+        return;
+    struct Taken {
+        std::vector<OrderPicture> pictures;
+        std::vector<Error> errors;
+    };
+    session.library().ask<Taken>(
+        asker,
+        [paths](Library& library) -> Result<Taken> {
+            Taken result;
+            for (const QString& path : paths)
+                if (const auto picture = broughtIn(library, path))
+                    result.pictures.push_back({picture->name, QFileInfo(picture->title).completeBaseName()});
+                else
+                    result.errors.push_back(picture.error());
+            return result;
         },
-        taken);
+        [&session, taken](Result<Taken> result) {
+            if (!result) {
+                Q_EMIT session.problem(result.error());
+                return;
+            }
+            for (const Error& error : result->errors)
+                Q_EMIT session.problem(error);
+            if (!result->pictures.empty())
+                taken(std::move(result->pictures));
+        });
 }
 
 void bringInPicture(Session& session, QObject* asker, const QImage& picture, const PictureTaken& taken) {

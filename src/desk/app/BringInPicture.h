@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "core/order/ItemWords.h"
 #include "store/Pictures.h"
 #include <functional>
 
@@ -16,6 +17,9 @@ using PictureTaken = std::function<void(const StoredPicture&)>;
 /// Copies a picture file into the library, in the background; what is no picture is told and changes nothing.
 /// `taken` is not called when `asker` is gone by then.
 void bringInPicture(Session& session, QObject* asker, const QString& path, const PictureTaken& taken);
+/// The same for several, in their order; those that are no pictures are told and left out.
+void bringInPictures(Session& session, QObject* asker, const QStringList& paths,
+                     const std::function<void(std::vector<OrderPicture>)>& taken);
 /// The same for a picture that was pasted.
 void bringInPicture(Session& session, QObject* asker, const QImage& picture, const PictureTaken& taken);
 /// The same for a file that the person chooses.

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/ItemClipboard.h"
-#include "formats/ServiceFile.h"
+#include "formats/ItemJson.h"
 #include <QJsonArray>
 #include <QJsonDocument>
 #include <QMimeData>

@@ -81,6 +81,12 @@ QString DialogPrompts::pictureToChoose() {
         tr("Pictures (*.%1);;All files (*)").arg(pictureSuffixes().join(QStringLiteral(" *."))));
 }
 
+QStringList DialogPrompts::picturesToChoose() {
+    return QFileDialog::getOpenFileNames(
+        m_window, tr("Choose pictures"), {},
+        tr("Pictures (*.%1);;All files (*)").arg(pictureSuffixes().join(QStringLiteral(" *."))));
+}
+
 bool DialogPrompts::deleteTheme(const QString& name, const QString& warning) {
     return QMessageBox::question(m_window, QStringLiteral("Mivanta"),
                                  tr("Put the theme \u201c%1\u201d into the bin?\n\n%2").arg(name, warning)) ==

@@ -31,6 +31,7 @@ public:
     [[nodiscard]] virtual QStringList textFilesToImport() = 0;
     [[nodiscard]] virtual QStringList themeFilesToImport() = 0;
     [[nodiscard]] virtual QString pictureToChoose() = 0;
+    [[nodiscard]] virtual QStringList picturesToChoose() = 0;
     /// `warning`: who uses it.
     [[nodiscard]] virtual bool deleteTheme(const QString& name, const QString& warning) = 0;
 
@@ -64,6 +65,7 @@ public:
     [[nodiscard]] QStringList textFilesToImport() override;
     [[nodiscard]] QStringList themeFilesToImport() override;
     [[nodiscard]] QString pictureToChoose() override;
+    [[nodiscard]] QStringList picturesToChoose() override;
     [[nodiscard]] bool deleteTheme(const QString& name, const QString& warning) override;
     [[nodiscard]] Unsaved unsavedWork(const QString& service) override;
     [[nodiscard]] Unsaved unsavedSong(const QString& title) override;

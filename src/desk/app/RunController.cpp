@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/RunController.h"
-#include "formats/ServiceFile.h"
+#include "formats/ItemJson.h"
 #include <QJsonArray>
 #include <QJsonDocument>
 #include <QJsonObject>
@@ -60,24 +60,22 @@ void RunController::showLive() {
     m_player.show(m_live);
 }
 
-void RunController::take() {
-    if (!m_state.next)
-        return;
-    const RunState next = taken(m_state, m_book);
-    if (next == m_state)
-        return;
-    m_live = scenesFor(next, m_book, m_book.outputs());
+void RunController::show(const RunState& next) {
+    m_takenAt = QDateTime::currentDateTime();
+    m_live = startedAt(scenesFor(next, m_book, m_book.outputs()), m_takenAt.time());
     showLive();
     change(next);
+    Q_EMIT shown();
+}
+
+void RunController::take() {
+    if (const RunState next = taken(m_state, m_book); m_state.next && !(next == m_state))
+        show(next);
 }
 
 void RunController::back() {
-    const RunState next = takenBack(m_state, m_book);
-    if (next == m_state)
-        return;
-    m_live = scenesFor(next, m_book, m_book.outputs());
-    showLive();
-    change(next);
+    if (const RunState next = takenBack(m_state, m_book); !(next == m_state))
+        show(next);
 }
 
 void RunController::lookAhead(int steps) {
@@ -157,6 +155,8 @@ QByteArray RunController::keptState() const {
         {u"curtain"_s, int(m_state.curtain)}, {u"hint"_s, m_state.itemHint}, {u"desk"_s, m_desk}};
     if (m_state.onScreen)
         json.insert(u"onScreen"_s, cueToJson(*m_state.onScreen));
+    if (m_takenAt.isValid())
+        json.insert(u"takenAt"_s, m_takenAt.toString(Qt::ISODateWithMs));
     if (m_state.next)
         json.insert(u"next"_s, cueToJson(*m_state.next));
     if (m_state.planOnScreen)
@@ -190,13 +190,16 @@ void RunController::takeUp(const QByteArray& kept) {
     state.curtain = Curtain(json[u"curtain"_s].toInt());
     state.itemHint = json[u"hint"_s].toInt();
     m_state = reconciled(state, m_book);
+    m_takenAt = QDateTime::fromString(json[u"takenAt"_s].toString(), Qt::ISODateWithMs);
     if (m_state.onScreen)
-        m_live = scenesFor(m_state, m_book, m_book.outputs());
+        m_live = startedAt(scenesFor(m_state, m_book, m_book.outputs()), m_takenAt.time());
     for (Scene& scene : m_live)
         scene.curtain = m_state.curtain;
     keep();
     m_prefetchSoon.start();
     Q_EMIT changed();
+    if (m_state.onScreen)
+        Q_EMIT shown();
 }
 
 } // namespace mivanta

@@ -2,6 +2,7 @@
 #pragma once
 #include "desk/app/SlideBook.h"
 #include "link/PlayerClient.h"
+#include <QDateTime>
 
 namespace mivanta {
 
@@ -16,6 +17,8 @@ public:
     [[nodiscard]] const SlideBook& plan() const { return m_book; }
     /// The pictures ordered last, one an output; empty before the first take.
     [[nodiscard]] const std::vector<Scene>& live() const { return m_live; }
+    /// When what is on screen was put there; invalid before the first take.
+    [[nodiscard]] const QDateTime& takenAt() const { return m_takenAt; }
 
     // What the keys do. Only take() and back() change what the congregation sees, and the curtain.
     void take();
@@ -39,9 +42,11 @@ public:
 
 Q_SIGNALS:
     void changed();
+    void shown(); ///< something was put on screen, or taken up again after a restart
 
 private:
     void change(const RunState& next);
+    void show(const RunState& next);
     void showLive();
     void keep();
     void prefetch();
@@ -51,6 +56,7 @@ private:
     PlayerClient& m_player;
     RunState m_state;
     std::vector<Scene> m_live;
+    QDateTime m_takenAt;
     QString m_desk;
     bool m_mayKeep = false; ///< not before what was kept last has been taken up
     QTimer m_prefetchSoon;

@@ -106,21 +106,33 @@ std::vector<ItemId> ServiceDocument::duplicate(const std::vector<ItemId>& ids) {
     return made;
 }
 
-void ServiceDocument::changePlan(const std::vector<ItemId>& ids, const std::function<void(ItemPlan&)>& change,
-                                 const QString& what, int visit) {
+template <typename Part>
+void ServiceDocument::changePart(Part Item::*member, const std::vector<ItemId>& ids,
+                                 const std::function<void(Part&)>& change, const QString& what, int visit) {
     Service next = m_service;
     bool isChanged = false;
     for (const ItemId& id : ids) {
         const int at = next.indexOf(id);
-        if (at < 0 || next.items[size_t(at)].isHeading())
+        if (at < 0 || !next.items[size_t(at)].hasSlides())
             continue;
-        ItemPlan& plan = next.items[size_t(at)].plan;
-        const ItemPlan before = plan;
-        change(plan);
-        isChanged = isChanged || !(plan == before);
+        Part& part = next.items[size_t(at)].*member;
+        const Part before = part;
+        change(part);
+        isChanged = isChanged || !(part == before);
     }
     if (isChanged)
         apply(std::move(next), what, visit);
+}
+
+void ServiceDocument::changePlan(const std::vector<ItemId>& ids, const std::function<void(ItemPlan&)>& change,
+                                 const QString& what, int visit) {
+    changePart(&Item::plan, ids, change, what, visit);
+}
+
+void ServiceDocument::changeEdits(const std::vector<ItemId>& ids,
+                                  const std::function<void(SlideEdits&)>& change, const QString& what,
+                                  int visit) {
+    changePart(&Item::edits, ids, change, what, visit);
 }
 
 void ServiceDocument::setStart(const QDateTime& start) {
@@ -156,13 +168,10 @@ void ServiceDocument::move(const std::vector<ItemId>& ids, int to) {
                                                : tr("moving %1 items").arg(ids.size()));
 }
 
-void ServiceDocument::renameHeading(const ItemId& id, const QString& title) {
-    Service next = m_service;
-    const int at = next.indexOf(id);
-    if (at < 0 || !next.items[size_t(at)].isHeading() || next.items[size_t(at)].title() == title)
-        return;
-    next.items[size_t(at)].content = Heading{title};
-    apply(std::move(next), tr("renaming a heading"));
+void ServiceDocument::rename(const ItemId& id, const QString& title) {
+    const Item* item = m_service.item(id);
+    if (item && canBeNamed(item->content))
+        change(id, named(item->content, title), tr("renaming %1").arg(item->title()));
 }
 
 void ServiceDocument::change(const ItemId& id, ItemWords words, const QString& what, int visit) {

@@ -38,9 +38,13 @@ public:
     /// Changes the plans of these items; headings have none. `visit`: as change().
     void changePlan(const std::vector<ItemId>& ids, const std::function<void(ItemPlan&)>& change,
                     const QString& what, int visit = 0);
+    /// Changes what is done with single slides of an item, and what the stage sees of it.
+    void changeEdits(const std::vector<ItemId>& ids, const std::function<void(SlideEdits&)>& change,
+                     const QString& what, int visit = 0);
     /// When it begins; an invalid time takes it away.
     void setStart(const QDateTime& start);
-    void renameHeading(const ItemId& id, const QString& title);
+    /// What has a name of its own in the order: a heading, a note, a pause, a countdown, pictures.
+    void rename(const ItemId& id, const QString& title);
     void setTitle(const QString& title);
     void setTheme(const Theme& theme);
     /// That new services begin with.
@@ -71,6 +75,10 @@ Q_SIGNALS:
 
 private:
     class Change;
+    /// Changes what `member` holds of these items, where they have slides.
+    template <typename Part>
+    void changePart(Part Item::*member, const std::vector<ItemId>& ids,
+                    const std::function<void(Part&)>& change, const QString& what, int visit);
     void apply(Service next, const QString& what, int visit = 0);
     void take(Service service, const QString& path, const std::optional<FileStamp>& stamp);
     void writeJournal();

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "desk/app/AutoAdvance.h"
 #include "desk/app/Contrasts.h"
 #include "desk/app/LibraryClient.h"
-#include "desk/app/RunController.h"
 #include "desk/app/ServiceDocument.h"
 #include "desk/app/ServiceReadings.h"
 #include "desk/app/SlideBook.h"
@@ -34,6 +34,7 @@ public:
     [[nodiscard]] ServiceDocument& document() { return m_document; }
     [[nodiscard]] SlideBook& book() { return m_book; }
     [[nodiscard]] RunController& run() { return m_run; }
+    [[nodiscard]] AutoAdvance& advance() { return m_advance; }
     [[nodiscard]] Contrasts& contrasts() { return m_contrasts; }
     [[nodiscard]] ServiceReadings& readings() { return m_readings; }
     [[nodiscard]] PlayerClient& player() { return m_player; }
@@ -66,6 +67,7 @@ private:
     ServiceReadings m_readings{m_book, m_contrasts};
     PlayerClient m_player;
     RunController m_run;
+    AutoAdvance m_advance{m_run, m_document};
     Worker m_settings{QStringLiteral("settings")};
     std::vector<Monitor> m_monitors;
     std::vector<Placement> m_placements;

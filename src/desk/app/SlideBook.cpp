@@ -48,12 +48,13 @@ void SlideBook::serviceChanged() {
     m_items.clear();
     QHash<ItemId, Made> kept;
     const auto keep = [&](const Item& item) {
-        if (const auto made = m_made.constFind(item.id);
-            made != m_made.constEnd() && isSame(made->words, item.content) && made->look == item.look)
+        if (const auto made = m_made.constFind(item.id); made != m_made.constEnd() &&
+                                                         isSame(made->words, item.content) &&
+                                                         made->look == item.look && made->edits == item.edits)
             kept.insert(item.id, *made);
     };
     for (const Item& item : service.items)
-        if (!item.isHeading()) {
+        if (item.hasSlides()) {
             if (item.isRun())
                 m_items.push_back(item.id);
             keep(item);
@@ -93,10 +94,10 @@ std::shared_ptr<const ItemSlides> SlideBook::sharedSlidesOf(const ItemId& id) co
     const Item* item = m_document.service().item(id);
     if (!item)
         item = unplannedItem(id);
-    if (!item || item->isHeading() || item->isUnknown())
+    if (!item || !item->hasSlides())
         return nullptr;
     auto slides = std::make_shared<const ItemSlides>(slidesOf(*item));
-    m_made.insert(id, {item->content, item->look, slides});
+    m_made.insert(id, {item->content, item->look, item->edits, slides});
     return slides;
 }
 
@@ -106,8 +107,7 @@ ItemSlides SlideBook::slidesOf(const ItemWords& words) const {
 
 ItemSlides SlideBook::slidesOf(const Item& item) const {
     const Service& service = m_document.service();
-    return slidesFor(contentOf(item.content, service), m_outputs, lookChainOf(item, service, m_themes),
-                     m_measures);
+    return slidesFor(contentOf(item, service), m_outputs, lookChainOf(item, service, m_themes), m_measures);
 }
 
 int SlideBook::slideCountOf(const ItemWords& words) const {

@@ -51,6 +51,7 @@ private:
     struct Made {
         ItemWords words;
         ItemLook look;
+        SlideEdits edits;
         std::shared_ptr<const ItemSlides> slides;
     };
     void serviceChanged();

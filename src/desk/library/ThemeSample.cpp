@@ -59,7 +59,7 @@ void ThemeSample::fill() {
     addItem(tr("A sample of our own"), OurWords);
     addItem(tr("The longest song in the library"), Longest);
     for (const Item& item : m_session.document().service().items)
-        if (!item.isHeading() && !item.isUnknown())
+        if (item.hasSlides())
             addItem(item.title(), item.id.text());
     setCurrentIndex(std::max(0, findData(before)));
 }

@@ -5,11 +5,16 @@
 #include "desk/parts/Style.h"
 #include "desk/prepare/LookDrops.h"
 #include "desk/prepare/LookInService.h"
+#include "desk/prepare/MomentInService.h"
 #include "desk/prepare/PassageInService.h"
+#include "desk/prepare/PicturesInService.h"
 #include "desk/prepare/PlanInService.h"
+#include "desk/prepare/SlideInService.h"
 #include "desk/prepare/SongInService.h"
+#include "desk/prepare/StageInService.h"
 #include "desk/prepare/TextInService.h"
 #include <QGridLayout>
+#include <QKeyEvent>
 #include <QLabel>
 #include <QVBoxLayout>
 
@@ -21,8 +26,8 @@ constexpr int kColumns = 3;
 
 } // namespace
 
-Bench::Bench(Session& session, ThumbnailStore& thumbnails, const PictureChooser& choosePicture,
-             QWidget* parent)
+Bench::Bench(Session& session, Prompts& prompts, ThumbnailStore& thumbnails,
+             const PictureChooser& choosePicture, QWidget* parent)
     : QScrollArea(parent),
       m_session(session),
       m_thumbnails(thumbnails) {
@@ -46,8 +51,13 @@ Bench::Bench(Session& session, ThumbnailStore& thumbnails, const PictureChooser&
             [this](const SongId& id) { Q_EMIT openInLibrary(id); });
     m_passage = new PassageInService(m_session, content);
     m_text = new TextInService(m_session, content);
+    m_set = new PicturesInService(m_session, prompts, content);
+    m_moment = new MomentInService(m_session, content);
+    m_slide = new SlideInService(m_session, content);
+    connect(m_slide, &SlideInService::moveWanted, this, &Bench::moveSlide);
     connect(m_text, &TextInService::libraryWanted, this, &Bench::openInLibrary);
     m_plan = new PlanInService(m_session, content);
+    m_stage = new StageInService(m_session, content);
     m_look = new LookInService(m_session, m_thumbnails, choosePicture, content);
 
     auto* column = new QVBoxLayout(content);
@@ -56,9 +66,13 @@ Bench::Bench(Session& session, ThumbnailStore& thumbnails, const PictureChooser&
     column->addWidget(m_title);
     column->addWidget(m_kind);
     column->addWidget(m_passage); // what is changed most stands before many pictures
+    column->addWidget(m_moment);
     column->addLayout(m_grid);
+    column->addWidget(m_slide);
+    column->addWidget(m_set);
     column->addSpacing(spaced(1));
     column->addWidget(m_plan);
+    column->addWidget(m_stage);
     column->addSpacing(spaced(2));
     column->addWidget(m_song);
     column->addWidget(m_text);
@@ -78,7 +92,11 @@ void Bench::setItem(const ItemId& id) {
     m_song->setItem(id);
     m_passage->setItem(id);
     m_text->setItem(id);
+    m_set->setItem(id);
+    m_moment->setItem(id);
+    m_slide->setItem(id);
     m_plan->setItem(id);
+    m_stage->setItem(id);
     m_look->setItem(id);
     for (PictureView* picture : m_pictures)
         picture->setChosen(false);
@@ -95,12 +113,10 @@ void Bench::refresh() {
     } else {
         m_title->setText(item->title());
         QStringList facts{item->isHeading() ? tr("Heading \u00b7 F2 renames it")
-                          : item->passage() ? tr("Scripture")
                           : item->isUnknown()
                               ? tr("This came from another version of Mivanta. It is kept in the order as it "
                                    "is, and passed over while running.")
-                          : item->text() ? textKindName(item->text()->text->kind)
-                                         : tr("Song")};
+                              : kindText(item->content)};
         if (const Passage* passage = item->passage())
             facts << passage->words.front().translation.name;
         if (const TextItem* text = item->text())
@@ -117,29 +133,37 @@ void Bench::refresh() {
         m_kind->setText(facts.join(QStringLiteral(" \u00b7 ")));
     }
     m_plan->refresh();
+    m_stage->refresh();
     m_song->refresh();
     m_passage->refresh();
     m_text->refresh();
+    m_set->refresh();
+    m_moment->refresh();
+    m_slide->refresh();
     showSlides(slides ? *slides : ItemSlides());
     m_look->refresh();
+}
+
+void Bench::addPicture() {
+    auto* view = new PictureView(m_thumbnails, widget());
+    const int at = int(m_pictures.size());
+    view->setChoosable(tr("Choose this slide: its look can be its own"));
+    view->setTakesLooks();
+    view->installEventFilter(this);
+    connect(view, &PictureView::lookDropped, this, [this, at](const LookDrop& drop) {
+        dropLook(m_session, this, m_look->targetOfSlide(at), tr("slide %1").arg(at + 1), drop);
+    });
+    connect(view, &PictureView::clicked, this,
+            [this, at] { chooseSlide(m_look->slide() == at ? std::nullopt : std::optional(at)); });
+    m_grid->addWidget(view, at / kColumns, at % kColumns);
+    m_pictures.push_back(view);
 }
 
 void Bench::showSlides(const ItemSlides& slides) {
     const int main = slides.outputs.empty() ? -1 : mainOutput(slides);
     const size_t count = main < 0 ? 0 : slides.outputs[size_t(main)].slides.size();
-    while (m_pictures.size() < count) {
-        auto* view = new PictureView(m_thumbnails, widget());
-        const int at = int(m_pictures.size());
-        view->setChoosable(tr("Choose this slide: its look can be its own"));
-        view->setTakesLooks();
-        connect(view, &PictureView::lookDropped, this, [this, at](const LookDrop& drop) {
-            dropLook(m_session, this, m_look->targetOfSlide(at), tr("slide %1").arg(at + 1), drop);
-        });
-        connect(view, &PictureView::clicked, this,
-                [this, at] { chooseSlide(m_look->slide() == at ? std::nullopt : std::optional(at)); });
-        m_grid->addWidget(view, at / kColumns, at % kColumns);
-        m_pictures.push_back(view);
-    }
+    while (m_pictures.size() < count)
+        addPicture();
     for (size_t i = 0; i < m_pictures.size(); ++i) {
         m_pictures[i]->setVisible(i < count);
         if (i >= count) {
@@ -158,8 +182,50 @@ void Bench::showSlides(const ItemSlides& slides) {
     }
 }
 
+/// What the keys do with the slide that has the focus.
+bool Bench::eventFilter(QObject* watched, QEvent* event) {
+    if (event->type() != QEvent::KeyPress)
+        return QScrollArea::eventFilter(watched, event);
+    const auto at = std::find(m_pictures.begin(), m_pictures.end(), watched);
+    const auto* key = static_cast<QKeyEvent*>(event);
+    const int slide = int(at - m_pictures.begin());
+    const bool isAlt = key->modifiers() & Qt::AltModifier;
+    if (at == m_pictures.end())
+        return QScrollArea::eventFilter(watched, event);
+    if (key->key() == Qt::Key_Delete)
+        hideSlide(slide);
+    else if (isAlt && (key->key() == Qt::Key_Left || key->key() == Qt::Key_Right))
+        moveSlide(slide, key->key() == Qt::Key_Left ? -1 : 1);
+    else
+        return QScrollArea::eventFilter(watched, event);
+    return true;
+}
+
+/// The focus goes with the slide, so that the key can be pressed again.
+void Bench::moveSlide(int slide, int by) {
+    const Item* item = m_session.document().service().item(m_item);
+    if (!item)
+        return;
+    const bool isSet = std::holds_alternative<PictureItem>(item->content);
+    if (isSet && !m_set->move(slide, by))
+        return;
+    if (!isSet)
+        m_slide->move(slide, by);
+    const int to = slide + by;
+    if (isSet && m_look->slide() == slide)
+        chooseSlide(to);
+    if (isSet && m_pictures[size_t(slide)]->hasFocus())
+        m_pictures[size_t(to)]->setFocus();
+}
+
+void Bench::hideSlide(int slide) {
+    m_slide->hide(slide);
+}
+
 void Bench::chooseSlide(const std::optional<int>& slide) {
     m_look->setSlide(slide);
+    m_slide->setSlide(slide);
+    m_set->setSlide(slide);
     for (size_t i = 0; i < m_pictures.size(); ++i)
         m_pictures[i]->setChosen(slide && int(i) == *slide);
 }

@@ -29,6 +29,10 @@ QString allOf(ItemKind kind) {
         return LookInService::tr("All scripture of this service");
     case ItemKind::Text:
         return LookInService::tr("All texts of this service");
+    case ItemKind::Picture:
+        return LookInService::tr("All pictures of this service");
+    case ItemKind::Pause:
+        return LookInService::tr("All pauses and countdowns of this service");
     }
     return {};
 }
@@ -387,7 +391,7 @@ void LookInService::showReading() {
         changeChoice(service, target(), m_session.book().themes(),
                      [&](LookChoice& choice) { choice.own.add(changes); });
         const Item* item = service.item(m_item);
-        return slidesFor(contentOf(item->content, service), m_session.outputs(),
+        return slidesFor(contentOf(*item, service), m_session.outputs(),
                          lookChainOf(*item, service, m_session.book().themes()), m_session.book().measures());
     });
 }

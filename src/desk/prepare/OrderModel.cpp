@@ -2,6 +2,7 @@
 #include "desk/prepare/OrderModel.h"
 #include "core/run/Cards.h"
 #include "desk/parts/FindList.h"
+#include "desk/parts/LookDrag.h"
 #include <QMimeData>
 
 namespace mivanta {
@@ -12,15 +13,9 @@ constexpr const char* kItemsMime = "application/x-mivanta-items";
 
 /// "V1 C V2 C · G": what stands at the right of an item on the sheet.
 QString sideText(const Item& item) {
-    if (item.passage())
-        return OrderModel::tr("Scripture");
-    if (const TextItem* text = item.text())
-        return textKindName(text->text->kind);
-    if (item.isUnknown())
-        return OrderModel::tr("not known here");
     const Song* song = item.song();
     if (!song)
-        return {};
+        return kindText(item.content);
     QStringList chips;
     for (const PartChip& chip : partChips(contentOf(*song)))
         chips << chip.label;
@@ -78,6 +73,8 @@ QVariant OrderModel::data(const QModelIndex& index, int role) const {
         return item.title();
     case IsHeadingRole:
         return item.isHeading();
+    case IsNoteRole:
+        return std::holds_alternative<NoteItem>(item.content);
     case SideRole: {
         const int seconds = m_times.rows[size_t(index.row())].seconds;
         if (item.isHeading())
@@ -111,8 +108,7 @@ bool OrderModel::setData(const QModelIndex& index, const QVariant& value, int ro
         return false;
     // Later: the change resets this model, which must not happen under the editor that is closing.
     QMetaObject::invokeMethod(
-        this, [this, id = idAt(index.row()), title] { m_document.renameHeading(id, title); },
-        Qt::QueuedConnection);
+        this, [this, id = idAt(index.row()), title] { m_document.rename(id, title); }, Qt::QueuedConnection);
     return true;
 }
 
@@ -120,13 +116,14 @@ Qt::ItemFlags OrderModel::flags(const QModelIndex& index) const {
     if (!index.isValid())
         return Qt::ItemIsDropEnabled; // between items, never onto one
     Qt::ItemFlags flags = Qt::ItemIsEnabled | Qt::ItemIsSelectable | Qt::ItemIsDragEnabled;
-    if (data(index, IsHeadingRole).toBool())
+    if (canBeNamed(m_document.service().items[size_t(index.row())].content))
         flags |= Qt::ItemIsEditable;
     return flags;
 }
 
 QStringList OrderModel::mimeTypes() const {
-    return {QString::fromLatin1(kItemsMime), QString::fromLatin1(FindListModel::kMimeType)};
+    return {QString::fromLatin1(kItemsMime), QString::fromLatin1(FindListModel::kMimeType),
+            QStringLiteral("text/uri-list")};
 }
 
 QMimeData* OrderModel::mimeData(const QModelIndexList& indexes) const {
@@ -145,6 +142,12 @@ bool OrderModel::dropMimeData(const QMimeData* data, Qt::DropAction, int row, in
         Q_EMIT picksDropped(FindListModel::picksIn(data), to);
         return true;
     }
+    if (const QStringList files = localFilesIn(*data); !files.isEmpty()) {
+        Q_EMIT filesDropped(files, to);
+        return true;
+    }
+    if (!data->hasFormat(QString::fromLatin1(kItemsMime)))
+        return false;
     std::vector<ItemId> ids;
     for (const QByteArray& id : data->data(QString::fromLatin1(kItemsMime)).split('\n'))
         ids.push_back(ItemId::fromText(QString::fromLatin1(id)));

@@ -19,6 +19,7 @@ public:
         SlackRole,   ///< before a fixed time: "2 min free", "1:30 min over"; else empty
         IsLateRole,  ///< true when that time is missed
         SkippedRole, ///< left out today
+        IsNoteRole,  ///< for the operator
     };
     explicit OrderModel(ServiceDocument& document, QObject* parent = nullptr);
 
@@ -38,6 +39,7 @@ public:
     [[nodiscard]] const Timetable& timetable() const { return m_times; }
 
 Q_SIGNALS:
+    void filesDropped(const QStringList& files, int at);
     void picksDropped(const std::vector<mivanta::FindPick>& picks, int at);
 
 private:

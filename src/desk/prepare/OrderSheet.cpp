@@ -225,8 +225,7 @@ void OrderSheet::duplicateSelected() {
 
 void OrderSheet::skipSelected() {
     const std::vector<Item> items = selectedItems();
-    const bool skip = std::any_of(items.begin(), items.end(),
-                                  [](const Item& item) { return !item.isHeading() && !item.plan.skipped; });
+    const bool skip = std::any_of(items.begin(), items.end(), [](const Item& item) { return item.isRun(); });
     m_document.changePlan(
         selected(), [skip](ItemPlan& plan) { plan.skipped = skip; },
         skip ? tr("leaving out today") : tr("not leaving out today"));

@@ -158,41 +158,62 @@ int OrderView::lookRowAt(QPoint at) const {
     return index.isValid() && !index.data(OrderModel::IsHeadingRole).toBool() ? index.row() : -1;
 }
 
+/// A picture file is put into the order where it is dropped between two items or behind the last one.
+bool OrderView::isBetween(QPoint at, const LookDrop& drop) const {
+    if (drop.file.isEmpty() || drop.isThemeFile)
+        return false;
+    const QModelIndex index = indexAt(at);
+    if (!index.isValid())
+        return true;
+    const QRect row = visualRect(index);
+    const int edge = row.height() / 4;
+    return at.y() < row.top() + edge || at.y() > row.bottom() - edge;
+}
+
 void OrderView::dragEnterEvent(QDragEnterEvent* event) {
-    if (!lookDropIn(*event->mimeData())) {
-        QListView::dragEnterEvent(event);
+    m_dragged = lookDropIn(*event->mimeData());
+    QListView::dragEnterEvent(event); // also for a picture, which may go between items
+    if (!m_dragged)
         return;
-    }
-    m_lookRow = lookRowAt(event->position().toPoint());
+    followDrag(event);
+}
+
+void OrderView::followDrag(QDragMoveEvent* event) {
+    m_lookRow.reset();
+    if (!isBetween(event->position().toPoint(), *m_dragged))
+        m_lookRow = lookRowAt(event->position().toPoint());
     event->setDropAction(Qt::CopyAction);
     event->accept();
     viewport()->update();
 }
 
 void OrderView::dragMoveEvent(QDragMoveEvent* event) {
-    if (!m_lookRow) {
+    const bool isBetweenItems = m_dragged && isBetween(event->position().toPoint(), *m_dragged);
+    setDropIndicatorShown(!m_dragged || isBetweenItems);
+    if (!m_dragged || isBetweenItems)
         QListView::dragMoveEvent(event);
-        return;
-    }
-    m_lookRow = lookRowAt(event->position().toPoint());
-    event->setDropAction(Qt::CopyAction);
-    event->accept();
-    viewport()->update();
+    if (m_dragged)
+        followDrag(event);
 }
 
 void OrderView::dragLeaveEvent(QDragLeaveEvent* event) {
     m_lookRow.reset();
+    m_dragged.reset();
+    setDropIndicatorShown(true);
     QListView::dragLeaveEvent(event);
     viewport()->update();
 }
 
 void OrderView::dropEvent(QDropEvent* event) {
     const auto drop = lookDropIn(*event->mimeData());
-    if (!drop) {
+    m_lookRow.reset();
+    m_dragged.reset();
+    setDropIndicatorShown(true);
+    if (!drop || isBetween(event->position().toPoint(), *drop)) {
         QListView::dropEvent(event);
+        viewport()->update();
         return;
     }
-    m_lookRow.reset();
     viewport()->update();
     event->setDropAction(Qt::CopyAction);
     event->accept();

@@ -28,9 +28,12 @@ protected:
 
 private:
     [[nodiscard]] int lookRowAt(QPoint at) const;
+    [[nodiscard]] bool isBetween(QPoint at, const LookDrop& drop) const;
+    void followDrag(QDragMoveEvent* event);
     void paintLookTarget(QPainter& painter) const;
     /// -1 = the service; nothing = nothing of that kind is dragged here.
     std::optional<int> m_lookRow;
+    std::optional<LookDrop> m_dragged; ///< what would change a look
 };
 
 /// Draws headings with their rule and items with their time; for a view of an OrderModel.

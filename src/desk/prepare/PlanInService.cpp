@@ -3,6 +3,7 @@
 #include "core/timing/Timetable.h"
 #include "desk/parts/Columns.h"
 #include "desk/parts/Style.h"
+#include "desk/prepare/CommonValue.h"
 #include <QCheckBox>
 #include <QGridLayout>
 #include <QLabel>
@@ -14,14 +15,9 @@ namespace {
 
 constexpr int kSmallField = 34; // in steps of the layout
 
-/// The value that all have; nothing when they differ.
 template <typename Value>
-std::optional<Value> common(const std::vector<const Item*>& items, Value ItemPlan::*member) {
-    const Value first = items.front()->plan.*member;
-    for (const Item* item : items)
-        if (item->plan.*member != first)
-            return std::nullopt;
-    return first;
+std::optional<Value> commonPlan(const std::vector<const Item*>& items, Value ItemPlan::*member) {
+    return commonValue(items, [member](const Item& item) { return item.plan.*member; });
 }
 
 } // namespace
@@ -44,6 +40,14 @@ PlanInService::PlanInService(Session& session, QWidget* parent) : QWidget(parent
     m_skipped = new QCheckBox(tr("Leave out today"), this);
     m_skipped->setObjectName(QStringLiteral("plan-skipped"));
     m_skipped->setToolTip(tr("It stays in the order and is passed over while running (Ctrl+T)"));
+    m_advance =
+        field("plan-advance", tr("By itself"),
+              tr("The next slide of this item comes by itself after so long: 10 s, 1:30; empty = only "
+                 "when it is taken"));
+    m_advance->setMaximumWidth(spaced(kSmallField));
+    m_goesOn = new QCheckBox(tr("then on to the next item"), this);
+    m_goesOn->setObjectName(QStringLiteral("plan-goes-on"));
+    m_goesOn->setToolTip(tr("Behind its last slide the next item comes by itself, too"));
     m_wrong = new QLabel(this);
     m_wrong->setObjectName(QStringLiteral("plan-wrong"));
     m_wrong->setWordWrap(true);
@@ -62,8 +66,16 @@ PlanInService::PlanInService(Session& session, QWidget* parent) : QWidget(parent
     grid->addWidget(m_takes, 1, 1);
     grid->addWidget(label(m_note), 1, 2);
     grid->addWidget(m_note, 1, 3);
-    grid->addWidget(m_skipped, 2, 0, 1, 4);
-    grid->addWidget(m_wrong, 3, 0, 1, 4);
+    grid->addWidget(label(m_advance), 2, 0);
+    grid->addWidget(m_advance, 2, 1);
+    grid->addWidget(m_goesOn, 2, 2, 1, 2);
+    grid->addWidget(m_skipped, 3, 0, 1, 4);
+    grid->addWidget(m_wrong, 4, 0, 1, 4);
+    connect(m_advance, &QLineEdit::editingFinished, this, &PlanInService::takeAdvance);
+    connect(m_goesOn, &QCheckBox::clicked, this, [this](bool on) {
+        m_goesOn->setTristate(false);
+        change(tr("going on by itself"), [on](ItemPlan& plan) { plan.goesOn = on; });
+    });
     connect(m_at, &QLineEdit::editingFinished, this, &PlanInService::takeTime);
     connect(m_takes, &QLineEdit::editingFinished, this, &PlanInService::takeDuration);
     connect(m_leader, &QLineEdit::editingFinished, this, [this] {
@@ -92,26 +104,19 @@ QLineEdit* PlanInService::field(const char* name, const QString& label, const QS
 void PlanInService::setItem(const ItemId& id) {
     m_item = id;
     m_wrong->hide();
-    for (QLineEdit* edit : {m_at, m_takes, m_leader, m_note})
+    for (QLineEdit* edit : {m_at, m_takes, m_leader, m_note, m_advance})
         edit->setModified(false);
     refresh();
 }
 
 std::vector<ItemId> PlanInService::items() const {
-    std::vector<ItemId> ids = m_selection ? m_selection() : std::vector<ItemId>();
-    if (std::find(ids.begin(), ids.end(), m_item) == ids.end())
-        ids = {m_item};
-    const Service& service = m_session.document().service();
-    std::erase_if(ids, [&](const ItemId& id) {
-        const Item* item = service.item(id);
-        return !item || item->isHeading();
-    });
-    return ids;
+    return chosenWithSlides(m_session.document().service(),
+                            m_selection ? m_selection() : std::vector<ItemId>(), m_item);
 }
 
 void PlanInService::change(const QString& what, const std::function<void(ItemPlan&)>& work) {
     m_session.document().changePlan(items(), work, what);
-    for (QLineEdit* edit : {m_at, m_takes, m_leader, m_note})
+    for (QLineEdit* edit : {m_at, m_takes, m_leader, m_note, m_advance})
         edit->setModified(false); // it is taken
     refresh();
 }
@@ -134,6 +139,21 @@ void PlanInService::takeDuration() {
         change(tr("how long it takes"), [&](ItemPlan& plan) { plan.seconds = seconds; });
 }
 
+void PlanInService::takeAdvance() {
+    const QString text = m_advance->text().trimmed();
+    bool isNumber = false; // seconds, where nothing else is said: slides do not stay for minutes
+    const int bare = text.toInt(&isNumber);
+    const auto seconds = isNumber ? std::optional(bare) : durationFrom(text);
+    const bool isGood = seconds && *seconds > 0 && *seconds <= kLongestItem;
+    m_wrong->setVisible(!text.isEmpty() && !isGood);
+    m_wrong->setText(tr("\u201c%1\u201d is no length; write it like 10 s or 1:30.").arg(text));
+    if (m_advance->isModified() && (isGood || text.isEmpty()))
+        change(tr("slides that come by themselves"), [&](ItemPlan& plan) {
+            plan.advance = isGood ? seconds : std::nullopt;
+            plan.goesOn = plan.goesOn && isGood;
+        });
+}
+
 void PlanInService::refresh() {
     const Service& service = m_session.document().service();
     std::vector<const Item*> shown;
@@ -152,19 +172,25 @@ void PlanInService::refresh() {
             edit->setModified(false);
         }
     };
-    const auto at = common(shown, &ItemPlan::at);
+    const auto at = commonPlan(shown, &ItemPlan::at);
     show(m_at, at && *at ? (*at)->toString(QStringLiteral("HH:mm")) : QString(),
          !at                    ? several
          : row.begins.isValid() ? row.begins.time().toString(QStringLiteral("HH:mm"))
                                 : QString());
-    const auto seconds = common(shown, &ItemPlan::seconds);
+    const auto seconds = commonPlan(shown, &ItemPlan::seconds);
     show(m_takes, seconds && *seconds ? durationText(**seconds) : QString(),
          !seconds ? several : tr("about %1").arg(durationText(guessedSeconds(*shown.front(), service))));
-    const auto leader = common(shown, &ItemPlan::leader);
+    const auto leader = commonPlan(shown, &ItemPlan::leader);
     show(m_leader, leader.value_or(QString()), leader ? QString() : several);
-    const auto note = common(shown, &ItemPlan::note);
+    const auto note = commonPlan(shown, &ItemPlan::note);
     show(m_note, note.value_or(QString()), note ? QString() : several);
-    const auto skipped = common(shown, &ItemPlan::skipped);
+    const auto advance = commonPlan(shown, &ItemPlan::advance);
+    show(m_advance, advance && *advance ? durationText(**advance) : QString(), advance ? tr("no") : several);
+    const auto goesOn = commonPlan(shown, &ItemPlan::goesOn);
+    m_goesOn->setTristate(!goesOn);
+    m_goesOn->setCheckState(!goesOn ? Qt::PartiallyChecked : *goesOn ? Qt::Checked : Qt::Unchecked);
+    m_goesOn->setEnabled(!advance || *advance);
+    const auto skipped = commonPlan(shown, &ItemPlan::skipped);
     m_skipped->setTristate(!skipped);
     m_skipped->setCheckState(!skipped ? Qt::PartiallyChecked : *skipped ? Qt::Checked : Qt::Unchecked);
 }

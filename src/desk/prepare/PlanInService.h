@@ -11,7 +11,7 @@ class QLineEdit;
 namespace mivanta {
 
 /// When the chosen items begin, how long they take, who leads them, a note for the operator, and whether they
-/// are left out today. Of several items, what they have in common.
+/// are left out today; whether slides come by themselves. Of several items, what they have in common.
 class PlanInService : public QWidget {
     Q_OBJECT
 public:
@@ -26,6 +26,7 @@ private:
     void change(const QString& what, const std::function<void(ItemPlan&)>& work);
     void takeTime();
     void takeDuration();
+    void takeAdvance();
     [[nodiscard]] std::vector<ItemId> items() const;
 
     Session& m_session;
@@ -35,6 +36,8 @@ private:
     QLineEdit* m_takes;
     QLineEdit* m_leader;
     QLineEdit* m_note;
+    QLineEdit* m_advance;
+    QCheckBox* m_goesOn;
     QCheckBox* m_skipped;
     QLabel* m_wrong; ///< what could not be understood
 };

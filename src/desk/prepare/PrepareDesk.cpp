@@ -6,13 +6,17 @@
 #include "desk/parts/Columns.h"
 #include "desk/parts/SendMenu.h"
 #include "desk/parts/Style.h"
+#include "desk/prepare/FileDrops.h"
 #include "desk/prepare/LookDrops.h"
 #include "desk/prepare/LookInService.h"
+#include "desk/prepare/MomentInService.h"
 #include "desk/prepare/PlanInService.h"
+#include "desk/prepare/StageInService.h"
 #include "desk/prepare/WordsInService.h"
 #include <QAction>
 #include <QHBoxLayout>
 #include <QLabel>
+#include <QMenu>
 #include <QStackedLayout>
 #include <QToolButton>
 #include <QVBoxLayout>
@@ -28,10 +32,11 @@ PrepareDesk::PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileAc
     auto* order = new QWidget(this);
     m_sheet = new OrderSheet(m_session.document(), m_session.book(), order);
     m_bench = new Bench(
-        m_session, tools.thumbnails,
+        m_session, tools.prompts, tools.thumbnails,
         [this](const auto& chosen) { choosePicture(m_session, m_prompts, this, chosen); }, order);
     m_bench->look()->setSelection([this] { return m_sheet->selected(); });
     m_bench->plan()->setSelection([this] { return m_sheet->selected(); });
+    m_bench->stage()->setSelection([this] { return m_sheet->selected(); });
     auto* row = new QHBoxLayout(order);
     row->setContentsMargins(spaced(4), 0, 0, 0);
     row->setSpacing(0);
@@ -53,13 +58,18 @@ PrepareDesk::PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileAc
         m_sheet->setFocus();
     });
     connect(m_sheet, &OrderSheet::currentChanged, this, [this] { m_bench->setItem(m_sheet->current()); });
-    connect(m_sheet, &OrderSheet::selectionChanged, this, [this] { m_bench->plan()->refresh(); });
+    connect(m_sheet, &OrderSheet::selectionChanged, this, [this] {
+        m_bench->plan()->refresh();
+        m_bench->stage()->refresh();
+    });
     connect(m_sheet, &OrderSheet::titleClicked, this, &PrepareDesk::rename);
     connect(m_sheet, &OrderSheet::startClicked, this, &PrepareDesk::changeStart);
     connect(m_sheet, &OrderSheet::failed, &m_session, &Session::problem);
     buildSheetMenu();
     connect(m_sheet, &OrderSheet::lookDropped, this, &PrepareDesk::takeLook);
     connect(m_sheet->model(), &OrderModel::picksDropped, this, &PrepareDesk::addAt);
+    connect(m_sheet->model(), &OrderModel::filesDropped, this,
+            [this](const QStringList& files, int at) { placeFiles(m_session, this, files, placeFrom(at)); });
     connect(m_find, &FindPanel::chosen, this, &PrepareDesk::add);
     connect(m_find, &FindPanel::opened, this, &PrepareDesk::openInLibrary);
     connect(m_find, &FindPanel::currentChanged, this, &PrepareDesk::previewFound);
@@ -87,6 +97,7 @@ QWidget* PrepareDesk::buildSheetColumn(const std::vector<QAction*>& fileActions)
                                    tr("Add a heading"), tr("Add a heading at the mark (Ctrl+H)"));
     heading->setShortcut(QKeySequence(QStringLiteral("Ctrl+H")));
     addAction(heading);
+    QToolButton* more = addMenuButton(heading);
     QAction* up = sheetAction(QStringLiteral("move-up"), QStringLiteral("arrow-up"), tr("Move up"),
                               tr("Move the chosen items up (Alt+Up)"));
     QAction* down = sheetAction(QStringLiteral("move-down"), QStringLiteral("arrow-down"), tr("Move down"),
@@ -126,7 +137,8 @@ QWidget* PrepareDesk::buildSheetColumn(const std::vector<QAction*>& fileActions)
     paper->setMenu(sheets);
     tools->addWidget(paper);
     tools->addStretch(1);
-    for (QAction* action : {heading, up, down, remove})
+    tools->addWidget(more);
+    for (QAction* action : {up, down, remove})
         addButton(action);
     auto* column = new QVBoxLayout(side);
     column->setContentsMargins(0, spaced(2), 0, spaced(4));
@@ -180,10 +192,56 @@ void PrepareDesk::add(const std::vector<FindPick>& picks) {
 }
 
 void PrepareDesk::addAt(const std::vector<FindPick>& picks, int at) {
-    auto row = std::make_shared<int>(at);
-    placePicks(m_session, m_prompts, this, picks, [this, row](ItemWords words) {
+    placePicks(m_session, m_prompts, this, picks, placeFrom(at));
+}
+
+/// Puts one behind the other, from there on.
+std::function<void(ItemWords)> PrepareDesk::placeFrom(int at) {
+    return [this, row = std::make_shared<int>(at)](ItemWords words) {
         m_sheet->select(m_session.document().insert((*row)++, std::move(words)));
+    };
+}
+
+/// Everything that Find does not find.
+QToolButton* PrepareDesk::addMenuButton(QAction* heading) {
+    auto* button = new QToolButton(this);
+    button->setObjectName(QStringLiteral("add-menu"));
+    button->setIcon(icon(QStringLiteral("plus"), day().text));
+    button->setIconSize(QSize(spaced(4.5), spaced(4.5)));
+    button->setAccessibleName(tr("Add something else"));
+    button->setToolTip(tr("Add a heading, pictures, a note, a pause or a countdown at the mark (Ctrl+E)"));
+    button->setShortcut(QKeySequence(QStringLiteral("Ctrl+E")));
+    button->setPopupMode(QToolButton::InstantPopup);
+    auto* menu = new QMenu(button);
+    menu->setToolTipsVisible(true);
+    menu->addAction(heading);
+    const auto add = [&](const char* name, const QString& text, const QString& tip, auto work) {
+        QAction* action = menu->addAction(text, this, work);
+        action->setObjectName(QLatin1String(name));
+        action->setToolTip(tip);
+    };
+    add("add-pictures", tr("&Pictures\u2026"), tr("A picture, or a set of several that come one by one"),
+        [this] {
+            placeFiles(m_session, this, m_prompts.picturesToChoose(), placeFrom(m_sheet->markerRow()));
+        });
+    add("add-note", tr("A &note for the operator"), tr("Read on the Run desk only"),
+        [this] { addMoment(NoteItem()); });
+    add("add-pause", tr("A pa&use"), tr("The backdrop without words, for silence or something played"),
+        [this] { addMoment(PauseItem{tr("Quiet time")}); });
+    add("add-countdown", tr("A &countdown"), tr("To a time of day, or for a while"), [this] {
+        CountdownItem countdown{tr("We begin in"), std::nullopt};
+        if (const QDateTime& start = m_session.document().service().start; start.isValid())
+            countdown.to = start.time();
+        addMoment(countdown);
     });
+    button->setMenu(menu);
+    return button;
+}
+
+/// What it says can be typed at once.
+void PrepareDesk::addMoment(ItemWords words) {
+    m_sheet->select(m_session.document().insert(m_sheet->markerRow(), std::move(words)));
+    m_bench->moment()->focusWords();
 }
 
 void PrepareDesk::takeLook(const std::vector<ItemId>& onto, const LookDrop& drop) {

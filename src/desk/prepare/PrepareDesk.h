@@ -10,6 +10,7 @@
 
 class QAction;
 class QStackedLayout;
+class QToolButton;
 
 namespace mivanta {
 
@@ -37,6 +38,9 @@ private:
     QWidget* buildFindColumn(ThumbnailStore& thumbnails);
     QAction* sheetAction(const QString& name, const QString& iconName, const QString& text,
                          const QString& tip);
+    QToolButton* addMenuButton(QAction* heading);
+    void addMoment(ItemWords words);
+    [[nodiscard]] std::function<void(ItemWords)> placeFrom(int at);
     void addAt(const std::vector<FindPick>& picks, int at);
     void takeLook(const std::vector<ItemId>& onto, const LookDrop& drop);
     void addHeading();

@@ -47,17 +47,27 @@ void setContent(Lane& lane, const Item& item, const Service& service) {
         side = song->key;
         if (song->capo > 0)
             side += LaneList::tr(" \u00b7 capo %1").arg(song->capo);
-    } else if (item.passage()) {
-        side = LaneList::tr("Scripture");
-    } else if (const TextItem* text = item.text()) {
-        side = textKindName(text->text->kind);
+    } else {
+        side = kindText(item.content);
     }
     if (!item.plan.leader.isEmpty())
         side = side.isEmpty() ? item.plan.leader : item.plan.leader + QStringLiteral(" \u00b7 ") + side;
     lane.setNote(item.plan.note);
     const bool hasParts = item.song() != nullptr;
     lane.setContent(item.title(), side,
-                    hasParts ? partChips(contentOf(item.content, service)) : std::vector<PartChip>());
+                    hasParts ? partChips(contentOf(item, service)) : std::vector<PartChip>());
+}
+
+/// What the operator is to read between two items.
+QLabel* noteOf(const NoteItem& note, QWidget* parent) {
+    auto* label = new QLabel(note.words, parent);
+    label->setObjectName(QStringLiteral("run-note"));
+    label->setTextFormat(Qt::PlainText);
+    label->setWordWrap(true);
+    label->setFont(textFont(1.05, true));
+    label->setContentsMargins(spaced(10.5), spaced(1.5), spaced(2.5), spaced(1.5));
+    label->setStyleSheet(QStringLiteral("color: %1").arg(night().text.name()));
+    return label;
 }
 
 } // namespace
@@ -77,19 +87,27 @@ void LaneList::connectLane(Lane* lane, const ItemId& id) {
 }
 
 void LaneList::rebuild() {
-    const SlideBook& plan = m_run.plan();
     for (Lane* lane : m_lanes)
         lane->deleteLater();
     m_lanes.clear();
     if (m_unplanned)
         m_unplanned->deleteLater();
     m_unplanned = nullptr;
-    for (int i = 0; i < plan.itemCount(); ++i) {
-        auto* lane = new Lane(i + 1, plan.itemId(i), widget());
-        const ItemId id = plan.itemId(i);
-        setContent(*lane, *m_document.service().item(id), m_document.service());
-        connectLane(lane, id);
-        m_column->insertWidget(i, lane);
+    for (QLabel* note : m_notes)
+        note->deleteLater();
+    m_notes.clear();
+    int at = 0; // in the column
+    for (const Item& item : m_document.service().items) {
+        if (const auto* note = std::get_if<NoteItem>(&item.content)) {
+            m_notes.push_back(noteOf(*note, widget()));
+            m_column->insertWidget(at++, m_notes.back());
+        }
+        if (!item.isRun())
+            continue;
+        auto* lane = new Lane(int(m_lanes.size()) + 1, item.id, widget());
+        setContent(*lane, item, m_document.service());
+        connectLane(lane, item.id);
+        m_column->insertWidget(at++, lane);
         m_lanes.push_back(lane);
     }
     m_empty->setVisible(m_lanes.empty());
@@ -137,7 +155,7 @@ void LaneList::showUnplanned() {
         connectLane(m_unplanned, item->id);
         // Where it is read: behind what was on screen before.
         const int before = state.planOnScreen ? plan.indexOf(state.planOnScreen->item) : -1;
-        m_column->insertWidget(before + 1, m_unplanned);
+        m_column->insertWidget(before >= 0 ? m_column->indexOf(m_lanes[size_t(before)]) + 1 : 0, m_unplanned);
     }
     const auto stepOf = [&](const std::optional<Cue>& cue) {
         return cue && cue->item == item->id ? slides.stepAt(cue->position) : -1;

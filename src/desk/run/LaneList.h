@@ -30,6 +30,7 @@ private:
     QVBoxLayout* m_column;
     QLabel* m_empty;
     std::vector<Lane*> m_lanes;
+    std::vector<QLabel*> m_notes; ///< for the operator, between lanes
     Lane* m_unplanned = nullptr;
     QTimer m_sightSoon;
 };

@@ -110,6 +110,14 @@ QWidget* RunDesk::buildSide(ThumbnailStore& thumbnails) {
     m_goTo->setObjectName(QStringLiteral("run-goto"));
     m_goTo->setFont(textFont(1.3, true));
     m_goTo->setStyleSheet(QStringLiteral("color: %1").arg(night().accent.name()));
+    m_byItself = new QLabel(side);
+    m_byItself->setObjectName(QStringLiteral("run-by-itself"));
+    m_byItself->setFont(textFont(1.1, true));
+    m_byItself->setWordWrap(true);
+    m_byItself->setStyleSheet(QStringLiteral("color: %1").arg(night().accent.name()));
+    m_tick.setInterval(200);
+    connect(&m_tick, &QTimer::timeout, this, &RunDesk::showByItself);
+    connect(&m_session.advance(), &AutoAdvance::changed, this, &RunDesk::showByItself);
     auto* column = new QVBoxLayout(side);
     column->setContentsMargins(0, spaced(2.5), spaced(3.5), spaced(2));
     column->setSpacing(spaced(2));
@@ -118,6 +126,7 @@ QWidget* RunDesk::buildSide(ThumbnailStore& thumbnails) {
     column->addWidget(buildCurtain());
     column->addSpacing(spaced(2));
     column->addWidget(m_where);
+    column->addWidget(m_byItself);
     column->addWidget(m_goTo);
     column->addStretch(1);
     return side;
@@ -272,6 +281,18 @@ void RunDesk::refresh() {
     }
 }
 
+void RunDesk::showByItself() {
+    const auto& due = m_session.advance().due();
+    if (due && isVisible())
+        m_tick.start();
+    else
+        m_tick.stop();
+    const qint64 left = due ? QDateTime::currentDateTime().msecsTo(*due) : 0;
+    m_byItself->setText(due ? tr("Next by itself in %1. H holds it.")
+                                  .arg(durationText(int(std::max<qint64>(0, (left + 999) / 1000))))
+                            : QString());
+}
+
 void RunDesk::showEvent(QShowEvent* event) {
     QWidget::showEvent(event);
     qApp->installEventFilter(this);
@@ -279,6 +300,7 @@ void RunDesk::showEvent(QShowEvent* event) {
     for (const Output& output : m_session.outputs())
         showFrame(output.name);
     refresh();
+    showByItself();
 }
 
 void RunDesk::hideEvent(QHideEvent* event) {
@@ -336,6 +358,9 @@ bool RunDesk::obeyKey(QKeyEvent* event) {
     case Qt::Key_Escape:
         forgetDigits();
         run.lookBack();
+        return true;
+    case Qt::Key_H:
+        m_session.advance().stop();
         return true;
     default:
         break;

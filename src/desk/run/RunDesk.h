@@ -39,6 +39,7 @@ private:
     void look(const FindPick& pick);
     void typeDigit(int digit);
     void forgetDigits();
+    void showByItself();
 
     Session& m_session;
     Prompts& m_prompts;
@@ -53,6 +54,8 @@ private:
     std::vector<std::pair<Curtain, QToolButton*>> m_curtain;
     QLabel* m_where;
     QLabel* m_goTo;
+    QLabel* m_byItself; ///< when the next slide comes without a key
+    QTimer m_tick;
     QTimer m_digitsOver;
     int m_digits = 0;
 };

@@ -1,0 +1,102 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/order/ItemContent.h"
+#include "core/order/ItemLook.h"
+#include <memory>
+#include <variant>
+
+namespace mivanta {
+
+struct Heading {
+    QString title;
+};
+
+/// A song in the order, as it stands in this service: its own copy, so that a service opens anywhere.
+/// Immutable, so that copies of an order are cheap and a changed song is a new one.
+struct SongItem {
+    std::shared_ptr<const Song> song; ///< never null
+};
+
+/// A passage of scripture with its verses.
+struct PassageItem {
+    std::shared_ptr<const Passage> passage; ///< never null
+};
+
+/// A spoken text, and what was answered when it was placed.
+struct TextItem {
+    std::shared_ptr<const SpokenText> text; ///< never null
+    QMap<QString, QString> answers;         ///< by what was asked
+};
+
+/// A picture of the library's media in the order.
+struct OrderPicture {
+    QString name;    ///< of its file in the media folder, as StoredPicture has it
+    QString caption; ///< what it was called; shown when the item says so
+    friend bool operator==(const OrderPicture&, const OrderPicture&) = default;
+};
+
+/// One picture, or a set of them: a slide each, in their order.
+struct PictureItem {
+    QString title; ///< empty = the first picture's caption
+    std::vector<OrderPicture> pictures;
+    PictureFit fit = PictureFit::Whole; ///< around a whole picture is black
+    bool showsCaptions = false;
+    friend bool operator==(const PictureItem&, const PictureItem&) = default;
+};
+
+/// Something for the operator to read while running; it has no slides.
+struct NoteItem {
+    QString words;
+    friend bool operator==(const NoteItem&, const NoteItem&) = default;
+};
+
+/// Time in which nothing is to be read: the backdrop alone.
+struct PauseItem {
+    QString title;
+    friend bool operator==(const PauseItem&, const PauseItem&) = default;
+};
+
+/// Counts down to a time of day, or for a while from when it is taken.
+struct CountdownItem {
+    QString words;           ///< over the figures; may be empty
+    std::optional<QTime> to; ///< nothing = for `seconds`
+    int seconds = 300;       ///< 1 to kLongestItem
+    friend bool operator==(const CountdownItem&, const CountdownItem&) = default;
+};
+
+/// Something that another version of the program put into the order: kept as it is, and never run.
+struct UnknownItem {
+    QString kind;
+    QString title;
+    QByteArray json; ///< as it was read
+};
+
+using ItemWords = std::variant<Heading, SongItem, PassageItem, TextItem, PictureItem, NoteItem, PauseItem,
+                               CountdownItem, UnknownItem>;
+
+[[nodiscard]] SongItem songItem(Song song);
+[[nodiscard]] PassageItem passageItem(Passage passage);
+[[nodiscard]] TextItem textItem(SpokenText text, QMap<QString, QString> answers = {});
+
+/// What it is called on the sheet; what has no name is called by its kind.
+[[nodiscard]] QString titleOf(const ItemWords& words);
+/// "Song", "Scripture", "Prayer", "3 pictures"…; empty for a heading.
+[[nodiscard]] QString kindText(const ItemWords& words);
+
+/// True for what is named in the order itself: headings, notes, pauses, countdowns and pictures.
+[[nodiscard]] bool canBeNamed(const ItemWords& words);
+/// The same with another name; anything else as it is.
+[[nodiscard]] ItemWords named(ItemWords words, const QString& name);
+
+/// True when both hold the very same words, so that their slides are the same.
+[[nodiscard]] bool isSame(const ItemWords& a, const ItemWords& b);
+
+/// A part for each picture, named by its caption.
+[[nodiscard]] ItemContent contentOf(const PictureItem& item);
+[[nodiscard]] ItemContent contentOf(const PauseItem& item);
+[[nodiscard]] ItemContent contentOf(const CountdownItem& item);
+
+/// Nothing for what has no slides.
+[[nodiscard]] std::optional<ItemKind> kindOf(const ItemWords& words);
+
+} // namespace mivanta

@@ -1,0 +1,58 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/order/ItemWords.h"
+
+namespace mivanta {
+
+namespace {
+
+/// A part without a credit line, that comes once.
+void addPart(ItemContent& content, ContentPart part, const QString& stageNote) {
+    content.ownCredit = OwnCredit();
+    content.entries.push_back({int(content.parts.size()), 1, 1, stageNote});
+    content.parts.push_back(std::move(part));
+}
+
+} // namespace
+
+ItemContent contentOf(const PictureItem& item) {
+    ItemContent content;
+    QHash<QString, int> times; // parts are named apart, so that slides keep their looks when they move
+    for (const OrderPicture& picture : item.pictures) {
+        ContentPart part;
+        part.label = picture.caption.isEmpty() ? QStringLiteral("Picture") : picture.caption;
+        if (const int time = ++times[part.label]; time > 1)
+            part.label += QStringLiteral(" (%1)").arg(time);
+        part.shortLabel = QString::number(content.parts.size() + 1);
+        part.picture = picture.name;
+        part.pictureFit = item.fit;
+        part.isBlank = !item.showsCaptions || picture.caption.trimmed().isEmpty();
+        if (!part.isBlank)
+            part.lines.emplace_back(Line{picture.caption});
+        addPart(content, std::move(part), picture.caption);
+    }
+    return content;
+}
+
+ItemContent contentOf(const PauseItem& item) {
+    ItemContent content;
+    ContentPart part;
+    part.label = item.title;
+    part.isBlank = true;
+    addPart(content, std::move(part), item.title);
+    return content;
+}
+
+ItemContent contentOf(const CountdownItem& item) {
+    ItemContent content;
+    ContentPart part;
+    part.label = item.words;
+    part.isBlank = item.words.trimmed().isEmpty();
+    if (!part.isBlank)
+        for (const QString& line : item.words.split(u'\n'))
+            part.lines.emplace_back(Line{line});
+    addPart(content, std::move(part), {});
+    content.countdown = ContentCountdown{item.to, item.seconds};
+    return content;
+}
+
+} // namespace mivanta

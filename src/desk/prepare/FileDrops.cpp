@@ -1,0 +1,71 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/prepare/FileDrops.h"
+#include "desk/app/BringInPicture.h"
+#include "formats/SongReader.h"
+#include "media/PictureProxies.h"
+#include <QFileInfo>
+
+namespace mivanta {
+
+namespace {
+
+struct Brought {
+    std::vector<Song> songs;
+    std::vector<Error> refused;
+};
+
+/// The songs of the files as the library has them now.
+Result<Brought> songsOf(Library& library, const QStringList& files) {
+    Brought brought;
+    for (const ImportEntry& entry : library.import(files)) {
+        auto song =
+            entry.song.isNull() ? Result<Song>(failure(entry.reason, entry.file)) : library.song(entry.song);
+        if (song)
+            brought.songs.push_back(std::move(*song));
+        else
+            brought.refused.push_back(song.error());
+    }
+    return brought;
+}
+
+void placeSongs(Session& session, QObject* asker, const QStringList& files,
+                const std::function<void(ItemWords)>& place) {
+    session.library().ask<Brought>(
+        asker, [files](Library& library) { return songsOf(library, files); },
+        [&session, place](Result<Brought> brought) {
+            if (!brought) {
+                Q_EMIT session.problem(brought.error());
+                return;
+            }
+            for (const Error& error : brought->refused)
+                Q_EMIT session.problem(error);
+            for (Song& song : brought->songs)
+                place(songItem(std::move(song)));
+        },
+        true);
+}
+
+} // namespace
+
+void placeFiles(Session& session, QObject* asker, const QStringList& files,
+                const std::function<void(ItemWords)>& place) {
+    QStringList pictures;
+    QStringList songs;
+    for (const QString& file : files) {
+        if (pictureSuffixes().contains(QFileInfo(file).suffix().toLower()))
+            pictures << file;
+        else if (isSongFileName(file))
+            songs << file;
+        else
+            Q_EMIT session.problem(
+                {QObject::tr("\u201c%1\u201d cannot be put into the order").arg(QFileInfo(file).fileName()),
+                 file, QObject::tr("Drop pictures or song files here; open a service with Ctrl+O.")});
+    }
+    bringInPictures(session, asker, pictures, [place](std::vector<OrderPicture> taken) {
+        place(PictureItem{{}, std::move(taken)});
+    });
+    if (!songs.isEmpty())
+        placeSongs(session, asker, songs, place);
+}
+
+} // namespace mivanta

@@ -1,0 +1,150 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/prepare/PicturesInService.h"
+#include "desk/app/BringInPicture.h"
+#include "desk/app/Prompts.h"
+#include "desk/parts/Style.h"
+#include <QCheckBox>
+#include <QComboBox>
+#include <QFormLayout>
+#include <QHBoxLayout>
+#include <QLineEdit>
+#include <QPushButton>
+
+namespace mivanta {
+
+PicturesInService::PicturesInService(Session& session, Prompts& prompts, QWidget* parent)
+    : QWidget(parent),
+      m_session(session),
+      m_prompts(prompts) {
+    setObjectName(QStringLiteral("pictures-in-service"));
+    const auto field = [&](const char* name, const QString& tip) {
+        auto* edit = new QLineEdit(this);
+        edit->setObjectName(QLatin1String(name));
+        edit->setToolTip(tip);
+        edit->setAccessibleName(tip);
+        return edit;
+    };
+    m_title = field("pictures-title", tr("What the item is called in the order"));
+    m_caption = field("picture-caption", tr("What is said of the chosen picture"));
+    m_fit = new QComboBox(this);
+    m_fit->setObjectName(QStringLiteral("pictures-fit"));
+    m_fit->setToolTip(tr("How a picture of another shape meets the screen"));
+    m_fit->setAccessibleName(m_fit->toolTip());
+    m_fit->addItem(tr("Seen whole, black around it"), int(PictureFit::Whole));
+    m_fit->addItem(tr("Fills the screen, loses edges"), int(PictureFit::Fill));
+    m_fit->addItem(tr("Stretched to the screen"), int(PictureFit::Stretch));
+    m_captions = new QCheckBox(tr("Show captions"), this);
+    m_captions->setObjectName(QStringLiteral("pictures-captions"));
+    m_captions->setToolTip(tr("Captions stand over the pictures as words of the theme do"));
+    auto* more = new QPushButton(tr("Add pictures\u2026"), this);
+    more->setObjectName(QStringLiteral("pictures-add"));
+    more->setToolTip(tr("Puts more pictures behind those that are here"));
+    auto* row = new QHBoxLayout;
+    row->addWidget(m_captions);
+    row->addStretch(1);
+    row->addWidget(more);
+    auto* form = new QFormLayout(this);
+    form->setContentsMargins(0, 0, 0, 0);
+    form->setSpacing(spaced(1.5));
+    form->addRow(tr("Name"), m_title);
+    form->addRow(tr("Pictures are"), m_fit);
+    form->addRow(tr("Caption"), m_caption);
+    form->addRow(row);
+    connect(m_title, &QLineEdit::textEdited, this, [this](const QString& text) {
+        change(
+            tr("the name of the pictures"), [&](PictureItem& item) { item.title = text; }, m_visit);
+    });
+    connect(m_caption, &QLineEdit::textEdited, this, [this](const QString& text) {
+        if (m_slide)
+            change(
+                tr("a caption"), [&](PictureItem& item) { item.pictures[size_t(*m_slide)].caption = text; },
+                m_visit);
+    });
+    connect(m_fit, &QComboBox::activated, this, [this] {
+        change(tr("how pictures meet the screen"),
+               [&](PictureItem& item) { item.fit = PictureFit(m_fit->currentData().toInt()); });
+    });
+    connect(m_captions, &QCheckBox::clicked, this, [this](bool on) {
+        change(tr("showing captions"), [on](PictureItem& item) { item.showsCaptions = on; });
+    });
+    connect(more, &QPushButton::clicked, this, &PicturesInService::addPictures);
+}
+
+const PictureItem* PicturesInService::item() const {
+    const Item* at = m_session.document().service().item(m_item);
+    return at ? std::get_if<PictureItem>(&at->content) : nullptr;
+}
+
+void PicturesInService::setItem(const ItemId& id) {
+    m_item = id;
+    m_slide.reset();
+    m_visit = m_session.document().startVisit();
+    refresh();
+}
+
+void PicturesInService::setSlide(const std::optional<int>& slide) {
+    m_slide = slide;
+    m_visit = m_session.document().startVisit();
+    refresh();
+}
+
+void PicturesInService::change(const QString& what, const std::function<void(PictureItem&)>& work,
+                               int visit) {
+    if (const PictureItem* shown = item()) {
+        PictureItem changed = *shown;
+        work(changed);
+        m_session.document().change(m_item, changed, what, visit);
+    }
+}
+
+bool PicturesInService::move(int picture, int by) {
+    const PictureItem* shown = item();
+    const int count = shown ? int(shown->pictures.size()) : 0;
+    const int to = picture + by;
+    if (picture < 0 || picture >= count || to < 0 || to >= count)
+        return false;
+    change(tr("moving a picture"), [&](PictureItem& item) {
+        const OrderPicture moved = item.pictures[size_t(picture)];
+        item.pictures.erase(item.pictures.begin() + picture);
+        item.pictures.insert(item.pictures.begin() + to, moved);
+    });
+    return true;
+}
+
+void PicturesInService::remove(int picture) {
+    const PictureItem* shown = item();
+    if (shown && picture >= 0 && picture < int(shown->pictures.size()))
+        change(tr("removing a picture"),
+               [&](PictureItem& item) { item.pictures.erase(item.pictures.begin() + picture); });
+}
+
+void PicturesInService::addPictures() {
+    bringInPictures(m_session, this, m_prompts.picturesToChoose(),
+                    [this, id = m_item](std::vector<OrderPicture> pictures) {
+                        if (id == m_item)
+                            change(tr("adding pictures"), [&](PictureItem& item) {
+                                item.pictures.insert(item.pictures.end(), pictures.begin(), pictures.end());
+                            });
+                    });
+}
+
+void PicturesInService::refresh() {
+    const PictureItem* shown = item();
+    setVisible(shown);
+    if (!shown)
+        return;
+    if (m_slide && *m_slide >= int(shown->pictures.size()))
+        m_slide.reset();
+    if (m_title->text() != shown->title)
+        m_title->setText(shown->title);
+    m_title->setPlaceholderText(shown->pictures.empty() ? tr("Pictures") : shown->pictures.front().caption);
+    m_fit->setCurrentIndex(m_fit->findData(int(shown->fit)));
+    m_captions->setChecked(shown->showsCaptions);
+    const QString caption = m_slide ? shown->pictures[size_t(*m_slide)].caption : QString();
+    if (m_caption->text() != caption)
+        m_caption->setText(caption);
+    m_caption->setEnabled(m_slide.has_value());
+    m_caption->setPlaceholderText(m_slide ? QString() : tr("Choose a picture above"));
+}
+
+} // namespace mivanta

@@ -1,0 +1,44 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "desk/app/Session.h"
+#include <QWidget>
+
+class QCheckBox;
+class QComboBox;
+class QLineEdit;
+
+namespace mivanta {
+
+class Prompts;
+
+/// What can be changed about a picture or a set of pictures in the order.
+class PicturesInService : public QWidget {
+    Q_OBJECT
+public:
+    PicturesInService(Session& session, Prompts& prompts, QWidget* parent = nullptr);
+    void setItem(const ItemId& id);
+    /// The picture of that slide is meant; nothing = none.
+    void setSlide(const std::optional<int>& slide);
+    void refresh();
+
+    /// Moves the picture of a slide among the others. False when it cannot be moved there.
+    bool move(int picture, int by);
+    void remove(int picture);
+
+private:
+    [[nodiscard]] const PictureItem* item() const;
+    void change(const QString& what, const std::function<void(PictureItem&)>& work, int visit = 0);
+    void addPictures();
+
+    Session& m_session;
+    Prompts& m_prompts;
+    ItemId m_item;
+    std::optional<int> m_slide;
+    int m_visit = 0;
+    QLineEdit* m_title;
+    QComboBox* m_fit;
+    QCheckBox* m_captions;
+    QLineEdit* m_caption; ///< of the chosen slide's picture
+};
+
+} // namespace mivanta

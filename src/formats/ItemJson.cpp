@@ -1,0 +1,251 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "formats/ItemJson.h"
+#include "core/base/Cases.h"
+#include "formats/JsonNames.h"
+#include "formats/JsonValues.h"
+#include "formats/LookJson.h"
+#include "formats/PassageJson.h"
+#include "formats/SongJson.h"
+#include "formats/TextJson.h"
+#include <QJsonArray>
+#include <QJsonDocument>
+#include <algorithm>
+
+namespace mivanta {
+
+using namespace Qt::StringLiterals;
+
+namespace {
+
+constexpr size_t kMostPictures = 2000; // in one set
+
+QJsonObject planToJson(const ItemPlan& plan) {
+    QJsonObject json;
+    if (plan.seconds)
+        json.insert(u"seconds"_s, *plan.seconds);
+    if (plan.at)
+        json.insert(u"at"_s, plan.at->toString(u"HH:mm"_s));
+    put(json, u"leader"_s, plan.leader);
+    put(json, u"note"_s, plan.note);
+    if (plan.advance)
+        json.insert(u"advance"_s, *plan.advance);
+    if (plan.goesOn)
+        json.insert(u"goesOn"_s, true);
+    if (plan.skipped)
+        json.insert(u"skipped"_s, true);
+    return json;
+}
+
+std::optional<QTime> timeOfDay(const QJsonValue& json) {
+    const QTime time = QTime::fromString(json.toString(), u"HH:mm"_s);
+    return time.isValid() ? std::optional(time) : std::nullopt;
+}
+
+ItemPlan planFromJson(const QJsonObject& json) {
+    ItemPlan plan;
+    if (const QJsonValue seconds = json[u"seconds"_s]; seconds.isDouble())
+        plan.seconds = std::clamp(seconds.toInt(), 0, kLongestItem);
+    plan.at = timeOfDay(json[u"at"_s]);
+    plan.leader = json[u"leader"_s].toString();
+    plan.note = json[u"note"_s].toString();
+    if (const QJsonValue advance = json[u"advance"_s]; advance.isDouble())
+        plan.advance = std::clamp(advance.toInt(), 1, kLongestItem);
+    plan.goesOn = json[u"goesOn"_s].toBool();
+    plan.skipped = json[u"skipped"_s].toBool();
+    return plan;
+}
+
+QJsonObject placeToJson(const SlidePlace& place) {
+    return {{u"part"_s, place.part},
+            {u"time"_s, place.time},
+            {u"line"_s, place.line},
+            {u"toLine"_s, place.toLine}};
+}
+
+SlidePlace placeFromJson(const QJsonObject& json) {
+    SlidePlace place{json[u"part"_s].toString(), std::max(1, json[u"time"_s].toInt(1)),
+                     std::max(0, json[u"line"_s].toInt()), 0};
+    place.toLine = std::max(place.line, json[u"toLine"_s].toInt(place.line));
+    return place;
+}
+
+QJsonObject editsToJson(const SlideEdits& edits) {
+    QJsonObject json;
+    QJsonArray hidden;
+    for (const SlidePlace& place : edits.hidden)
+        hidden.append(placeToJson(place));
+    put(json, u"hidden"_s, hidden);
+    QJsonArray words;
+    for (const SlideWords& given : edits.words) {
+        QJsonObject one = placeToJson(given.place);
+        one.insert(u"words"_s, given.words);
+        words.append(one);
+    }
+    put(json, u"words"_s, words);
+    QJsonArray order;
+    for (const PartTime& at : edits.order)
+        order.append(QJsonObject{{u"part"_s, at.part}, {u"time"_s, at.time}});
+    put(json, u"order"_s, order);
+    put(json, u"stageNote"_s, edits.stageNote);
+    put(json, u"stageWords"_s, edits.stageWords);
+    return json;
+}
+
+SlideEdits editsFromJson(const QJsonObject& json) {
+    SlideEdits edits;
+    for (const QJsonValue& value : json[u"hidden"_s].toArray())
+        edits.hide(placeFromJson(value.toObject()));
+    for (const QJsonValue& value : json[u"words"_s].toArray())
+        edits.setWords(placeFromJson(value.toObject()), value[u"words"_s].toString());
+    for (const QJsonValue& value : json[u"order"_s].toArray())
+        edits.order.push_back({value[u"part"_s].toString(), std::max(1, value[u"time"_s].toInt(1))});
+    edits.stageNote = json[u"stageNote"_s].toString();
+    edits.stageWords = json[u"stageWords"_s].toString();
+    return edits;
+}
+
+QJsonObject picturesToJson(const PictureItem& item) {
+    QJsonArray pictures;
+    for (const OrderPicture& picture : item.pictures) {
+        QJsonObject one{{u"file"_s, picture.name}};
+        put(one, u"caption"_s, picture.caption);
+        pictures.append(one);
+    }
+    QJsonObject json{{u"kind"_s, u"pictures"_s},
+                     {u"pictures"_s, pictures},
+                     {u"fit"_s, nameOf(item.fit)},
+                     {u"showsCaptions"_s, item.showsCaptions}};
+    put(json, u"title"_s, item.title);
+    return json;
+}
+
+PictureItem picturesFromJson(const QJsonObject& json) {
+    PictureItem item;
+    item.title = json[u"title"_s].toString();
+    item.fit = valueOf(json[u"fit"_s].toString(), PictureFit::Whole);
+    item.showsCaptions = json[u"showsCaptions"_s].toBool();
+    for (const QJsonValue& value : json[u"pictures"_s].toArray())
+        if (item.pictures.size() < kMostPictures)
+            item.pictures.push_back({value[u"file"_s].toString(), value[u"caption"_s].toString()});
+    return item;
+}
+
+QJsonObject textToJson(const TextItem& item) {
+    QJsonObject json{{u"kind"_s, u"text"_s}, {u"text"_s, textToJson(*item.text)}};
+    QJsonObject answers;
+    for (auto it = item.answers.begin(); it != item.answers.end(); ++it)
+        answers.insert(it.key(), it.value());
+    if (!answers.isEmpty())
+        json.insert(u"answers"_s, answers);
+    return json;
+}
+
+QJsonObject countdownToJson(const CountdownItem& item) {
+    QJsonObject json{{u"kind"_s, u"countdown"_s}};
+    put(json, u"words"_s, item.words);
+    if (item.to)
+        json.insert(u"to"_s, item.to->toString(u"HH:mm"_s));
+    else
+        json.insert(u"seconds"_s, item.seconds);
+    return json;
+}
+
+QJsonObject wordsToJson(const ItemWords& words) {
+    return std::visit(
+        Cases{[](const Heading& heading) {
+                  return QJsonObject{{u"kind"_s, u"heading"_s}, {u"title"_s, heading.title}};
+              },
+              [](const SongItem& item) {
+                  return QJsonObject{{u"kind"_s, u"song"_s}, {u"song"_s, songToJson(*item.song)}};
+              },
+              [](const PassageItem& item) {
+                  return QJsonObject{{u"kind"_s, u"passage"_s}, {u"passage"_s, passageToJson(*item.passage)}};
+              },
+              [](const TextItem& item) { return textToJson(item); },
+              [](const PictureItem& item) { return picturesToJson(item); },
+              [](const NoteItem& item) {
+                  return QJsonObject{{u"kind"_s, u"note"_s}, {u"words"_s, item.words}};
+              },
+              [](const PauseItem& item) {
+                  return QJsonObject{{u"kind"_s, u"pause"_s}, {u"title"_s, item.title}};
+              },
+              [](const CountdownItem& item) { return countdownToJson(item); },
+              [](const UnknownItem& item) { return QJsonDocument::fromJson(item.json).object(); }},
+        words);
+}
+
+template <typename Words, typename Read>
+Result<ItemWords> wordsOr(Result<Read> read, Words (*make)(Read)) {
+    if (!read)
+        return tl::unexpected(read.error());
+    return ItemWords(make(std::move(*read)));
+}
+
+Result<ItemWords> textFromItemJson(const QJsonObject& json, const QString& where) {
+    auto text = textFromJson(json[u"text"_s].toObject(), where);
+    if (!text)
+        return tl::unexpected(text.error());
+    QMap<QString, QString> answers;
+    const QJsonObject given = json[u"answers"_s].toObject();
+    for (auto it = given.begin(); it != given.end(); ++it)
+        answers.insert(it.key(), it.value().toString());
+    return ItemWords(textItem(std::move(*text), std::move(answers)));
+}
+
+CountdownItem countdownFromJson(const QJsonObject& json) {
+    return {json[u"words"_s].toString(), timeOfDay(json[u"to"_s]),
+            std::clamp(json[u"seconds"_s].toInt(300), 1, kLongestItem)};
+}
+
+Result<ItemWords> wordsFromJson(const QJsonObject& json, const QString& where) {
+    const QString kind = json[u"kind"_s].toString();
+    if (kind == u"heading")
+        return ItemWords(Heading{json[u"title"_s].toString()});
+    if (kind == u"song")
+        return wordsOr(songFromJson(json[u"song"_s].toObject(), where), songItem);
+    if (kind == u"passage")
+        return wordsOr(passageFromJson(json[u"passage"_s].toObject(), where), passageItem);
+    if (kind == u"text")
+        return textFromItemJson(json, where);
+    if (kind == u"pictures")
+        return ItemWords(picturesFromJson(json));
+    if (kind == u"note")
+        return ItemWords(NoteItem{json[u"words"_s].toString()});
+    if (kind == u"pause")
+        return ItemWords(PauseItem{json[u"title"_s].toString()});
+    if (kind == u"countdown")
+        return ItemWords(countdownFromJson(json));
+    return ItemWords(
+        UnknownItem{kind, json[u"title"_s].toString(), QJsonDocument(json).toJson(QJsonDocument::Compact)});
+}
+
+} // namespace
+
+QJsonObject itemToJson(const Item& item) {
+    QJsonObject json = wordsToJson(item.content);
+    json.insert(u"id"_s, item.id.text());
+    if (item.isUnknown())
+        return json; // with all that it had
+    if (const QJsonObject look = itemLookToJson(item.look); !look.isEmpty())
+        json.insert(u"look"_s, look);
+    if (const QJsonObject plan = planToJson(item.plan); !plan.isEmpty())
+        json.insert(u"plan"_s, plan);
+    if (const QJsonObject edits = editsToJson(item.edits); !edits.isEmpty())
+        json.insert(u"slides"_s, edits);
+    return json;
+}
+
+Result<Item> itemFromJson(const QJsonObject& json, const QString& where) {
+    auto words = wordsFromJson(json, where);
+    if (!words)
+        return tl::unexpected(words.error());
+    Item item{ItemId::fromText(json[u"id"_s].toString()), std::move(*words)};
+    if (item.id.isNull())
+        item.id = ItemId::create();
+    item.plan = planFromJson(json[u"plan"_s].toObject());
+    item.look = itemLookFromJson(json[u"look"_s].toObject());
+    item.edits = editsFromJson(json[u"slides"_s].toObject());
+    return item;
+}
+
+} // namespace mivanta

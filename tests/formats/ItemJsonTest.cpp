@@ -1,0 +1,75 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "formats/ItemJson.h"
+#include "support/Samples.h"
+#include "support/Text.h"
+#include <QJsonArray>
+#include <gtest/gtest.h>
+
+namespace mivanta {
+namespace {
+
+Item readBack(const Item& item) {
+    auto read = itemFromJson(itemToJson(item), u"x"_s);
+    EXPECT_TRUE(read);
+    return read ? std::move(*read) : Item();
+}
+
+TEST(ItemJson, EveryKindComesBackAsItWas) {
+    const std::vector<ItemWords> all{
+        Heading{u"Word"_s},
+        PictureItem{u"Harbour"_s, {{u"aa.png"_s, u"Dawn"_s}, {u"bb.jpg"_s, {}}}, PictureFit::Fill, true},
+        NoteItem{u"Dim the lights\nthen wait"_s},
+        PauseItem{u"Silence"_s},
+        CountdownItem{u"We begin in"_s, QTime(10, 30)},
+        CountdownItem{{}, std::nullopt, 90},
+    };
+    for (const ItemWords& words : all) {
+        const Item item{ItemId::create(), words};
+        const Item read = readBack(item);
+        EXPECT_EQ(read.id, item.id);
+        EXPECT_TRUE(isSame(read.content, words)) << titleOf(words).toStdString();
+    }
+}
+
+TEST(ItemJson, WhatWasDoneWithSingleSlidesComesBack) {
+    Item item{ItemId::create(), songItem(samples::harbourSong())};
+    item.edits.hide({u"Chorus"_s, 2, 0, 1});
+    item.edits.setWords({u"Verse 1"_s, 1, 2, 3}, u"other\nwords"_s);
+    item.edits.order = {{u"Chorus"_s, 1}, {u"Verse 1"_s, 1}};
+    item.edits.stageNote = u"softly"_s;
+    item.edits.stageWords = u"G  D  Em"_s;
+    item.plan.advance = 15;
+    item.plan.goesOn = true;
+    EXPECT_EQ(readBack(item).edits, item.edits);
+    EXPECT_EQ(readBack(item).plan, item.plan);
+}
+
+TEST(ItemJson, ValuesOutOfRangeAreBroughtBack) {
+    const QJsonObject place{{u"part"_s, u"A"_s}, {u"time"_s, -3}, {u"line"_s, -1}, {u"toLine"_s, -9}};
+    QJsonObject json{{u"kind"_s, u"countdown"_s},
+                     {u"seconds"_s, 10'000'000},
+                     {u"to"_s, u"26:99"_s},
+                     {u"plan"_s, QJsonObject{{u"advance"_s, 0}}},
+                     {u"slides"_s, QJsonObject{{u"hidden"_s, QJsonArray{place, place, 7}}}}};
+    const auto read = itemFromJson(json, {});
+    ASSERT_TRUE(read);
+    const auto& countdown = std::get<CountdownItem>(read->content);
+    EXPECT_EQ(countdown.seconds, kLongestItem);
+    EXPECT_FALSE(countdown.to);
+    EXPECT_EQ(read->plan.advance, 1);
+    ASSERT_FALSE(read->edits.hidden.empty());
+    EXPECT_EQ(read->edits.hidden[0], (SlidePlace{u"A"_s, 1, 0, 0}));
+}
+
+TEST(ItemJson, ASetIsBoundedAndMayBeEmpty) {
+    QJsonArray many;
+    for (int i = 0; i < 5000; ++i)
+        many.append(QJsonObject{{u"file"_s, u"a.png"_s}});
+    const auto read = itemFromJson({{u"kind"_s, u"pictures"_s}, {u"pictures"_s, many}}, {});
+    ASSERT_TRUE(read);
+    EXPECT_EQ(std::get<PictureItem>(read->content).pictures.size(), 2000U);
+    EXPECT_TRUE(itemFromJson({{u"kind"_s, u"pictures"_s}}, {}));
+}
+
+} // namespace
+} // namespace mivanta
