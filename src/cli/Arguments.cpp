@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cli/Arguments.h"
+#include "sending/OrderSheets.h"
 #include "sending/SongFiles.h"
 #include "store/Settings.h"
 #include <QCommandLineParser>
@@ -33,6 +34,11 @@ QString usageText() {
   theme list | show THEME | export THEME --to FILE | import FILE...
   service new ORDER.txt --to FILE                     a service from lines of headings, titles and references
   service show FILE                                   its order with times, lengths and who leads
+  service check-files FILE                            the pictures and fonts that it uses, and which are missing
+  service pack FILE --to FILE                         the same with its pictures and fonts, for another computer
+  service unpack FILE --to DIR                        what a packed service holds, into a folder
+  service print FILE --to FILE [--what order|slides|words] [--per-page N] [--output NAME]
+                                                      as PDF, HTML, text or CSV, by the ending of --to
 
 SONG is an id or a title. --twins says what becomes of songs that are nearly in the library already;
 without it, only files that were brought in before are compared. Exit: 0 done, 1 something was refused or not found, 2 wrong usage.
@@ -101,9 +107,14 @@ Result<void> check(const Arguments& a) {
         return {};
     }
     if (a.command == u"service") {
-        const bool isNew = a.words.value(0) == u"new" && !a.to.isEmpty();
-        if (a.words.size() != 2 || (!isNew && a.words[0] != u"show"))
-            return wrongUsage(u"service needs: new ORDER.txt --to FILE, or show FILE."_s);
+        const QString what = a.words.value(0);
+        const bool writes = QStringList{u"new"_s, u"pack"_s, u"unpack"_s, u"print"_s}.contains(what);
+        const bool reads = what == u"show" || what == u"check-files";
+        if (a.words.size() != 2 || !(reads || (writes && !a.to.isEmpty())))
+            return wrongUsage(u"service needs: new ORDER.txt --to FILE, show FILE, check-files FILE, "
+                              "pack FILE --to FILE, unpack FILE --to DIR, or print FILE --to FILE."_s);
+        if (!QStringList{QString(), u"order"_s, u"slides"_s, u"words"_s}.contains(a.what))
+            return wrongUsage(u"--what is order, slides or words."_s);
         return {};
     }
     return wrongUsage(a.command.isEmpty() ? u"a command is missing."_s
@@ -126,6 +137,8 @@ Result<Arguments> readArguments(const QStringList& arguments) {
     parser.addOption(QCommandLineOption(u"texts"_s));
     parser.addOption({u"theme"_s, {}, u"THEME"_s});
     parser.addOption(QCommandLineOption(u"why"_s));
+    parser.addOption({u"what"_s, {}, u"WHAT"_s});
+    parser.addOption({u"per-page"_s, {}, u"N"_s});
     for (const QString& name : {u"translation"_s, u"kind"_s, u"how"_s})
         parser.addOption({name, {}, u"VALUE"_s});
     for (const QString& name : {u"topic"_s, u"book"_s, u"language"_s, u"key"_s, u"not-sung-since"_s})
@@ -150,6 +163,11 @@ Result<Arguments> readArguments(const QStringList& arguments) {
     result.texts = parser.isSet(u"texts"_s);
     result.theme = parser.value(u"theme"_s);
     result.why = parser.isSet(u"why"_s);
+    result.what = parser.value(u"what"_s).toLower();
+    if (parser.isSet(u"per-page"_s))
+        result.perPage = parser.value(u"per-page"_s).toInt();
+    if (result.perPage < 1 || result.perPage > kMostSlidesAPage)
+        return wrongUsage(u"--per-page is 1 to %1."_s.arg(kMostSlidesAPage));
     result.translation = parser.value(u"translation"_s);
     result.kind = parser.value(u"kind"_s).toLower();
     result.how = parser.value(u"how"_s).toLower();

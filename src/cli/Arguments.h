@@ -24,6 +24,8 @@ struct Arguments {
     bool texts = false;  ///< --texts
     QString theme;       ///< --theme: an id or a name; empty = not said
     bool why = false;    ///< --why
+    QString what;        ///< --what, of service print: order, slides, words; empty = order
+    int perPage = 6;     ///< --per-page: slides on a page
     SongFilter filter;   ///< --topic, --book, --language, --key, --not-sung-since, --never-sung
     bool all = false;    ///< --all
     bool json = false;

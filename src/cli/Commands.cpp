@@ -7,6 +7,7 @@
 #include "cli/ThemeCommands.h"
 #include "core/base/Fold.h"
 #include "core/order/OrderText.h"
+#include "core/run/Cards.h"
 #include "core/run/RunState.h"
 #include "core/song/SingingOrder.h"
 #include "formats/SongJson.h"
@@ -14,12 +15,15 @@
 #include "media/PictureProxies.h"
 #include "render/FontMeasure.h"
 #include "render/SceneRenderer.h"
+#include "sending/OrderSheets.h"
 #include "sending/SongFiles.h"
 #include "store/Library.h"
 #include "store/ServiceStore.h"
 #include "store/Settings.h"
+#include <QBuffer>
 #include <QDir>
 #include <QFile>
+#include <QFileInfo>
 #include <QJsonArray>
 #include <QJsonDocument>
 #include <QRegularExpression>
@@ -38,7 +42,10 @@ public:
     Result<int> run() {
         const QString& command = m_arguments.command;
         // A service file stands on its own: no library is needed for it.
-        if (m_arguments.serviceFile.isEmpty() || !m_arguments.theme.isEmpty()) {
+        const bool isServiceAlone =
+            !m_arguments.serviceFile.isEmpty() ||
+            (command == u"service" && m_arguments.words[0] != u"new" && m_arguments.words[0] != u"print");
+        if (!isServiceAlone || !m_arguments.theme.isEmpty()) {
             auto library = Library::open(m_arguments.library);
             if (!library)
                 return tl::unexpected(library.error());
@@ -64,11 +71,21 @@ public:
         if (command == u"show")
             return show();
         if (command == u"service")
-            return m_arguments.words[0] == u"show" ? runServiceShow(m_arguments, m_out) : newService();
+            return service();
         return command == u"slides" ? slides() : render();
     }
 
 private:
+    Result<int> service() {
+        const QString& what = m_arguments.words[0];
+        return what == u"show"          ? runServiceShow(m_arguments, m_out)
+               : what == u"check-files" ? runCheckFiles(m_arguments, m_out)
+               : what == u"pack"        ? runPack(m_arguments, m_out)
+               : what == u"unpack"      ? runUnpack(m_arguments, m_out)
+               : what == u"print"       ? printService()
+                                        : newService();
+    }
+
     void print(const QJsonDocument& json) { m_out << json.toJson(); }
 
     Result<int> exportAll() {
@@ -250,6 +267,67 @@ private:
         ItemSlides slides;
     };
 
+    /// Says what it writes by the ending of --to.
+    Result<int> printService() {
+        const auto opened = openService(m_arguments.words[1]);
+        if (!opened)
+            return tl::unexpected(opened.error());
+        auto bytes = m_arguments.what == u"slides" ? slidesOnPaper() : sheetOf(opened->service);
+        if (!bytes)
+            return tl::unexpected(bytes.error());
+        if (auto written = writeSafely(m_arguments.to, *bytes); !written)
+            return tl::unexpected(written.error());
+        m_out << m_arguments.to << '\n';
+        return 0;
+    }
+
+    Result<QByteArray> sheetOf(const Service& service) {
+        const bool isWords = m_arguments.what == u"words";
+        const QString ending = QFileInfo(m_arguments.to).suffix().toLower();
+        const QString html = isWords ? wordsHtml(service) : orderHtml(service);
+        if (ending == u"html")
+            return html.toUtf8();
+        if (ending == u"txt")
+            return (isWords ? wordsText(service) : orderText(service)).toUtf8();
+        if (ending == u"csv" && !isWords)
+            return orderCsv(service);
+        if (ending != u"pdf")
+            return failure(u"there is no such form of it"_s, m_arguments.to,
+                           u"End the name in .pdf, .html or .txt; the order also in .csv."_s);
+        QBuffer buffer;
+        buffer.open(QIODevice::WriteOnly);
+        if (auto done = writeHtmlPdf(buffer, html); !done)
+            return tl::unexpected(done.error());
+        return buffer.data();
+    }
+
+    Result<QByteArray> slidesOnPaper() {
+        if (QFileInfo(m_arguments.to).suffix().toLower() != u"pdf")
+            return failure(u"slides are printed as PDF only"_s, m_arguments.to, u"End the name in .pdf."_s);
+        const auto items = work();
+        if (!items)
+            return tl::unexpected(items.error());
+        std::vector<SlideOnPaper> slides;
+        for (const Work& item : *items) {
+            const OutputSlides& output =
+                m_arguments.output.isEmpty() ? item.slides.outputs[size_t(mainOutput(item.slides))]
+                                             : *wantedOutputs(item).front();
+            for (int s = 0; s < int(output.slides.size()); ++s)
+                slides.push_back({sceneOf(item.slides, output, s),
+                                  u"%1 \u00b7 %2"_s.arg(item.title).arg(s + 1)});
+        }
+        QBuffer buffer;
+        buffer.open(QIODevice::WriteOnly);
+        if (auto done = writeSlidesPdf(buffer, slides, m_arguments.perPage, pictures()); !done)
+            return tl::unexpected(done.error());
+        return buffer.data();
+    }
+
+    /// The service whose slides are wanted; empty = a song's are.
+    [[nodiscard]] QString serviceFile() const {
+        return m_arguments.command == u"service" ? m_arguments.words[1] : m_arguments.serviceFile;
+    }
+
     /// The song, or every item of the service, split for the outputs that were asked for.
     Result<std::vector<Work>> work() {
         auto outputs = loadOutputs(m_arguments.library);
@@ -274,7 +352,7 @@ private:
             wanted = std::move(*theme);
         }
         std::vector<Work> result;
-        if (m_arguments.serviceFile.isEmpty()) {
+        if (serviceFile().isEmpty()) {
             const auto found = song(m_arguments.words.first());
             if (!found)
                 return tl::unexpected(found.error());
@@ -287,7 +365,7 @@ private:
                                                       lookChainOf(item, service, themes), m_measures)});
             return result;
         }
-        const auto opened = openService(m_arguments.serviceFile);
+        const auto opened = openService(serviceFile());
         if (!opened)
             return tl::unexpected(opened.error());
         Service service = opened->service;

@@ -1,10 +1,16 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cli/ServiceCommands.h"
 #include "core/timing/Timetable.h"
+#include "render/FontFiles.h"
+#include "store/Pictures.h"
+#include "store/ServicePack.h"
 #include "store/ServiceStore.h"
+#include <QDir>
+#include <QFileInfo>
 #include <QJsonArray>
 #include <QJsonDocument>
 #include <QJsonObject>
+#include <QLocale>
 
 namespace mivanta {
 
@@ -78,6 +84,88 @@ Result<int> runServiceShow(const Arguments& arguments, QTextStream& out) {
         out << lineOf(service.items[i], table.rows[i]);
     if (table.ends.isValid())
         out << u"ends about %1\n"_s.arg(table.ends.time().toString(u"HH:mm"_s));
+    return 0;
+}
+
+namespace {
+
+/// The service with what its files are known by, and where they are: in the library, or beside the service
+/// where it was unpacked.
+struct WithMedia {
+    Service service;
+    QString folder;
+    PackPlan plan;
+};
+
+Result<WithMedia> withMedia(const Arguments& arguments) {
+    auto opened = openService(arguments.words[1]);
+    if (!opened)
+        return tl::unexpected(opened.error());
+    WithMedia result{std::move(opened->service), picturesFolder(arguments.library), {}};
+    const QString beside = QFileInfo(arguments.words[1]).absolutePath() + u"/media"_s;
+    if (!missingMedia(result.service, result.folder).empty() && QDir(beside).exists())
+        result.folder = beside;
+    result.service.media = mediaFactsOf(result.service, result.folder, {});
+    result.plan = planPack(result.service, result.folder, fontFilesOf(fontsOf(result.service)));
+    return result;
+}
+
+QString sizeText(qint64 bytes) {
+    return QLocale::c().formattedDataSize(bytes, 1, QLocale::DataSizeSIFormat);
+}
+
+} // namespace
+
+Result<int> runCheckFiles(const Arguments& arguments, QTextStream& out) {
+    const auto read = withMedia(arguments);
+    if (!read)
+        return tl::unexpected(read.error());
+    const PackPlan& plan = read->plan;
+    if (arguments.json) {
+        QJsonArray files;
+        for (const PackFile& file : plan.files)
+            files.append(QJsonObject{{u"title"_s, file.title}, {u"bytes"_s, file.bytes}});
+        QJsonArray leftOut;
+        for (const FontFile& font : plan.leftOut)
+            leftOut.append(QJsonObject{{u"font"_s, font.font.family}, {u"why"_s, font.refusal}});
+        out << QJsonDocument(QJsonObject{{u"files"_s, files},
+                                         {u"missing"_s, QJsonArray::fromStringList(plan.missing)},
+                                         {u"leftOut"_s, leftOut},
+                                         {u"bytes"_s, plan.bytes()}})
+                   .toJson();
+    } else {
+        for (const PackFile& file : plan.files)
+            out << u"%1  %2\n"_s.arg(file.title, sizeText(file.bytes));
+        for (const QString& title : plan.missing)
+            out << u"missing: %1\n"_s.arg(title);
+        for (const FontFile& font : plan.leftOut)
+            out << u"stays here: %1, %2\n"_s.arg(font.font.family, font.refusal);
+        out << u"%1 files, %2\n"_s.arg(QString::number(plan.files.size()), sizeText(plan.bytes()));
+    }
+    return plan.missing.isEmpty() ? 0 : 1;
+}
+
+Result<int> runPack(const Arguments& arguments, QTextStream& out) {
+    const auto read = withMedia(arguments);
+    if (!read)
+        return tl::unexpected(read.error());
+    const auto packed = packService(read->service, read->plan, arguments.to, std::nullopt);
+    if (!packed)
+        return tl::unexpected(packed.error());
+    out << u"%1: %2 files, %3\n"_s.arg(arguments.to, QString::number(read->plan.files.size()),
+                                        sizeText(packed->size));
+    for (const QString& title : read->plan.missing)
+        out << u"missing, not packed: %1\n"_s.arg(title);
+    for (const FontFile& font : read->plan.leftOut)
+        out << u"not packed: %1, %2\n"_s.arg(font.font.family, font.refusal);
+    return read->plan.missing.isEmpty() ? 0 : 1;
+}
+
+Result<int> runUnpack(const Arguments& arguments, QTextStream& out) {
+    const auto file = unpackService(arguments.words[1], arguments.to);
+    if (!file)
+        return tl::unexpected(file.error());
+    out << *file << '\n';
     return 0;
 }
 

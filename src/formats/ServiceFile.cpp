@@ -8,7 +8,6 @@
 #include "formats/SongJson.h"
 #include "formats/TextJson.h"
 #include "formats/ThemeJson.h"
-#include "formats/Zip.h"
 #include <QJsonArray>
 #include <QJsonDocument>
 #include <QSet>
@@ -22,7 +21,6 @@ namespace {
 
 constexpr qint64 kLargestZip = 64 * 1024 * 1024;
 constexpr qint64 kLargestJson = 64 * 1024 * 1024;
-constexpr const char* kEntryName = "service.json";
 
 } // namespace
 
@@ -31,17 +29,6 @@ namespace {
 tl::unexpected<Error> damaged(const QString& why, const QString& where) {
     return failure(u"this is no service file, or it is damaged: "_s + why, where,
                    u"Use an older copy of the file, or the library's backups."_s);
-}
-
-/// The bytes of service.json inside the ZIP.
-Result<QByteArray> jsonFromZip(const QByteArray& bytes, const QString& where) {
-    const auto zip = ZipReader::open(bytes);
-    if (!zip)
-        return damaged(zip.error().what, where);
-    auto json = zip->read(QString::fromLatin1(kEntryName), kLargestJson);
-    if (!json)
-        return damaged(json.error().what, where);
-    return json;
 }
 
 } // namespace
@@ -91,6 +78,13 @@ QJsonObject serviceToJson(const Service& service) {
                      {u"theme"_s, themeToJson(service.theme)},
                      {u"items"_s, items}};
     putLooks(json, service);
+    QJsonArray media;
+    for (const MediaFact& fact : service.media) {
+        QJsonObject one{{u"file"_s, fact.name}, {u"bytes"_s, fact.bytes}};
+        put(one, u"title"_s, fact.title);
+        media.append(one);
+    }
+    put(json, u"media"_s, media);
     if (!service.place.isEmpty())
         json.insert(u"place"_s, service.place);
     if (service.start.isValid())
@@ -119,6 +113,9 @@ Result<Service> serviceFromJson(const QJsonObject& json, const QString& where) {
     service.theme = std::move(*theme);
     if (const auto taken = takeLooks(service, json, where); !taken)
         return tl::unexpected(taken.error());
+    for (const QJsonValue& value : json[u"media"_s].toArray())
+        service.media.push_back({value[u"file"_s].toString(), value[u"title"_s].toString(),
+                                 std::max<qint64>(0, value[u"bytes"_s].toInteger())});
     QSet<ItemId> seen;
     for (const QJsonValue& value : json[u"items"_s].toArray()) {
         auto item = itemFromJson(value.toObject(), where);
@@ -132,22 +129,32 @@ Result<Service> serviceFromJson(const QJsonObject& json, const QString& where) {
     return service;
 }
 
-Result<QByteArray> serviceToZip(const Service& service) {
-    return zipOf({{QString::fromLatin1(kEntryName), QJsonDocument(serviceToJson(service)).toJson()}});
+QByteArray serviceJsonBytes(const Service& service) {
+    return QJsonDocument(serviceToJson(service)).toJson();
 }
 
-Result<Service> readServiceFile(QIODevice& device, const QString& where) {
-    if (!device.isSequential() && device.size() > kLargestZip)
-        return damaged(u"it is too large"_s, where);
-    const QByteArray bytes = device.read(kLargestZip + 1);
-    const auto json = jsonFromZip(bytes, where);
+Result<QByteArray> serviceToZip(const Service& service) {
+    return zipOf({{QString::fromLatin1(kServiceEntry), serviceJsonBytes(service)}});
+}
+
+Result<Service> readServiceZip(const ZipReader& zip, const QString& where) {
+    const auto json = zip.read(QString::fromLatin1(kServiceEntry), kLargestJson);
     if (!json)
-        return tl::unexpected(json.error());
+        return damaged(json.error().what, where);
     QJsonParseError error;
     const auto document = QJsonDocument::fromJson(*json, &error);
     if (!document.isObject())
         return damaged(error.errorString(), where);
     return serviceFromJson(document.object(), where);
+}
+
+Result<Service> readServiceFile(QIODevice& device, const QString& where) {
+    if (!device.isSequential() && device.size() > kLargestZip)
+        return damaged(u"it is too large"_s, where);
+    const auto zip = ZipReader::open(device.read(kLargestZip + 1));
+    if (!zip)
+        return damaged(zip.error().what, where);
+    return readServiceZip(*zip, where);
 }
 
 } // namespace mivanta

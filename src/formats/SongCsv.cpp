@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/SongCsv.h"
+#include "formats/Csv.h"
 #include "core/song/PartEdits.h"
 #include "core/song/WholeText.h"
 #include "formats/SongBuilder.h"
@@ -36,68 +37,6 @@ const std::vector<std::pair<QString, QString>>& columns() {
     return all;
 }
 
-QString cell(const QString& value) {
-    static const QString special = u",;\t\"\r\n"_s;
-    const bool quotes =
-        std::any_of(value.begin(), value.end(), [](QChar c) { return special.contains(c); }) ||
-        value.startsWith(u' ') || value.endsWith(u' ');
-    if (!quotes)
-        return value;
-    QString escaped = value;
-    return u'"' + escaped.replace(u'"', u"\"\""_s) + u'"';
-}
-
-struct Row {
-    QStringList cells;
-    int line = 0; ///< in the file, from 1
-};
-
-std::vector<Row> rowsOf(const QString& text, QChar separator) {
-    std::vector<Row> rows;
-    Row row{{}, 1};
-    QString value;
-    bool quoted = false;
-    int line = 1;
-    const auto endRow = [&] {
-        row.cells << std::exchange(value, {});
-        if (row.cells.size() > 1 || !row.cells.front().isEmpty())
-            rows.push_back(row);
-        row = {{}, line};
-    };
-    for (qsizetype i = 0; i < text.size(); ++i) {
-        const QChar c = text[i];
-        line += c == u'\n' ? 1 : 0;
-        if (quoted) {
-            if (c != u'"')
-                value += c;
-            else if (i + 1 < text.size() && text[i + 1] == u'"')
-                value += text[++i];
-            else
-                quoted = false;
-        } else if (c == u'"' && value.isEmpty()) {
-            quoted = true;
-        } else if (c == separator) {
-            row.cells << std::exchange(value, {});
-        } else if (c == u'\n') {
-            endRow();
-        } else if (c != u'\r') {
-            value += c;
-        }
-    }
-    endRow();
-    return rows;
-}
-
-/// The separator that the first line uses most.
-QChar separatorOf(const QString& text) {
-    const QString first = text.section(u'\n', 0, 0);
-    QChar best = u',';
-    for (const QChar c : {QChar(u';'), QChar(u'\t')})
-        if (first.count(c) > first.count(best))
-            best = c;
-    return best;
-}
-
 } // namespace
 
 QString songsToCsv(const std::vector<Song>& songs) {
@@ -109,16 +48,17 @@ QString songsToCsv(const std::vector<Song>& songs) {
         QHash<QString, QStringList> values;
         for (const auto& [name, value] : songDetails(song))
             values[name] << value;
-        QStringList cells{cell(song.title)};
+        QStringList cells{song.title};
         for (const auto& [title, name] : columns())
-            cells << cell(values.value(name).join(u'\n'));
-        text += cells.join(u',') + u',' + cell(wholeText(song.parts)) + u"\r\n"_s;
+            cells << values.value(name).join(u'\n');
+        cells << wholeText(song.parts);
+        text += csvRow(cells);
     }
     return text;
 }
 
 Result<std::vector<ReadSong>> songsFromCsv(const QString& text, const QString& where) {
-    const std::vector<Row> rows = rowsOf(text, separatorOf(text));
+    const std::vector<CsvRow> rows = csvRows(text, csvSeparator(text));
     QStringList names; // what each column is
     QStringList unknown;
     bool hasTitle = false;

@@ -22,26 +22,6 @@ tl::unexpected<Error> damaged(const QString& why, const QString& where) {
 
 } // namespace
 
-QStringList picturesOf(const Look& look) {
-    QStringList names;
-    const auto add = [&](const QString& name) {
-        if (!name.isEmpty() && !names.contains(name))
-            names << name;
-    };
-    add(look.backdrop.picture);
-    for (const SlideObject& object : look.objects)
-        add(object.picture);
-    return names;
-}
-
-void renamePicture(Look& look, const QString& from, const QString& to) {
-    if (look.backdrop.picture == from)
-        look.backdrop.picture = to;
-    for (SlideObject& object : look.objects)
-        if (object.picture == from)
-            object.picture = to;
-}
-
 Result<QByteArray> themeFileBytes(const ThemeFile& file) {
     std::vector<ZipEntry> entries{{kJsonEntry, QJsonDocument(themeToJson(file.theme)).toJson()}};
     for (auto it = file.pictures.begin(); it != file.pictures.end(); ++it)

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/base/Result.h"
+#include "core/theme/LookPictures.h"
 #include "core/theme/Theme.h"
 #include <QIODevice>
 #include <QMap>
@@ -19,9 +20,5 @@ inline constexpr const char* kThemeSuffix = "mivanta-theme";
 /// Reads a theme file, or the bare JSON of a theme without pictures. Sizes are bounded; pictures that the
 /// theme does not name are left out.
 [[nodiscard]] Result<ThemeFile> readThemeFile(QIODevice& device, const QString& where);
-
-/// The names of the pictures that a look shows; each once.
-[[nodiscard]] QStringList picturesOf(const Look& look);
-void renamePicture(Look& look, const QString& from, const QString& to);
 
 } // namespace mivanta

@@ -1,11 +1,18 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/Zip.h"
+#include <QFile>
 #include <QScopeGuard>
+#include <QSet>
+#include <utility>
 #include <zip.h>
 
 namespace mivanta {
 
 using namespace Qt::StringLiterals;
+
+namespace {
+constexpr qint64 kBlock = 1 << 20;
+}
 
 void ZipReader::Closer::operator()(zip* archive) const {
     zip_discard(archive);
@@ -40,23 +47,137 @@ QStringList ZipReader::entries() const {
     return names;
 }
 
-Result<QByteArray> ZipReader::read(const QString& entry, qint64 largest) const {
-    const QByteArray name = entry.toUtf8();
+Result<ZipReader> ZipReader::openFile(const QString& path) {
+    ZipReader reader;
+    int error = 0;
+    reader.m_archive.reset(zip_open(QFile::encodeName(path).constData(), ZIP_RDONLY, &error));
+    if (!reader.m_archive) {
+        zip_error_t why;
+        zip_error_init_with_code(&why, error);
+        const auto finish = qScopeGuard([&] { zip_error_fini(&why); });
+        return failure(QString::fromUtf8(zip_error_strerror(&why)));
+    }
+    return reader;
+}
+
+/// An entry that is being read.
+struct ZipReader::Opened {
+    zip_stat_t stat{};
+    zip_file_t* file = nullptr;
+    Opened() = default;
+    Opened(Opened&& other) noexcept : stat(other.stat), file(std::exchange(other.file, nullptr)) {}
+    Opened& operator=(Opened&&) = delete;
+    ~Opened() {
+        if (file)
+            zip_fclose(file);
+    }
+
+    static Result<Opened> entry(zip* archive, const QString& entry) {
+        Opened opened;
+        const QByteArray name = entry.toUtf8();
+        if (zip_stat(archive, name.constData(), 0, &opened.stat) != 0 ||
+            !(opened.stat.valid & ZIP_STAT_SIZE))
+            return failure(u"it holds no %1"_s.arg(entry));
+        if ((opened.stat.valid & ZIP_STAT_ENCRYPTION_METHOD) &&
+            opened.stat.encryption_method != ZIP_EM_NONE)
+            return failure(u"it is locked with a password"_s);
+        opened.file = zip_fopen(archive, name.constData(), 0);
+        if (!opened.file)
+            return failure(QString::fromUtf8(zip_strerror(archive)));
+        return opened;
+    }
+};
+
+qint64 ZipReader::sizeOf(const QString& entry) const {
     zip_stat_t stat;
-    if (zip_stat(m_archive.get(), name.constData(), 0, &stat) != 0 || !(stat.valid & ZIP_STAT_SIZE))
-        return failure(u"it holds no %1"_s.arg(entry));
-    if (qint64(stat.size) > largest)
+    if (zip_stat(m_archive.get(), entry.toUtf8().constData(), 0, &stat) != 0 ||
+        !(stat.valid & ZIP_STAT_SIZE))
+        return -1;
+    return qint64(stat.size);
+}
+
+Result<QByteArray> ZipReader::read(const QString& entry, qint64 largest) const {
+    if (sizeOf(entry) > largest)
         return failure(u"its %1 is too large"_s.arg(entry));
-    if ((stat.valid & ZIP_STAT_ENCRYPTION_METHOD) && stat.encryption_method != ZIP_EM_NONE)
-        return failure(u"it is locked with a password"_s);
-    zip_file_t* file = zip_fopen(m_archive.get(), name.constData(), 0);
-    if (!file)
-        return failure(QString::fromUtf8(zip_strerror(m_archive.get())));
-    const auto closeFile = qScopeGuard([&] { zip_fclose(file); });
-    QByteArray bytes(qsizetype(stat.size), Qt::Uninitialized);
-    if (zip_fread(file, bytes.data(), stat.size) != zip_int64_t(stat.size))
+    auto opened = Opened::entry(m_archive.get(), entry);
+    if (!opened)
+        return tl::unexpected(opened.error());
+    QByteArray bytes(qsizetype(opened->stat.size), Qt::Uninitialized);
+    if (zip_fread(opened->file, bytes.data(), opened->stat.size) != zip_int64_t(opened->stat.size))
         return failure(u"its %1 ends too early"_s.arg(entry));
     return bytes;
+}
+
+Result<void> ZipReader::copy(const QString& entry, QIODevice& to) const {
+    auto opened = Opened::entry(m_archive.get(), entry);
+    if (!opened)
+        return tl::unexpected(opened.error());
+    QByteArray block(kBlock, Qt::Uninitialized);
+    for (qint64 left = qint64(opened->stat.size); left > 0;) {
+        const qint64 got = zip_fread(opened->file, block.data(), zip_uint64_t(std::min<qint64>(left, kBlock)));
+        if (got <= 0)
+            return failure(u"its %1 is damaged or ends too early"_s.arg(entry));
+        if (to.write(block.constData(), got) != got)
+            return failure(u"%1 could not be written: %2"_s.arg(entry, to.errorString()));
+        left -= got;
+    }
+    // The checksum is compared when the end is read.
+    if (zip_fread(opened->file, block.data(), 1) != 0)
+        return failure(u"its %1 is damaged"_s.arg(entry));
+    return {};
+}
+
+namespace {
+
+bool leadsOut(const QString& name) {
+    if (name.isEmpty() || name.startsWith(u'/') || name.contains(u'\\') || name.contains(QChar(0)) ||
+        (name.size() > 1 && name[1] == u':'))
+        return true;
+    const QStringList parts = name.split(u'/');
+    return parts.contains(u".."_s) || parts.contains(u"."_s);
+}
+
+bool isLink(zip* archive, zip_uint64_t index) {
+    zip_uint8_t system = 0;
+    zip_uint32_t attributes = 0;
+    constexpr zip_uint32_t kFileType = 0170000;
+    constexpr zip_uint32_t kLink = 0120000;
+    return zip_file_get_external_attributes(archive, index, 0, &system, &attributes) == 0 &&
+           system == ZIP_OPSYS_UNIX && ((attributes >> 16) & kFileType) == kLink;
+}
+
+} // namespace
+
+Result<void> ZipReader::checkSafe(qint64 mostBytes, int mostTimes) const {
+    QSet<QString> seen;
+    qint64 bytes = 0;
+    qint64 packed = 0;
+    const zip_int64_t count = zip_get_num_entries(m_archive.get(), 0);
+    for (zip_uint64_t i = 0; i < zip_uint64_t(count); ++i) {
+        const QString name = QString::fromUtf8(zip_get_name(m_archive.get(), i, 0));
+        if (leadsOut(name))
+            return failure(u"it holds \u201c%1\u201d, a name that leads out of its folder"_s.arg(name));
+        if (isLink(m_archive.get(), i))
+            return failure(u"it holds the link \u201c%1\u201d"_s.arg(name));
+        if (seen.contains(name))
+            return failure(u"it holds \u201c%1\u201d twice"_s.arg(name));
+        seen.insert(name);
+        zip_stat_t stat;
+        if (zip_stat_index(m_archive.get(), i, 0, &stat) != 0 || !(stat.valid & ZIP_STAT_SIZE) ||
+            !(stat.valid & ZIP_STAT_COMP_SIZE))
+            return failure(u"its \u201c%1\u201d is damaged"_s.arg(name));
+        // Each is compared before it is added, so that sums cannot overflow.
+        if (stat.size > zip_uint64_t(mostBytes) || stat.comp_size > zip_uint64_t(mostBytes))
+            return failure(u"it unpacks to more than it may"_s);
+        bytes += qint64(stat.size);
+        packed += qint64(stat.comp_size);
+        if (bytes > mostBytes)
+            return failure(u"it unpacks to more than it may"_s);
+    }
+    constexpr qint64 kSmall = 16 << 20; // words pack well
+    if (bytes > kSmall && bytes / mostTimes > packed)
+        return failure(u"it grows far too much when it is unpacked"_s);
+    return {};
 }
 
 namespace {

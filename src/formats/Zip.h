@@ -2,7 +2,9 @@
 #pragma once
 #include "core/base/Result.h"
 #include <QByteArray>
+#include <QIODevice>
 #include <QStringList>
+#include <functional>
 #include <memory>
 #include <vector>
 
@@ -18,18 +20,44 @@ struct ZipEntry {
 /// The bytes of a ZIP file with these entries.
 [[nodiscard]] Result<QByteArray> zipOf(const std::vector<ZipEntry>& entries);
 
+/// What a large ZIP file is made of: small entries from memory, large ones from files, which are kept as they
+/// are (pictures, films and fonts are small already).
+struct ZipFilePart {
+    QString name;
+    QByteArray bytes;
+    QString file; ///< taken instead of `bytes` when it is not empty
+};
+
+/// Called now and then with bytes done and in all; false stops the work.
+using ByteProgress = std::function<bool(qint64 done, qint64 total)>;
+
+/// Writes a ZIP file to `path`, which must not be there yet, and has it reach the disk. Leaves nothing behind
+/// when it fails or is stopped; then the error says so.
+[[nodiscard]] Result<void> writeZipFile(const QString& path, const std::vector<ZipFilePart>& parts,
+                                        const ByteProgress& progress = {});
+
 /// The entries of a ZIP file in memory. What an entry unpacks to is bounded, so that a small file that grows
 /// without end does no harm.
 class ZipReader {
 public:
     /// Fails on what is no ZIP file.
     [[nodiscard]] static Result<ZipReader> open(QByteArray bytes);
+    /// The same for a file on the disk, of which only what is asked for is read.
+    [[nodiscard]] static Result<ZipReader> openFile(const QString& path);
     [[nodiscard]] bool has(const QString& entry) const;
     [[nodiscard]] QStringList entries() const;
     /// Fails when there is no such entry, when it is damaged, locked, or larger than `largest` bytes.
     [[nodiscard]] Result<QByteArray> read(const QString& entry, qint64 largest) const;
+    /// What the entry says that it unpacks to, in bytes; -1 when there is none.
+    [[nodiscard]] qint64 sizeOf(const QString& entry) const;
+    /// Copies an entry to a device, never more than it said.
+    [[nodiscard]] Result<void> copy(const QString& entry, QIODevice& to) const;
+    /// Fails when an entry has a name that leads out of the folder that it is unpacked to, is a link, comes
+    /// twice, is locked, or when all of them unpack to more than `mostBytes` or to `mostTimes` their size.
+    [[nodiscard]] Result<void> checkSafe(qint64 mostBytes, int mostTimes) const;
 
 private:
+    struct Opened;
     struct Closer {
         void operator()(zip* archive) const;
     };

@@ -154,6 +154,11 @@ void PlayerClient::keep(const QByteArray& state) {
         m_channel->send(message::Keep{state});
 }
 
+void PlayerClient::mediaArrived() {
+    if (m_channel)
+        m_channel->send(message::MediaArrived{});
+}
+
 void PlayerClient::quit() {
     m_over = true;
     m_retry.stop();

@@ -31,6 +31,8 @@ public:
     void keep(const QByteArray& state);
     /// Ends the player, too. Afterwards this object does nothing any more.
     void quit();
+    /// Pictures or fonts have come into the library.
+    void mediaArrived();
 
     [[nodiscard]] bool isConnected() const { return m_channel && m_channel->isConnected(); }
     /// The last small picture of an output; null when there is none yet. Premultiplied ARGB.

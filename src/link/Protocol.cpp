@@ -42,6 +42,12 @@ QDataStream& operator<<(QDataStream& s, const Quit&) {
 QDataStream& operator>>(QDataStream& s, Quit&) {
     return s;
 }
+QDataStream& operator<<(QDataStream& s, const MediaArrived&) {
+    return s;
+}
+QDataStream& operator>>(QDataStream& s, MediaArrived&) {
+    return s;
+}
 QDataStream& operator<<(QDataStream& s, const Welcome& m) {
     return s << m.state << m.framesPath << m.anotherDesk;
 }

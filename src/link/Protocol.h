@@ -45,6 +45,9 @@ struct Keep {
 /// A clean end of both.
 struct Quit {};
 
+/// Pictures or fonts have come into the library: what was drawn without them is drawn anew.
+struct MediaArrived {};
+
 /// The answer to Hello.
 struct Welcome {
     QByteArray state;         ///< the last Keep; empty when there was none
@@ -82,6 +85,8 @@ QDataStream& operator<<(QDataStream& stream, const Keep& m);
 QDataStream& operator>>(QDataStream& stream, Keep& m);
 QDataStream& operator<<(QDataStream& stream, const Quit& m);
 QDataStream& operator>>(QDataStream& stream, Quit& m);
+QDataStream& operator<<(QDataStream& stream, const MediaArrived& m);
+QDataStream& operator>>(QDataStream& stream, MediaArrived& m);
 QDataStream& operator<<(QDataStream& stream, const Welcome& m);
 QDataStream& operator>>(QDataStream& stream, Welcome& m);
 QDataStream& operator<<(QDataStream& stream, const Painted& m);
@@ -95,7 +100,8 @@ QDataStream& operator>>(QDataStream& stream, Places& m);
 
 using Message =
     std::variant<message::Hello, message::SetOutputs, message::Prepare, message::Show, message::Keep,
-                 message::Quit, message::Welcome, message::Painted, message::FrameReady, message::Places>;
+                 message::Quit, message::Welcome, message::Painted, message::FrameReady, message::Places,
+                 message::MediaArrived>;
 
 /// A message as bytes, without its length; nothing for bytes that are no message.
 [[nodiscard]] QByteArray encoded(const Message& message);

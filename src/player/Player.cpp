@@ -1,7 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "player/Player.h"
+#include "render/Fonts.h"
 #include <QCoreApplication>
 #include <QFile>
+#include <QFileInfo>
 
 namespace mivanta {
 
@@ -61,6 +63,9 @@ void Player::obey(Channel* from, const Message& order) {
         m_state = keep->state;
         for (Channel* observer : m_observers)
             observer->send(order);
+    } else if (std::holds_alternative<message::MediaArrived>(order)) {
+        loadFontsIn(m_fonts);
+        m_frames.forget();
     } else if (std::holds_alternative<message::Quit>(order)) {
         m_quitting = true;
         m_server.close();
@@ -79,6 +84,8 @@ void Player::greet(Channel* from, const message::Hello& hello) {
         m_desk = from;
         m_keeper.arrived(hello);
         m_frames.setPictures(hello.pictures, hello.pictureCache);
+        m_fonts = QFileInfo(hello.pictures).path() + QStringLiteral("/fonts"); // beside the pictures
+        loadFontsIn(m_fonts);
     } else {
         m_observers.push_back(from);
     }

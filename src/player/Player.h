@@ -31,6 +31,7 @@ private:
     QString m_folder;
     QLocalServer m_server;
     PreparedFrames m_frames;
+    QString m_fonts; ///< the folder of those that came with services
     OutputSet m_outputs{m_frames};
     std::unique_ptr<FrameBoard> m_board;
     DeskKeeper m_keeper;

@@ -141,6 +141,12 @@ void PreparedFrames::setPictures(const QString& folder, const QString& cacheFold
     m_pictures = folder.isEmpty() ? nullptr : std::make_shared<PictureProxies>(folder, cacheFolder);
 }
 
+void PreparedFrames::forget() {
+    m_frames.clear();
+    m_oldestFirst.clear();
+    m_behind.clear();
+}
+
 QByteArray PreparedFrames::keyOf(const Scene& scene, QSize size, const QDateTime& now) {
     return sceneKey(scene) + sizeKey(size) + liveKey(scene, now, false);
 }

@@ -22,6 +22,9 @@ public:
     /// Where pictures are; without it there are none.
     void setPictures(const QString& folder, const QString& cacheFolder);
 
+    /// Draws everything anew from now on, as when files have come. What is on screen stays.
+    void forget();
+
     /// The picture of a scene at a size, or null; then it is drawn before others and ready() will tell.
     /// An empty size asks for the small picture only. Clocks show `now`.
     [[nodiscard]] FramePtr get(const Scene& scene, QSize size, const QDateTime& now = {});

@@ -2,6 +2,7 @@
 #include "render/Fonts.h"
 #include <QDirIterator>
 #include <QFontDatabase>
+#include <QSet>
 
 namespace mivanta {
 
@@ -10,6 +11,17 @@ void loadShippedFonts() {
     while (at.hasNext())
         if (QFontDatabase::addApplicationFont(at.next()) < 0)
             qWarning("a shipped font could not be loaded: %s", qPrintable(at.filePath()));
+}
+
+void loadFontsIn(const QString& folder) {
+    static QSet<QString> loaded;
+    QDirIterator at(folder, QDir::Files);
+    while (at.hasNext())
+        if (const QString path = at.next(); !loaded.contains(path)) {
+            loaded.insert(path);
+            if (QFontDatabase::addApplicationFont(path) < 0)
+                qWarning("a font could not be loaded: %s", qPrintable(path));
+        }
 }
 
 QFont slideFont(const QString& family, int weight, int sizePx, Capitals capitals) {

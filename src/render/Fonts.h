@@ -7,6 +7,8 @@ namespace mivanta {
 
 /// Makes the shipped fonts known to the application. Call once, after QGuiApplication is there.
 void loadShippedFonts();
+/// The same for the fonts of a folder, each once; what is no font is passed over. GUI thread.
+void loadFontsIn(const QString& folder);
 
 inline constexpr const char* kTextFamily = "Atkinson Hyperlegible Next";
 inline constexpr const char* kChordFamily = "Atkinson Hyperlegible Mono";

@@ -49,12 +49,25 @@ Result<StoredPicture> Pictures::bringIn(const QByteArray& bytes, const QString& 
     if (!QFileInfo::exists(pathOf(picture.name)))
         if (auto written = writeSafely(pathOf(picture.name), bytes); !written)
             return tl::unexpected(written.error());
-    if (auto kept = m_database.change(u"INSERT INTO picture(name, title, added_at) VALUES (?, ?, ?)"
-                                      " ON CONFLICT(name) DO NOTHING"_s,
-                                      {picture.name, picture.title, QDateTime::currentMSecsSinceEpoch()});
-        !kept)
+    if (auto kept = note(picture); !kept)
         return tl::unexpected(kept.error());
     return picture;
+}
+
+Result<void> Pictures::note(const StoredPicture& picture) {
+    auto kept = m_database.change(u"INSERT INTO picture(name, title, added_at) VALUES (?, ?, ?)"
+                                  " ON CONFLICT(name) DO NOTHING"_s,
+                                  {picture.name, picture.title, QDateTime::currentMSecsSinceEpoch()});
+    if (!kept)
+        return tl::unexpected(kept.error());
+    return {};
+}
+
+Result<void> Pictures::moveIn(const QString& path, const QString& name, const QString& title) {
+    if (!QFileInfo::exists(pathOf(name)) && !QFile::rename(path, pathOf(name)))
+        return failure(u"a picture could not be put into the library"_s, pathOf(name),
+                       u"Check that you may write there."_s);
+    return note({name, title.isEmpty() ? name : title});
 }
 
 Result<std::vector<StoredPicture>> Pictures::all() {

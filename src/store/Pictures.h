@@ -25,12 +25,15 @@ public:
     [[nodiscard]] Result<StoredPicture> bringIn(const QString& path);
     /// The same for bytes, such as those of a picture that was pasted.
     [[nodiscard]] Result<StoredPicture> bringIn(const QByteArray& bytes, const QString& title);
+    /// Takes over a file of the same disk whose name says its content, as pathOf() wants it.
+    [[nodiscard]] Result<void> moveIn(const QString& path, const QString& name, const QString& title);
     /// The last one first.
     [[nodiscard]] Result<std::vector<StoredPicture>> all();
     [[nodiscard]] QString pathOf(const QString& name) const;
     [[nodiscard]] const QString& folder() const { return m_folder; }
 
 private:
+    [[nodiscard]] Result<void> note(const StoredPicture& picture);
     Database& m_database;
     QString m_folder;
 };

@@ -1,10 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/ServiceStore.h"
 #include "formats/ServiceFile.h"
-#include <QBuffer>
+#include "store/ServicePack.h"
 #include <QCryptographicHash>
+#include <QDateTime>
 #include <QFile>
+#include <QFileInfo>
 #include <QSaveFile>
+#include <algorithm>
 #include <unistd.h>
 
 namespace mivanta {
@@ -13,24 +16,55 @@ using namespace Qt::StringLiterals;
 
 namespace {
 
+constexpr qint64 kWholeHash = 16 << 20;
+constexpr qint64 kEndHash = 1 << 20;
+
 FileStamp stampOf(const QByteArray& bytes) {
     return {bytes.size(), QCryptographicHash::hash(bytes, QCryptographicHash::Sha1)};
 }
 
 } // namespace
 
-Result<OpenedService> openService(const QString& path) {
+Result<FileStamp> stampOfFile(const QString& path) {
     QFile file(path);
     if (!file.open(QIODevice::ReadOnly))
         return failure(u"the service file cannot be opened: "_s + file.errorString(), path,
                        u"Check that it is there and that you may read it."_s);
-    QByteArray bytes = file.readAll();
-    QBuffer buffer(&bytes);
-    buffer.open(QIODevice::ReadOnly);
-    auto service = readServiceFile(buffer, path);
+    if (file.size() <= kWholeHash)
+        return stampOf(file.readAll());
+    QByteArray ends = file.read(kEndHash);
+    file.seek(file.size() - kEndHash);
+    ends += file.read(kEndHash);
+    ends += QByteArray::number(QFileInfo(path).lastModified().toMSecsSinceEpoch());
+    return FileStamp{file.size(), QCryptographicHash::hash(ends, QCryptographicHash::Sha1)};
+}
+
+Result<OpenedService> openService(const QString& path) {
+    const auto stamp = stampOfFile(path);
+    if (!stamp)
+        return tl::unexpected(stamp.error());
+    const auto zip = ZipReader::openFile(path);
+    if (!zip)
+        return failure(u"this is no service file, or it is damaged: "_s + zip.error().what, path,
+                       u"Use an older copy of the file, or the library's backups."_s);
+    auto service = readServiceZip(*zip, path);
     if (!service)
         return tl::unexpected(service.error());
-    return OpenedService{std::move(*service), stampOf(bytes)};
+    const QStringList entries = zip->entries();
+    const bool isPacked = std::any_of(entries.begin(), entries.end(), [](const QString& entry) {
+        return entry.startsWith(QLatin1String(kMediaFolder)) || entry.startsWith(QLatin1String(kFontFolder));
+    });
+    return OpenedService{std::move(*service), *stamp, isPacked};
+}
+
+Result<void> checkUnchanged(const QString& path, const std::optional<FileStamp>& expected) {
+    if (!expected || !QFile::exists(path))
+        return {};
+    const auto stamp = stampOfFile(path);
+    if (!stamp || *stamp != *expected)
+        return failure(u"the file was changed by another program since it was opened"_s, path,
+                       u"Save under another name, so that neither version is lost."_s);
+    return {};
 }
 
 Result<void> writeSafely(const QString& path, const QByteArray& bytes) {
@@ -53,12 +87,8 @@ Result<void> writeSafely(const QString& path, const QByteArray& bytes) {
 
 Result<FileStamp> saveService(const Service& service, const QString& path,
                               const std::optional<FileStamp>& expected) {
-    if (expected && QFile::exists(path)) {
-        QFile file(path);
-        if (!file.open(QIODevice::ReadOnly) || stampOf(file.readAll()) != *expected)
-            return failure(u"the file was changed by another program since it was opened"_s, path,
-                           u"Save under another name, so that neither version is lost."_s);
-    }
+    if (auto unchanged = checkUnchanged(path, expected); !unchanged)
+        return tl::unexpected(unchanged.error());
     const auto bytes = serviceToZip(service);
     if (!bytes)
         return tl::unexpected(bytes.error());

@@ -9,13 +9,14 @@ namespace mivanta {
 /// What a file looked like when it was read or written, to tell whether another program changed it.
 struct FileStamp {
     qint64 size = -1;
-    QByteArray hash; ///< SHA-1 of its bytes
+    QByteArray hash; ///< SHA-1 of its bytes; of a large file, of its beginning, its end and its time
     friend bool operator==(const FileStamp&, const FileStamp&) = default;
 };
 
 struct OpenedService {
     Service service;
     FileStamp stamp;
+    bool isPacked = false; ///< the file holds media, too
 };
 
 [[nodiscard]] Result<OpenedService> openService(const QString& path);
@@ -24,6 +25,10 @@ struct OpenedService {
 /// any failure the old one is as it was. With `expected`, refuses when the file there is another by now.
 [[nodiscard]] Result<FileStamp> saveService(const Service& service, const QString& path,
                                             const std::optional<FileStamp>& expected);
+
+/// Fails when there is a file and it is another one than `expected`.
+[[nodiscard]] Result<void> checkUnchanged(const QString& path, const std::optional<FileStamp>& expected);
+[[nodiscard]] Result<FileStamp> stampOfFile(const QString& path);
 
 /// Writes bytes that way, for other small files.
 [[nodiscard]] Result<void> writeSafely(const QString& path, const QByteArray& bytes);

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/ServiceStore.h"
 #include "support/Text.h"
+#include <QCryptographicHash>
 #include <QDir>
 #include <QFile>
 #include <QImage>
@@ -213,8 +214,8 @@ TEST_F(Cli, AnOrderIsShownWithItsTimes) {
     ASSERT_EQ(run({u"service"_s, u"new"_s, order.fileName(), u"--to"_s, file}).code, 0);
     Service service = openService(file)->service;
     EXPECT_EQ(service.theme.name, u"Chalk Board"_s); // by its name, in any case
-    service.items[1].plan = {300, QTime(18, 5), u"Petra Osk"_s, {}, false};
-    service.items[2].plan = {240, QTime(18, 8), {}, u"softly"_s, false};
+    service.items[1].plan = {300, QTime(18, 5), u"Petra Osk"_s, {}};
+    service.items[2].plan = {240, QTime(18, 8), {}, u"softly"_s};
     ASSERT_TRUE(saveService(service, file, std::nullopt));
     const Ran text = run({u"service"_s, u"show"_s, file});
     EXPECT_EQ(text.code, 0);
@@ -228,6 +229,87 @@ TEST_F(Cli, AnOrderIsShownWithItsTimes) {
     EXPECT_EQ(json[u"ends"_s].toString(), u"2026-10-04T18:14:00"_s);
     EXPECT_EQ(run({u"service"_s, u"show"_s, u"/nowhere.mivanta"_s}).code, 1);
     EXPECT_EQ(run({u"service"_s, u"show"_s}).code, 2);
+}
+
+TEST_F(Cli, AServiceIsPackedCheckedUnpackedAndDrawnAlikeElsewhere) {
+    importDemo();
+    QImage picture(320, 200, QImage::Format_RGB32);
+    picture.fill(QColor(180, 60, 20));
+    const QString media = folder.filePath(u"lib/media"_s);
+    ASSERT_TRUE(QDir().mkpath(media));
+    ASSERT_TRUE(picture.save(folder.filePath(u"p.png"_s)));
+    QFile file(folder.filePath(u"p.png"_s));
+    ASSERT_TRUE(file.open(QIODevice::ReadOnly));
+    const QString name =
+        QString::fromLatin1(QCryptographicHash::hash(file.readAll(), QCryptographicHash::Sha256).toHex()) +
+        u".png"_s;
+    ASSERT_TRUE(file.copy(media + u'/' + name));
+    Service service;
+    service.id = ServiceId::create();
+    service.title = u"Evening"_s;
+    service.items = {{ItemId::create(), PictureItem{{}, {{name, u"The harbour"_s}}}},
+                     {ItemId::create(), PauseItem{u"Silence"_s}}};
+    const QString plain = folder.filePath(u"evening.mivanta"_s);
+    ASSERT_TRUE(saveService(service, plain, std::nullopt));
+    const Ran checked = run({u"--json"_s, u"service"_s, u"check-files"_s, plain});
+    EXPECT_EQ(checked.code, 0);
+    EXPECT_EQ(checked.json()[u"files"_s].toArray().size(), 1);
+    const QString packed = folder.filePath(u"packed.mivanta"_s);
+    ASSERT_EQ(run({u"service"_s, u"pack"_s, plain, u"--to"_s, packed}).code, 0);
+    const QString out = folder.filePath(u"out"_s);
+    ASSERT_EQ(run({u"service"_s, u"unpack"_s, packed, u"--to"_s, out}).code, 0);
+    EXPECT_TRUE(QFile::exists(out + u"/media/"_s + name));
+    EXPECT_EQ(run({u"service"_s, u"unpack"_s, packed, u"--to"_s, out}).code, 1); // it is there already
+
+    const auto drawn = [&](const QString& service, const QString& to) {
+        EXPECT_EQ(run({u"render"_s, u"--service"_s, service, u"--output"_s, u"hall"_s, u"--to"_s, to}).code, 0);
+        return QImage(to + u"/hall-001.png"_s);
+    };
+    const QImage before = drawn(plain, folder.filePath(u"png"_s));
+    EXPECT_EQ(before.pixelColor(960, 540), QColor(180, 60, 20));
+    // A fresh home with an empty library: what was unpacked is its media.
+    ASSERT_TRUE(QDir(folder.filePath(u"lib"_s)).removeRecursively());
+    EXPECT_EQ(run({u"service"_s, u"check-files"_s, plain}).code, 1);
+    EXPECT_EQ(run({u"service"_s, u"check-files"_s, out + u"/packed.mivanta"_s}).code, 0); // beside it
+    ASSERT_TRUE(QDir().mkpath(folder.filePath(u"lib"_s)));
+    ASSERT_TRUE(QDir().rename(out + u"/media"_s, media));
+    EXPECT_EQ(drawn(out + u"/packed.mivanta"_s, folder.filePath(u"png2"_s)), before);
+}
+
+TEST_F(Cli, WhatIsNoPackedServiceIsRefusedAndNothingIsWritten) {
+    QFile bad(folder.filePath(u"bad.mivanta"_s));
+    ASSERT_TRUE(bad.open(QIODevice::WriteOnly));
+    bad.write("PK but not much more");
+    bad.close();
+    const QString out = folder.filePath(u"out"_s);
+    const Ran refused = run({u"service"_s, u"unpack"_s, bad.fileName(), u"--to"_s, out});
+    EXPECT_EQ(refused.code, 1);
+    EXPECT_TRUE(refused.err.contains(u"refused"_s)) << refused.err.toStdString();
+    EXPECT_FALSE(QFile::exists(out));
+    EXPECT_EQ(run({u"service"_s, u"unpack"_s, bad.fileName()}).code, 2);
+}
+
+TEST_F(Cli, AnOrderIsPrintedInEveryForm) {
+    importDemo();
+    importDemoScripture();
+    const QString file = folder.filePath(u"sunday.mivanta"_s);
+    ASSERT_EQ(run({u"service"_s, u"new"_s, kDemo + u"/sea-harvest.txt"_s, u"--to"_s, file}).code, 0);
+    const auto printed = [&](const QString& name, const QStringList& more = {}) {
+        const QString to = folder.filePath(name);
+        EXPECT_EQ(run(QStringList{u"service"_s, u"print"_s, file, u"--to"_s, to} + more).code, 0)
+            << name.toStdString();
+        QFile made(to);
+        return made.open(QIODevice::ReadOnly) ? made.readAll() : QByteArray();
+    };
+    EXPECT_TRUE(printed(u"order.html"_s).contains("<b>Every Tide</b>"));
+    EXPECT_TRUE(printed(u"order.txt"_s).contains("10:30  Words of welcome at the harbour"));
+    EXPECT_TRUE(printed(u"order.csv"_s).startsWith("time,length,title,kind,leader,note,today\r\n"));
+    EXPECT_TRUE(printed(u"order.pdf"_s).startsWith("%PDF"));
+    EXPECT_TRUE(printed(u"words.txt"_s, {u"--what"_s, u"words"_s}).contains("EVERY TIDE"));
+    EXPECT_TRUE(
+        printed(u"slides.pdf"_s, {u"--what"_s, u"slides"_s, u"--per-page"_s, u"12"_s}).startsWith("%PDF"));
+    EXPECT_EQ(run({u"service"_s, u"print"_s, file, u"--to"_s, folder.filePath(u"a.doc"_s)}).code, 1);
+    EXPECT_EQ(run({u"service"_s, u"print"_s, file, u"--to"_s, u"a.pdf"_s, u"--per-page"_s, u"99"_s}).code, 2);
 }
 
 TEST_F(Cli, AServiceIsMadeAndItsSlidesAreDrawn) {

@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/Dropping.h"
 #include "desk/Window.h"
 #include "desk/parts/DragOpens.h"
 #include "desk/parts/LookDrag.h"
@@ -13,36 +14,6 @@
 
 namespace mivanta {
 namespace {
-
-/// What a drag from `data` does over a widget and when it is let go there.
-struct Dropping {
-    explicit Dropping(QMimeData* made) : data(made) {}
-    bool enter(QWidget* widget, QPoint at) {
-        QDragEnterEvent event(at, Qt::CopyAction, data.get(), Qt::LeftButton, Qt::NoModifier);
-        event.ignore();
-        QApplication::sendEvent(widget, &event);
-        return event.isAccepted();
-    }
-    bool move(QWidget* widget, QPoint at) {
-        QDragMoveEvent event(at, Qt::CopyAction, data.get(), Qt::LeftButton, Qt::NoModifier);
-        event.ignore();
-        QApplication::sendEvent(widget, &event);
-        return event.isAccepted();
-    }
-    void leave(QWidget* widget) {
-        QDragLeaveEvent event;
-        QApplication::sendEvent(widget, &event);
-    }
-    bool drop(QWidget* widget, QPoint at) {
-        if (!enter(widget, at))
-            return false;
-        move(widget, at);
-        QDropEvent event(at, Qt::CopyAction, data.get(), Qt::LeftButton, Qt::NoModifier);
-        QApplication::sendEvent(widget, &event);
-        return event.isAccepted();
-    }
-    std::unique_ptr<QMimeData> data;
-};
 
 class LookDrops : public WindowTest {
 protected:
@@ -63,14 +34,7 @@ protected:
         return sheet->view()->visualRect(sheet->model()->index(service().indexOf(id))).center();
     }
     QWidget* rows() { return sheet->view()->viewport(); }
-    QMimeData* files(const QStringList& paths) {
-        auto* data = new QMimeData;
-        QList<QUrl> urls;
-        for (const QString& path : paths)
-            urls << QUrl::fromLocalFile(path);
-        data->setUrls(urls);
-        return data;
-    }
+    QMimeData* files(const QStringList& paths) { return filesToDrag(paths); }
     QString picture(const QString& name) {
         QImage image(320, 180, QImage::Format_RGB32);
         image.fill(QColor(10, 90, 160));

@@ -78,6 +78,10 @@ public:
         ++asked;
         return unsaved;
     }
+    [[nodiscard]] bool packNow(const QString& what) override {
+        questions << what;
+        return quit;
+    }
     [[nodiscard]] bool quitWhileOnScreen() override {
         ++asked;
         return quit;

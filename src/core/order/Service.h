@@ -26,6 +26,14 @@ struct Item {
     [[nodiscard]] QString title() const { return titleOf(content); }
 };
 
+/// What is known of a file of the library's media that a service shows, so that it is found again elsewhere.
+struct MediaFact {
+    QString name;     ///< in the media folder: its content's SHA-256 and its suffix
+    QString title;    ///< what it was called where it came from; may be empty
+    qint64 bytes = 0; ///< 0 = not known
+    friend bool operator==(const MediaFact&, const MediaFact&) = default;
+};
+
 /// The service order: headings and items, top to bottom.
 struct Service {
     ServiceId id;
@@ -37,6 +45,7 @@ struct Service {
     QMap<ItemKind, LookChoice> kinds; ///< of all songs, passages or texts
     std::vector<Theme> themes;        ///< copies of those that kinds, items and slides use
     std::vector<Item> items;
+    std::vector<MediaFact> media{}; ///< as of when it was saved
 
     [[nodiscard]] const Item* item(const ItemId& id) const;
     /// Index in items, or -1.

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/MainWindow.h"
+#include "desk/app/PackingBar.h"
 #include "desk/check/CheckDesk.h"
 #include "desk/library/LibraryDesk.h"
 #include "desk/parts/Header.h"
@@ -47,9 +48,11 @@ MainWindow::MainWindow(Session& session, std::unique_ptr<Prompts> prompts)
     column->setSpacing(0);
     m_header = new Header(content);
     m_notices = new NoticeBar(content);
+    m_packing = new PackingBar(m_session, *m_prompts, content);
     m_stack = new QStackedWidget(content);
     column->addWidget(m_header);
     column->addWidget(m_notices);
+    column->addWidget(m_packing);
     column->addWidget(m_stack, 1);
     setCentralWidget(content);
     makeActions();
@@ -77,6 +80,11 @@ void MainWindow::makeActions() {
     QAction* storeAs =
         makeAction(this, QStringLiteral("save-service-as"), QString(), tr("Save as\u2026"),
                    tr("Save the service under another name"), QKeySequence(QStringLiteral("Ctrl+Shift+S")));
+    QAction* pack = makeAction(this, QStringLiteral("pack-service"), QStringLiteral("package"),
+                               tr("Pack for another computer\u2026"),
+                               tr("A file with everything that the service shows, for another computer"),
+                               QKeySequence(QStringLiteral("Ctrl+Shift+E")));
+    connect(pack, &QAction::triggered, m_packing, &PackingBar::start);
     QAction* undo = makeAction(this, QStringLiteral("undo"), QStringLiteral("undo-2"), tr("Undo"), tr("Undo"),
                                QKeySequence(QStringLiteral("Ctrl+Z")));
     QAction* redo = makeAction(this, QStringLiteral("redo"), QStringLiteral("redo-2"), tr("Redo"),
@@ -119,8 +127,8 @@ void MainWindow::makeActions() {
     connect(&undoStack, &QUndoStack::indexChanged, this, showUndo);
     connect(m_stack, &QStackedWidget::currentChanged, this, showUndo);
     showUndo();
-    m_fileActions = {fresh, open, store, undo, redo};
-    m_editActions = {fresh, open, find, files, folder};
+    m_fileActions = {fresh, open, store, pack, undo, redo};
+    m_editActions = {fresh, open, pack, find, files, folder};
 }
 
 void MainWindow::makeDesks() {
@@ -193,6 +201,7 @@ void MainWindow::connectSession() {
         m_session.run().setDesk(QLatin1String(kDeskNames[currentDesk()]));
     });
     connect(&m_session, &Session::placesChanged, this, &MainWindow::showHeader);
+    connect(&m_session, &Session::mediaArrived, &m_thumbnails, &ThumbnailStore::forget);
     connect(&m_session.run(), &RunController::changed, this, &MainWindow::showHeader);
     connect(&m_session.document(), &ServiceDocument::changed, this, &MainWindow::showHeader);
     connect(&m_session.document(), &ServiceDocument::stateChanged, this, &MainWindow::showHeader);

@@ -17,6 +17,7 @@ class Header;
 class LibraryDesk;
 class NoticeBar;
 class PrepareDesk;
+class PackingBar;
 class RunDesk;
 class SetupDesk;
 
@@ -62,6 +63,7 @@ private:
     ThumbnailStore m_thumbnails;
     Header* m_header;
     NoticeBar* m_notices;
+    PackingBar* m_packing;
     QStackedWidget* m_stack;
     LibraryDesk* m_libraryDesk;
     PrepareDesk* m_prepareDesk;

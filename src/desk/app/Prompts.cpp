@@ -145,6 +145,11 @@ bool DialogPrompts::removeForGood(const QString& what) {
     return box.clickedButton() == go;
 }
 
+bool DialogPrompts::packNow(const QString& what) {
+    return QMessageBox::question(m_window, QStringLiteral("Mivanta"), tr("%1\n\nPack it?").arg(what)) ==
+           QMessageBox::Yes;
+}
+
 bool DialogPrompts::quitWhileOnScreen() {
     QMessageBox box(QMessageBox::Warning, QStringLiteral("Mivanta"),
                     tr("Words are on the screens. Ending Mivanta takes them away."), QMessageBox::NoButton,

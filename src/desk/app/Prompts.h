@@ -43,6 +43,8 @@ public:
     [[nodiscard]] virtual bool emptyBin(int songs) = 0;
     /// `what` is to be removed for good, such as "2 texts".
     [[nodiscard]] virtual bool removeForGood(const QString& what) = 0;
+    /// `what`: what packing takes along, and how large that is.
+    [[nodiscard]] virtual bool packNow(const QString& what) = 0;
     /// While something is on screen: really end?
     [[nodiscard]] virtual bool quitWhileOnScreen() = 0;
 };
@@ -71,6 +73,7 @@ public:
     [[nodiscard]] Unsaved unsavedSong(const QString& title) override;
     [[nodiscard]] bool emptyBin(int songs) override;
     [[nodiscard]] bool removeForGood(const QString& what) override;
+    [[nodiscard]] bool packNow(const QString& what) override;
     [[nodiscard]] bool quitWhileOnScreen() override;
 
 private:

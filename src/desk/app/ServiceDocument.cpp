@@ -1,5 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/ServiceDocument.h"
+#include "render/FontFiles.h"
+#include "store/Pictures.h"
+#include "store/ServicePack.h"
 #include <QSet>
 #include <algorithm>
 
@@ -47,6 +50,7 @@ private:
 ServiceDocument::ServiceDocument(const QString& libraryFolder, Theme usualTheme, QObject* parent)
     : QObject(parent),
       m_usualTheme(std::move(usualTheme)),
+      m_mediaFolder(picturesFolder(libraryFolder)),
       m_journal(std::make_shared<Journal>(libraryFolder)) {
     m_undo.setUndoLimit(kUndoLimit);
     m_journalSoon.setSingleShot(true);
@@ -192,6 +196,14 @@ void ServiceDocument::setTitle(const QString& title) {
     apply(std::move(next), tr("renaming the service"));
 }
 
+void ServiceDocument::replacePicture(const QString& from, const QString& to) {
+    if (from == to || !picturesOf(m_service).contains(from))
+        return;
+    Service next = m_service;
+    renamePicture(next, from, to);
+    apply(std::move(next), tr("another picture in its place"));
+}
+
 void ServiceDocument::setTheme(const Theme& theme) {
     if (theme == m_service.theme)
         return;
@@ -217,6 +229,7 @@ void ServiceDocument::take(Service service, const QString& path, const std::opti
     m_service = std::move(service);
     m_path = path;
     m_stamp = stamp;
+    m_isPacked = false;
     m_recovered = false;
     m_undo.clear();
     m_journalSoon.start();
@@ -236,10 +249,14 @@ void ServiceDocument::open(const QString& path) {
     m_files.run(
         this, [path] { return openService(path); },
         [this, path](Result<OpenedService> opened) {
-            if (opened)
-                take(std::move(opened->service), path, opened->stamp);
-            else
+            if (!opened) {
                 Q_EMIT failed(opened.error());
+                return;
+            }
+            take(std::move(opened->service), path, opened->stamp);
+            m_isPacked = opened->isPacked;
+            if (m_isPacked)
+                Q_EMIT packedOpened(path);
         });
 }
 
@@ -247,12 +264,20 @@ void ServiceDocument::save(const QString& path) {
     const auto expected = path == m_path ? m_stamp : std::nullopt;
     const int changes = m_changes;
     m_files.run(
-        this, [service = m_service, path, expected] { return saveService(service, path, expected); },
+        this,
+        [service = m_service, path, expected, folder = m_mediaFolder, titles = m_mediaTitles,
+         isPacked = m_isPacked && path == m_path]() mutable {
+            service.media = mediaFactsOf(service, folder, titles);
+            return isPacked ? packService(service, planPack(service, folder, fontFilesOf(fontsOf(service))),
+                                          path, expected)
+                            : saveService(service, path, expected);
+        },
         [this, path, changes](const Result<FileStamp>& stamp) {
             if (!stamp) {
                 Q_EMIT failed(stamp.error());
                 return;
             }
+            m_isPacked = m_isPacked && path == m_path;
             m_path = path;
             m_stamp = *stamp;
             if (m_changes == changes) { // nothing was changed while it was being written

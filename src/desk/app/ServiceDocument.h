@@ -3,6 +3,7 @@
 #include "core/order/LookTarget.h"
 #include "desk/app/Worker.h"
 #include "store/Journal.h"
+#include <QMap>
 #include <QTimer>
 #include <QUndoStack>
 
@@ -55,6 +56,13 @@ public:
 
     void startNew();
     void open(const QString& path);
+    /// What the library's media were called, by their names in the media folder; saved with those in use.
+    void setMediaTitles(const QMap<QString, QString>& titles) { m_mediaTitles = titles; }
+    [[nodiscard]] const QMap<QString, QString>& mediaTitles() const { return m_mediaTitles; }
+    /// The file holds media, too; it keeps doing so when it is saved.
+    [[nodiscard]] bool isPacked() const { return m_isPacked; }
+    /// Has another file of the media shown wherever that one is, as one step.
+    void replacePicture(const QString& from, const QString& to);
     void save(const QString& path);
     /// Takes up what the journal holds: the last service, with the work that was not saved. Then recovered()
     /// follows; without a journal, nothingToRecover().
@@ -68,6 +76,7 @@ Q_SIGNALS:
     void changed();      ///< the content or the title
     void stateChanged(); ///< path or modified
     void opened();       ///< another service is here now
+    void packedOpened(const QString& path); ///< behind opened(): its media are still to be brought in
     void saved();
     void failed(const mivanta::Error& error);
     void recovered(bool hasUnsavedWork);
@@ -85,6 +94,9 @@ private:
 
     Service m_service;
     Theme m_usualTheme;
+    QString m_mediaFolder;
+    QMap<QString, QString> m_mediaTitles;
+    bool m_isPacked = false;
     QString m_path;
     std::optional<FileStamp> m_stamp;
     int m_changes = 0; ///< since the program was started, undone and redone ones too

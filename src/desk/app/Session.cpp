@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/Session.h"
+#include "render/Fonts.h"
 #include "store/Pictures.h"
+#include "store/ServicePack.h"
 #include "store/Settings.h"
 
 namespace mivanta {
@@ -22,6 +24,9 @@ Session::Session(Options options, QObject* parent)
     connect(&m_library, &LibraryClient::failed, this, &Session::problem);
     connect(&m_library, &LibraryClient::opened, this, &Session::loadThemes);
     connect(&m_library, &LibraryClient::changed, this, &Session::loadThemes);
+    connect(&m_library, &LibraryClient::opened, this, &Session::loadMediaTitles);
+    connect(&m_library, &LibraryClient::changed, this, &Session::loadMediaTitles);
+    connect(&m_document, &ServiceDocument::packedOpened, this, &Session::bringInPacked);
     connect(&m_document, &ServiceDocument::failed, this, &Session::problem);
     connect(&m_document, &ServiceDocument::recovered, this, &Session::serviceIsThere);
     connect(&m_document, &ServiceDocument::nothingToRecover, this, [this] { serviceIsThere(false); });
@@ -49,6 +54,7 @@ Session::Session(Options options, QObject* parent)
 }
 
 void Session::start() {
+    loadFontsIn(fontsFolder(m_options.libraryFolder));
     m_player.start();
     m_settings.run(
         this, [folder = m_options.libraryFolder] { return loadOutputs(folder); },
@@ -83,6 +89,51 @@ void Session::loadThemes() {
             if (const Theme* usual = themeOf(loaded->second, loaded->first))
                 m_document.setUsualTheme(*usual);
         });
+}
+
+void Session::loadMediaTitles() {
+    using Titles = QMap<QString, QString>;
+    m_library.ask<Titles>(
+        this,
+        [](Library& library) -> Result<Titles> {
+            const auto all = library.pictures().all();
+            if (!all)
+                return tl::unexpected(all.error());
+            Titles titles;
+            for (const StoredPicture& picture : *all)
+                titles.insert(picture.name, picture.title);
+            return titles;
+        },
+        [this](const Result<Titles>& titles) {
+            if (titles)
+                m_document.setMediaTitles(*titles);
+        });
+}
+
+void Session::tellMediaArrived() {
+    loadFontsIn(fontsFolder(m_options.libraryFolder));
+    m_player.mediaArrived();
+    m_book.remeasure();
+    Q_EMIT mediaArrived();
+}
+
+/// What came with a packed service becomes the library's, each file once.
+void Session::bringInPacked(const QString& path) {
+    m_library.ask<UnpackedMedia>(
+        this,
+        [path, fonts = fontsFolder(m_options.libraryFolder)](Library& library) {
+            return bringInMedia(path, library.pictures(), fonts);
+        },
+        [this](const Result<UnpackedMedia>& brought) {
+            if (!brought) {
+                Q_EMIT problem(brought.error());
+            } else if (brought->added > 0) {
+                Q_EMIT notice(tr("%1 files came with the service and are in the library now.")
+                                  .arg(brought->added));
+                tellMediaArrived();
+            }
+        },
+        true);
 }
 
 /// Once the outputs are known and the player has said what it kept.

@@ -52,9 +52,13 @@ Q_SIGNALS:
     void problem(const mivanta::Error& error);
     void notice(const QString& text);
     void playerRefused();
+    void mediaArrived(); ///< pictures and fonts that were missing are there
 
 private:
     void loadThemes();
+    void loadMediaTitles();
+    void bringInPacked(const QString& path);
+    void tellMediaArrived();
     void takeUpService();
     void noteSung();
     void serviceIsThere(bool hasUnsavedWork);

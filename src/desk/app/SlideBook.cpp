@@ -32,6 +32,12 @@ void SlideBook::setThemes(const std::vector<Theme>& themes) {
     Q_EMIT themesChanged();
 }
 
+void SlideBook::remeasure() {
+    m_measures = {};
+    m_made.clear();
+    serviceChanged();
+}
+
 void SlideBook::serviceChanged() {
     const Service& service = m_document.service();
     const bool isOther = !(service.id == m_madeWith.id);

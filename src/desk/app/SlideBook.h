@@ -34,6 +34,9 @@ public:
     /// How many slides they are on the main output.
     [[nodiscard]] int slideCountOf(const ItemWords& words) const;
 
+    /// Fonts have come: words are measured and divided anew.
+    void remeasure();
+
     /// Something to be run without being in the order; it stays until another service is opened.
     void addUnplanned(const Item& item);
     [[nodiscard]] const Item* unplannedItem(const ItemId& id) const;

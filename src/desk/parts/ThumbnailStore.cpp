@@ -21,6 +21,12 @@ ThumbnailStore::~ThumbnailStore() {
 
 void ThumbnailStore::setPictures(const QString& folder, const QString& cacheFolder) {
     m_proxies = std::make_shared<PictureProxies>(folder, cacheFolder);
+    forget();
+}
+
+void ThumbnailStore::forget() {
+    m_pictures.clear();
+    Q_EMIT ready();
 }
 
 QPixmap ThumbnailStore::get(const Scene& scene, QSize size) {

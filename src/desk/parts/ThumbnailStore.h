@@ -21,6 +21,8 @@ public:
 
     /// Where pictures are; without it there are none.
     void setPictures(const QString& folder, const QString& cacheFolder);
+    /// Draws everything anew, as when files have come.
+    void forget();
     /// The picture at a size in device px, or a null one; then ready() follows.
     [[nodiscard]] QPixmap get(const Scene& scene, QSize size);
 

@@ -2,6 +2,7 @@
 #include "desk/prepare/PrepareDesk.h"
 #include "core/run/Cards.h"
 #include "desk/app/BringInPicture.h"
+#include "desk/app/OrderSender.h"
 #include "desk/app/Placing.h"
 #include "desk/parts/Columns.h"
 #include "desk/parts/SendMenu.h"
@@ -29,6 +30,7 @@ PrepareDesk::PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileAc
       m_prompts(tools.prompts),
       m_sender(tools.sender) {
     setObjectName(QStringLiteral("prepare-desk"));
+    m_orderSender = new OrderSender(m_session, m_prompts, this);
     auto* order = new QWidget(this);
     m_sheet = new OrderSheet(m_session.document(), m_session.book(), order);
     m_bench = new Bench(
@@ -124,17 +126,20 @@ QWidget* PrepareDesk::buildSheetColumn(const std::vector<QAction*>& fileActions)
     };
     for (QAction* action : fileActions)
         addButton(action);
-    auto* sheets = new SendMenu({}, true, this);
+    auto* onPaper = new QMenu(this);
+    m_orderSender->fill(*onPaper);
+    auto* sheets = new SendMenu(tr("&Charts and lyric sheets"), true, this);
     connect(sheets, &SendMenu::wanted, this, &PrepareDesk::sendSheets);
+    onPaper->addMenu(sheets);
     auto* paper = new QToolButton(side);
     paper->setObjectName(QStringLiteral("service-sheets"));
     paper->setIcon(icon(QStringLiteral("printer"), day().text));
     paper->setIconSize(QSize(spaced(4.5), spaced(4.5)));
-    paper->setAccessibleName(tr("Charts and lyric sheets"));
-    paper->setToolTip(tr("Charts and lyric sheets of every song in this service (Ctrl+P)"));
+    paper->setAccessibleName(tr("On paper"));
+    paper->setToolTip(tr("Print or send the order, its slides and words, charts and lyric sheets (Ctrl+P)"));
     paper->setShortcut(QKeySequence::Print);
     paper->setPopupMode(QToolButton::InstantPopup);
-    paper->setMenu(sheets);
+    paper->setMenu(onPaper);
     tools->addWidget(paper);
     tools->addStretch(1);
     tools->addWidget(more);
@@ -209,8 +214,8 @@ QToolButton* PrepareDesk::addMenuButton(QAction* heading) {
     button->setIcon(icon(QStringLiteral("plus"), day().text));
     button->setIconSize(QSize(spaced(4.5), spaced(4.5)));
     button->setAccessibleName(tr("Add something else"));
-    button->setToolTip(tr("Add a heading, pictures, a note, a pause or a countdown at the mark (Ctrl+E)"));
-    button->setShortcut(QKeySequence(QStringLiteral("Ctrl+E")));
+    button->setToolTip(tr("Add a heading, pictures, a note, a pause or a countdown at the mark (Ctrl+Shift+A)"));
+    button->setShortcut(QKeySequence(QStringLiteral("Ctrl+Shift+A")));
     button->setPopupMode(QToolButton::InstantPopup);
     auto* menu = new QMenu(button);
     menu->setToolTipsVisible(true);

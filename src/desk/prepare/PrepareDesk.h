@@ -14,6 +14,7 @@ class QToolButton;
 
 namespace mivanta {
 
+class OrderSender;
 class WordsInService;
 
 /// Where a service is put together: the order sheet, the chosen item's bench, and Find.
@@ -54,6 +55,7 @@ private:
     Session& m_session;
     Prompts& m_prompts;
     Sender& m_sender;
+    OrderSender* m_orderSender;
     OrderSheet* m_sheet;
     QStackedLayout* m_pages; ///< the order; a song's words in this service
     WordsInService* m_words;

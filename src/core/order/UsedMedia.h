@@ -1,0 +1,29 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/order/Service.h"
+
+namespace mivanta {
+
+/// The files of the library's media that a service shows: in its items, its themes and every look in it. Each
+/// once, in the order in which they come.
+[[nodiscard]] QStringList picturesOf(const Service& service);
+/// Has another file shown wherever that one is.
+void renamePicture(Service& service, const QString& from, const QString& to);
+
+/// A font that words of a service are set in.
+struct UsedFont {
+    QString family;
+    int weight = 400; ///< 100 to 900
+    friend bool operator==(const UsedFont&, const UsedFont&) = default;
+};
+/// The fonts of its themes and looks; each once. The program's own font is not among them.
+[[nodiscard]] std::vector<UsedFont> fontsOf(const Service& service);
+
+/// The file that a font comes from.
+struct FontFile {
+    UsedFont font;
+    QString path;
+    QString refusal; ///< why its licence forbids to carry it to another computer; empty = it may be carried
+};
+
+} // namespace mivanta

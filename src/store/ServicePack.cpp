@@ -1,0 +1,260 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "store/ServicePack.h"
+#include "formats/ServiceFile.h"
+#include "store/Pictures.h"
+#include <QCryptographicHash>
+#include <QDir>
+#include <QFile>
+#include <QFileInfo>
+#include <QRegularExpression>
+#include <QScopeGuard>
+#include <QTemporaryDir>
+#include <algorithm>
+#include <cstdio>
+
+namespace mivanta {
+
+using namespace Qt::StringLiterals;
+
+namespace {
+
+constexpr qint64 kMostUnpacked = 64LL << 30;
+constexpr int kMostTimes = 200; // pictures, films and fonts are packed already
+
+QString mediaEntry(const QString& name) {
+    return QLatin1String(kMediaFolder) + name;
+}
+
+const MediaFact* factOf(const Service& service, const QString& name) {
+    const auto at = std::find_if(service.media.begin(), service.media.end(),
+                                 [&](const MediaFact& fact) { return fact.name == name; });
+    return at == service.media.end() ? nullptr : &*at;
+}
+
+tl::unexpected<Error> refused(const QString& why, const QString& where) {
+    return failure(u"this packed service is refused: "_s + why, where,
+                   u"Ask for another copy from whoever packed it."_s);
+}
+
+/// The entries of a packed file that are files of ours, seen to be safe.
+Result<QStringList> safeEntries(const ZipReader& zip, const QString& where) {
+    if (auto safe = zip.checkSafe(kMostUnpacked, kMostTimes); !safe)
+        return refused(safe.error().what, where);
+    QStringList files;
+    const QStringList entries = zip.entries();
+    for (const QString& entry : entries) {
+        const bool isMedia = entry.startsWith(QLatin1String(kMediaFolder));
+        if (isMedia && !isMediaName(entry.mid(qsizetype(qstrlen(kMediaFolder)))))
+            return refused(u"it holds \u201c%1\u201d, which is no name of a medium"_s.arg(entry), where);
+        if ((isMedia || entry.startsWith(QLatin1String(kFontFolder))) && !entry.endsWith(u'/'))
+            files << entry;
+    }
+    return files;
+}
+
+Result<ZipReader> openPacked(const QString& path) {
+    auto zip = ZipReader::openFile(path);
+    if (!zip)
+        return refused(zip.error().what, path);
+    return zip;
+}
+
+/// Unpacks an entry to a new file and sees that a medium is what its name says.
+Result<void> extract(const ZipReader& zip, const QString& entry, const QString& to, const QString& where) {
+    QFile file(to);
+    if (!QDir().mkpath(QFileInfo(to).path()) || !file.open(QIODevice::WriteOnly | QIODevice::NewOnly))
+        return failure(u"a file could not be written: "_s + file.errorString(), to,
+                       u"Check the free space and that you may write there."_s);
+    if (auto copied = zip.copy(entry, file); !copied)
+        return refused(copied.error().what, where);
+    file.close();
+    if (file.error() != QFileDevice::NoError)
+        return failure(u"a file could not be written: "_s + file.errorString(), to,
+                       u"Check the free space."_s);
+    if (entry.startsWith(QLatin1String(kMediaFolder))) {
+        const auto hash = contentHash(to);
+        if (!hash || !entry.mid(qsizetype(qstrlen(kMediaFolder))).startsWith(*hash))
+            return refused(u"\u201c%1\u201d is not what its name says"_s.arg(entry), where);
+    }
+    return {};
+}
+
+} // namespace
+
+QString fontsFolder(const QString& libraryFolder) {
+    return libraryFolder + u"/fonts"_s;
+}
+
+bool isMediaName(const QString& name) {
+    static const QRegularExpression form(u"^[0-9a-f]{64}\\.[a-z0-9]{1,7}$"_s);
+    return form.match(name).hasMatch();
+}
+
+Result<QString> contentHash(const QString& path) {
+    QFile file(path);
+    QCryptographicHash hash(QCryptographicHash::Sha256);
+    if (!file.open(QIODevice::ReadOnly) || !hash.addData(&file))
+        return failure(u"the file cannot be read: "_s + file.errorString(), path);
+    return QString::fromLatin1(hash.result().toHex());
+}
+
+qint64 PackPlan::bytes() const {
+    qint64 sum = 0;
+    for (const PackFile& file : files)
+        sum += file.bytes;
+    return sum;
+}
+
+std::vector<MediaFact> mediaFactsOf(const Service& service, const QString& mediaFolder,
+                                    const QMap<QString, QString>& titles) {
+    std::vector<MediaFact> facts;
+    const QStringList names = picturesOf(service);
+    for (const QString& name : names) {
+        const MediaFact* known = factOf(service, name);
+        MediaFact fact = known ? *known : MediaFact{name, {}, 0};
+        fact.title = titles.value(name, fact.title);
+        if (const QFileInfo file(mediaFolder + u'/' + name); file.isFile())
+            fact.bytes = file.size();
+        facts.push_back(std::move(fact));
+    }
+    return facts;
+}
+
+std::vector<MediaFact> missingMedia(const Service& service, const QString& mediaFolder) {
+    std::vector<MediaFact> missing = mediaFactsOf(service, mediaFolder, {});
+    std::erase_if(missing, [&](const MediaFact& fact) {
+        return QFileInfo(mediaFolder + u'/' + fact.name).isFile();
+    });
+    return missing;
+}
+
+PackPlan planPack(const Service& service, const QString& mediaFolder, const std::vector<FontFile>& fonts) {
+    PackPlan plan;
+    const QStringList names = picturesOf(service);
+    for (const QString& name : names) {
+        const MediaFact* fact = factOf(service, name);
+        const QString title = fact && !fact->title.isEmpty() ? fact->title : name;
+        const QFileInfo file(mediaFolder + u'/' + name);
+        if (file.isFile())
+            plan.files.push_back({mediaEntry(name), file.filePath(), title, file.size()});
+        else
+            plan.missing << title;
+    }
+    QStringList entries;
+    for (const FontFile& font : fonts) {
+        const QFileInfo file(font.path);
+        const QString entry = QLatin1String(kFontFolder) + file.fileName();
+        if (!font.refusal.isEmpty())
+            plan.leftOut.push_back(font);
+        else if (file.isFile() && !entries.contains(entry))
+            plan.files.push_back({entry, font.path, font.font.family, file.size()});
+        entries << entry;
+    }
+    return plan;
+}
+
+Result<FileStamp> packService(const Service& service, const PackPlan& plan, const QString& path,
+                              const std::optional<FileStamp>& expected, const ByteProgress& progress) {
+    if (auto unchanged = checkUnchanged(path, expected); !unchanged)
+        return tl::unexpected(unchanged.error());
+    std::vector<ZipFilePart> parts{{QString::fromLatin1(kServiceEntry), serviceJsonBytes(service), {}}};
+    for (const PackFile& file : plan.files)
+        parts.push_back({file.entry, {}, file.path});
+    const QString beside = path + u".packing"_s;
+    QFile::remove(beside); // of a program that died while it packed
+    if (auto written = writeZipFile(beside, parts, progress); !written)
+        return tl::unexpected(written.error());
+    if (std::rename(QFile::encodeName(beside).constData(), QFile::encodeName(path).constData()) != 0) {
+        QFile::remove(beside);
+        return failure(u"the packed file could not be put in its place"_s, path,
+                       u"Check that you may write there, or pack under another name."_s);
+    }
+    return stampOfFile(path);
+}
+
+Result<UnpackedMedia> bringInMedia(const QString& path, Pictures& pictures, const QString& fontFolder) {
+    const auto zip = openPacked(path);
+    if (!zip)
+        return tl::unexpected(zip.error());
+    const auto entries = safeEntries(*zip, path);
+    if (!entries)
+        return tl::unexpected(entries.error());
+    const auto service = readServiceZip(*zip, path);
+    if (!service)
+        return tl::unexpected(service.error());
+    // All of it is unpacked and seen to be whole before the library gets any of it.
+    if (!QDir().mkpath(pictures.folder()))
+        return failure(u"the folder for pictures could not be made"_s, pictures.folder(),
+                       u"Check that you may write there."_s);
+    const QTemporaryDir waiting(pictures.folder() + u"/unpacking-XXXXXX"_s);
+    UnpackedMedia result;
+    QStringList fresh;
+    for (const QString& entry : *entries) {
+        const QString name = entry.section(u'/', 1);
+        const QString there = entry.startsWith(QLatin1String(kFontFolder)) ? fontFolder + u'/' + name
+                                                                           : pictures.pathOf(name);
+        if (QFileInfo::exists(there)) {
+            ++result.already;
+            continue;
+        }
+        if (auto done = extract(*zip, entry, waiting.filePath(entry), path); !done)
+            return tl::unexpected(done.error());
+        fresh << entry;
+    }
+    for (const QString& entry : fresh) {
+        const QString name = entry.section(u'/', 1);
+        const QString from = waiting.filePath(entry);
+        if (entry.startsWith(QLatin1String(kFontFolder))) {
+            if (!QDir().mkpath(fontFolder) || !QFile::rename(from, fontFolder + u'/' + name))
+                return failure(u"a font could not be put into the library"_s, fontFolder, {});
+        } else {
+            const MediaFact* fact = factOf(*service, name);
+            if (auto taken = pictures.moveIn(from, name, fact ? fact->title : QString()); !taken)
+                return tl::unexpected(taken.error());
+        }
+        ++result.added;
+    }
+    return result;
+}
+
+Result<QString> unpackService(const QString& path, const QString& folder) {
+    const auto zip = openPacked(path);
+    if (!zip)
+        return tl::unexpected(zip.error());
+    const auto entries = safeEntries(*zip, path);
+    if (!entries)
+        return tl::unexpected(entries.error());
+    const auto service = readServiceZip(*zip, path);
+    if (!service)
+        return tl::unexpected(service.error());
+    const QString file = QFileInfo(path).completeBaseName() + u".mivanta"_s;
+    QStringList all = *entries;
+    all << file;
+    const QDir target(folder);
+    for (const QString& name : all)
+        if (QFileInfo::exists(target.filePath(name)))
+            return failure(u"there is a \u201c%1\u201d already"_s.arg(name), folder,
+                           u"Choose an empty folder."_s);
+    const bool isNew = !target.exists();
+    if (!QDir().mkpath(folder))
+        return failure(u"the folder could not be made"_s, folder, u"Check that you may write there."_s);
+    auto takeBack = qScopeGuard([&] {
+        if (isNew)
+            QDir(folder).removeRecursively();
+    });
+    const QTemporaryDir waiting(folder + u"/unpacking-XXXXXX"_s);
+    for (const QString& entry : *entries)
+        if (auto done = extract(*zip, entry, waiting.filePath(entry), path); !done)
+            return tl::unexpected(done.error());
+    if (auto saved = saveService(*service, waiting.filePath(file), {}); !saved)
+        return tl::unexpected(saved.error());
+    for (const QString& name : all)
+        if (!QDir().mkpath(QFileInfo(target.filePath(name)).path()) ||
+            !QFile::rename(waiting.filePath(name), target.filePath(name)))
+            return failure(u"\u201c%1\u201d could not be put in its place"_s.arg(name), folder,
+                           u"Check that you may write there."_s);
+    takeBack.dismiss();
+    return target.filePath(file);
+}
+
+} // namespace mivanta

@@ -1,0 +1,216 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "store/ServicePack.h"
+#include "OpenLibrary.h"
+#include "formats/ServiceFile.h"
+#include "store/Pictures.h"
+#include "support/Samples.h"
+#include "support/Text.h"
+#include <QCryptographicHash>
+#include <gtest/gtest.h>
+#include <rapidcheck/gtest.h>
+#include <zip.h>
+
+namespace mivanta {
+namespace {
+
+/// A library with three pictures and a service that shows them in an item, a theme and a look.
+class ServicePack : public LibraryTest {
+protected:
+    void SetUp() override {
+        LibraryTest::SetUp();
+        for (const QByteArray bytes : {"dawn", "dusk", "night"})
+            names << library->pictures().bringIn(bytes, QString::fromLatin1(bytes) + u".png"_s)->name;
+        service.id = ServiceId::create();
+        service.title = u"Sunday"_s;
+        service.theme = samples::theme();
+        service.theme.look.backdrop.picture = names[1];
+        service.items = {{ItemId::create(), PictureItem{{}, {{names[0], u"Dawn"_s}, {names[0], {}}}}},
+                         {ItemId::create(), songItem(samples::harbourSong())}};
+        service.items[1].look.choice.own.set(*lookProperty(u"backdrop.picture"_s), names[2]);
+        const QMap<QString, QString> titles{{names[0], u"dawn.png"_s}};
+        service.media = mediaFactsOf(service, media(), titles);
+    }
+    [[nodiscard]] QString media() const { return library->pictures().folder(); }
+    QString pack() {
+        const QString to = path(u"sunday.mivanta"_s);
+        EXPECT_TRUE(packService(service, planPack(service, media(), {}), to, {}));
+        return to;
+    }
+    [[nodiscard]] QStringList filesIn(const QString& where) const {
+        return QDir(where).entryList(QDir::AllEntries | QDir::Hidden | QDir::NoDotAndDotDot);
+    }
+    /// The packed file with one more entry, made by hand.
+    QString packWith(const QByteArray& name, const QByteArray& bytes, bool isLink = false) {
+        const QString to = pack();
+        int error = 0;
+        zip_t* archive = zip_open(to.toUtf8().constData(), 0, &error);
+        const zip_int64_t index =
+            zip_file_add(archive, name.constData(),
+                         zip_source_buffer(archive, bytes.constData(), zip_uint64_t(bytes.size()), 0),
+                         ZIP_FL_ENC_UTF_8);
+        if (isLink)
+            zip_file_set_external_attributes(archive, zip_uint64_t(index), 0, ZIP_OPSYS_UNIX,
+                                             zip_uint32_t(0120777) << 16);
+        EXPECT_EQ(zip_close(archive), 0);
+        return to;
+    }
+    void expectRefused(const QString& file, const QString& why) {
+        const auto unpacked = unpackService(file, path(u"out"_s));
+        ASSERT_FALSE(unpacked);
+        EXPECT_TRUE(unpacked.error().what.contains(why)) << unpacked.error().text().toStdString();
+        EXPECT_FALSE(QFileInfo::exists(path(u"out"_s)));
+        const QStringList before = filesIn(media());
+        EXPECT_FALSE(bringInMedia(file, library->pictures(), path(u"fonts"_s)));
+        EXPECT_EQ(filesIn(media()), before);
+    }
+    QStringList names;
+    Service service;
+};
+
+TEST_F(ServicePack, TakesEveryPictureOnceFromWhereverItIsUsed) {
+    EXPECT_EQ(picturesOf(service), (QStringList{names[0], names[1], names[2]}));
+    const PackPlan plan = planPack(service, media(), {});
+    ASSERT_EQ(plan.files.size(), 3U);
+    EXPECT_EQ(plan.files[0].title, u"dawn.png"_s);
+    EXPECT_EQ(plan.bytes(), 4 + 4 + 5);
+    EXPECT_TRUE(plan.missing.isEmpty());
+}
+
+TEST_F(ServicePack, OpensWithAnEmptyLibraryAndBringsEachPictureInOnce) {
+    const QString file = pack();
+    auto other = std::move(*Library::open(path(u"other"_s)));
+    const auto opened = openService(file);
+    ASSERT_TRUE(opened);
+    EXPECT_TRUE(opened->isPacked);
+    EXPECT_EQ(missingMedia(opened->service, other->pictures().folder()).size(), 3U);
+    const auto first = bringInMedia(file, other->pictures(), path(u"fonts"_s));
+    ASSERT_TRUE(first) << first.error().text().toStdString();
+    EXPECT_EQ(first->added, 3);
+    EXPECT_TRUE(missingMedia(opened->service, other->pictures().folder()).empty());
+    EXPECT_EQ(other->pictures().all()->size(), 3U);
+    const auto again = bringInMedia(file, other->pictures(), path(u"fonts"_s));
+    EXPECT_EQ(again->added, 0);
+    EXPECT_EQ(again->already, 3);
+    EXPECT_EQ(filesIn(other->pictures().folder()).size(), 3);
+}
+
+TEST_F(ServicePack, UnpacksToAFolderAndRefusesOneThatHasIt) {
+    const auto file = unpackService(pack(), path(u"out"_s));
+    ASSERT_TRUE(file) << file.error().text().toStdString();
+    EXPECT_EQ(openService(*file)->service.title, u"Sunday"_s);
+    EXPECT_FALSE(openService(*file)->isPacked);
+    EXPECT_EQ(filesIn(path(u"out/media"_s)).size(), 3);
+    const QStringList before = filesIn(path(u"out"_s));
+    EXPECT_FALSE(unpackService(path(u"sunday.mivanta"_s), path(u"out"_s)));
+    EXPECT_EQ(filesIn(path(u"out"_s)), before);
+}
+
+TEST_F(ServicePack, WhatIsMissingIsSaidAndTheRestIsPacked) {
+    QFile::remove(library->pictures().pathOf(names[0]));
+    const PackPlan plan = planPack(service, media(), {});
+    EXPECT_EQ(plan.missing, QStringList{u"dawn.png"_s});
+    EXPECT_EQ(plan.files.size(), 2U);
+    EXPECT_EQ(missingMedia(service, media()).front().bytes, 4); // as it was known before
+}
+
+TEST_F(ServicePack, FontsWhoseLicenceForbidsItStayHere) {
+    const QString font = file(u"Free.ttf"_s, "letters");
+    const PackPlan plan = planPack(
+        service, media(), {{{u"Free"_s, 400}, font, {}}, {{u"Free"_s, 700}, font, {}}, {{u"Own"_s, 400}, font, u"no"_s}});
+    ASSERT_EQ(plan.files.size(), 4U); // one file of two weights once
+    EXPECT_EQ(plan.files[3].entry, u"fonts/Free.ttf"_s);
+    ASSERT_EQ(plan.leftOut.size(), 1U);
+    EXPECT_EQ(plan.leftOut[0].font.family, u"Own"_s);
+    const QString to = path(u"f.mivanta"_s);
+    ASSERT_TRUE(packService(service, plan, to, {}));
+    ASSERT_TRUE(bringInMedia(to, library->pictures(), path(u"fonts"_s)));
+    EXPECT_EQ(filesIn(path(u"fonts"_s)), QStringList{u"Free.ttf"_s});
+}
+
+TEST_F(ServicePack, StoppedItLeavesNothingAndTheOldFileAsItWas) {
+    const QString to = pack();
+    const auto before = stampOfFile(to);
+    const QStringList files = filesIn(folder.path());
+    int told = 0;
+    const auto stopped = packService(service, planPack(service, media(), {}), to, {},
+                                     [&](qint64, qint64) { return ++told < 2; });
+    ASSERT_FALSE(stopped);
+    EXPECT_TRUE(stopped.error().what.contains(u"stopped"_s));
+    EXPECT_EQ(filesIn(folder.path()), files);
+    EXPECT_EQ(*stampOfFile(to), *before);
+}
+
+TEST_F(ServicePack, RefusesToOverwriteWhatAnotherProgramWrote) {
+    const QString to = pack();
+    const auto stamp = stampOfFile(to);
+    file(u"sunday.mivanta"_s, "something else");
+    EXPECT_FALSE(packService(service, planPack(service, media(), {}), to, *stamp));
+    QFile kept(to);
+    ASSERT_TRUE(kept.open(QIODevice::ReadOnly));
+    EXPECT_EQ(kept.readAll(), "something else");
+}
+
+TEST_F(ServicePack, NamesThatLeadOutAreRefused) {
+    for (const QByteArray name :
+         {"media/../../evil.png", "/etc/evil", "..\\evil", "C:/evil", "media/./evil", "../evil.png"})
+        expectRefused(packWith(name, "x"), u"leads out"_s);
+}
+
+TEST_F(ServicePack, LinksAreRefused) {
+    expectRefused(packWith("media/" + QByteArray(64, 'a') + ".png", "/etc/passwd", true), u"link"_s);
+}
+
+TEST_F(ServicePack, WhatGrowsWithoutEndIsRefused) {
+    expectRefused(packWith("media/" + QByteArray(64, 'a') + ".png", QByteArray(64 << 20, '\0')),
+                  u"grows"_s);
+}
+
+TEST_F(ServicePack, AMediumThatIsNotWhatItsNameSaysIsRefused) {
+    expectRefused(packWith("media/" + QByteArray(64, 'a') + ".png", "x"), u"not what its name"_s);
+    expectRefused(packWith("media/holiday.png", "x"), u"no name of a medium"_s);
+}
+
+TEST_F(ServicePack, CutOffAnywhereItIsRefusedAndNothingIsWritten) {
+    const QString whole = pack();
+    QFile in(whole);
+    ASSERT_TRUE(in.open(QIODevice::ReadOnly));
+    const QByteArray bytes = in.readAll();
+    for (int tenth = 0; tenth < 10; ++tenth) {
+        const QString cut = file(u"cut.mivanta"_s, bytes.left(bytes.size() * tenth / 10));
+        EXPECT_FALSE(openService(cut)) << tenth;
+        expectRefused(cut, {});
+    }
+}
+
+TEST_F(ServicePack, FlippedBytesNeverBringInAnythingWrong) {
+    QFile in(pack());
+    ASSERT_TRUE(in.open(QIODevice::ReadOnly));
+    const QByteArray bytes = in.readAll();
+    for (qsizetype at = 0; at < bytes.size(); at += 11) {
+        QByteArray bad = bytes;
+        bad[at] = char(bad[at] ^ 0x55);
+        const QString broken = file(u"bad.mivanta"_s, bad);
+        if (unpackService(broken, path(u"out"_s))) {
+            for (const QString& name : filesIn(path(u"out/media"_s)))
+                EXPECT_TRUE(name.startsWith(*contentHash(path(u"out/media/"_s) + name)));
+            QDir(path(u"out"_s)).removeRecursively();
+        }
+        EXPECT_FALSE(QFileInfo::exists(path(u"out"_s)));
+    }
+}
+
+TEST_F(ServicePack, PicturesAreRenamedWhereverTheyAre) {
+    for (const QString& name : names)
+        renamePicture(service, name, u"new.png"_s);
+    EXPECT_EQ(picturesOf(service), QStringList{u"new.png"_s});
+}
+
+TEST_F(ServicePack, AFullDiskIsSaidAndLeavesTheOldFile) {
+    const QString to = path(u"no/such/folder/a.mivanta"_s);
+    const auto packed = packService(service, planPack(service, media(), {}), to, {});
+    ASSERT_FALSE(packed);
+    EXPECT_FALSE(packed.error().remedy.isEmpty());
+}
+
+} // namespace
+} // namespace mivanta
