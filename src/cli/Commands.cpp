@@ -309,12 +309,12 @@ private:
             return tl::unexpected(items.error());
         std::vector<SlideOnPaper> slides;
         for (const Work& item : *items) {
-            const OutputSlides& output =
-                m_arguments.output.isEmpty() ? item.slides.outputs[size_t(mainOutput(item.slides))]
+            const OutputSlides& output = m_arguments.output.isEmpty()
+                                             ? item.slides.outputs[size_t(mainOutput(item.slides))]
                                              : *wantedOutputs(item).front();
             for (int s = 0; s < int(output.slides.size()); ++s)
-                slides.push_back({sceneOf(item.slides, output, s),
-                                  u"%1 \u00b7 %2"_s.arg(item.title).arg(s + 1)});
+                slides.push_back(
+                    {sceneOf(item.slides, output, s), u"%1 \u00b7 %2"_s.arg(item.title).arg(s + 1)});
         }
         QBuffer buffer;
         buffer.open(QIODevice::WriteOnly);

@@ -153,7 +153,7 @@ Result<int> runPack(const Arguments& arguments, QTextStream& out) {
     if (!packed)
         return tl::unexpected(packed.error());
     out << u"%1: %2 files, %3\n"_s.arg(arguments.to, QString::number(read->plan.files.size()),
-                                        sizeText(packed->size));
+                                       sizeText(packed->size));
     for (const QString& title : read->plan.missing)
         out << u"missing, not packed: %1\n"_s.arg(title);
     for (const FontFile& font : read->plan.leftOut)

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/SongCsv.h"
-#include "formats/Csv.h"
 #include "core/song/PartEdits.h"
 #include "core/song/WholeText.h"
+#include "formats/Csv.h"
 #include "formats/SongBuilder.h"
 #include "formats/SongWriter.h"
 

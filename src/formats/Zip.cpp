@@ -75,11 +75,9 @@ struct ZipReader::Opened {
     static Result<Opened> entry(zip* archive, const QString& entry) {
         Opened opened;
         const QByteArray name = entry.toUtf8();
-        if (zip_stat(archive, name.constData(), 0, &opened.stat) != 0 ||
-            !(opened.stat.valid & ZIP_STAT_SIZE))
+        if (zip_stat(archive, name.constData(), 0, &opened.stat) != 0 || !(opened.stat.valid & ZIP_STAT_SIZE))
             return failure(u"it holds no %1"_s.arg(entry));
-        if ((opened.stat.valid & ZIP_STAT_ENCRYPTION_METHOD) &&
-            opened.stat.encryption_method != ZIP_EM_NONE)
+        if ((opened.stat.valid & ZIP_STAT_ENCRYPTION_METHOD) && opened.stat.encryption_method != ZIP_EM_NONE)
             return failure(u"it is locked with a password"_s);
         opened.file = zip_fopen(archive, name.constData(), 0);
         if (!opened.file)
@@ -90,8 +88,7 @@ struct ZipReader::Opened {
 
 qint64 ZipReader::sizeOf(const QString& entry) const {
     zip_stat_t stat;
-    if (zip_stat(m_archive.get(), entry.toUtf8().constData(), 0, &stat) != 0 ||
-        !(stat.valid & ZIP_STAT_SIZE))
+    if (zip_stat(m_archive.get(), entry.toUtf8().constData(), 0, &stat) != 0 || !(stat.valid & ZIP_STAT_SIZE))
         return -1;
     return qint64(stat.size);
 }
@@ -114,7 +111,8 @@ Result<void> ZipReader::copy(const QString& entry, QIODevice& to) const {
         return tl::unexpected(opened.error());
     QByteArray block(kBlock, Qt::Uninitialized);
     for (qint64 left = qint64(opened->stat.size); left > 0;) {
-        const qint64 got = zip_fread(opened->file, block.data(), zip_uint64_t(std::min<qint64>(left, kBlock)));
+        const qint64 got =
+            zip_fread(opened->file, block.data(), zip_uint64_t(std::min<qint64>(left, kBlock)));
         if (got <= 0)
             return failure(u"its %1 is damaged or ends too early"_s.arg(entry));
         if (to.write(block.constData(), got) != got)

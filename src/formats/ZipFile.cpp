@@ -39,8 +39,7 @@ bool addPart(zip_t* archive, const ZipFilePart& part) {
             : zip_source_file(archive, QFile::encodeName(part.file).constData(), 0, -1);
     if (!source)
         return false;
-    const zip_int64_t index =
-        zip_file_add(archive, part.name.toUtf8().constData(), source, ZIP_FL_ENC_UTF_8);
+    const zip_int64_t index = zip_file_add(archive, part.name.toUtf8().constData(), source, ZIP_FL_ENC_UTF_8);
     if (index < 0) {
         zip_source_free(source);
         return false;

@@ -98,10 +98,9 @@ QDataStream& operator>>(QDataStream& stream, Places& m);
 
 } // namespace message
 
-using Message =
-    std::variant<message::Hello, message::SetOutputs, message::Prepare, message::Show, message::Keep,
-                 message::Quit, message::Welcome, message::Painted, message::FrameReady, message::Places,
-                 message::MediaArrived>;
+using Message = std::variant<message::Hello, message::SetOutputs, message::Prepare, message::Show,
+                             message::Keep, message::Quit, message::Welcome, message::Painted,
+                             message::FrameReady, message::Places, message::MediaArrived>;
 
 /// A message as bytes, without its length; nothing for bytes that are no message.
 [[nodiscard]] QByteArray encoded(const Message& message);

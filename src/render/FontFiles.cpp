@@ -71,7 +71,8 @@ std::vector<FontFile> fontFilesOf(const std::vector<UsedFont>& fonts) {
         for (const int weight : {font.weight, std::max(kBold, font.weight)})
             for (const bool isSlanted : {false, true}) {
                 const QString path = fileOf(font.family, weight, isSlanted);
-                if (path.isEmpty() || seen.contains(path))
+                const bool isShipped = path.startsWith(u':'); // inside the program
+                if (path.isEmpty() || isShipped || seen.contains(path))
                     continue;
                 seen.insert(path);
                 files.push_back({font, path, refusalOf(path)});

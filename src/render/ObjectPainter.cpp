@@ -11,6 +11,7 @@ namespace mivanta {
 namespace {
 
 constexpr int kSmallest = 6; // px, that letters shrink to
+constexpr int kPreviewSeconds = 300;
 
 /// Letters in the largest size up to the object's that fits its box.
 void paintText(QPainter& painter, const SlideObject& object, const QString& text, const QRectF& box,
@@ -70,7 +71,9 @@ QString liveText(const SlideObject& object, const QDateTime& now) {
     const QTime time = now.isValid() ? now.time() : QTime(10, 30);
     if (object.kind == ObjectKind::Clock)
         return time.toString(object.text.isEmpty() ? QStringLiteral("HH:mm") : object.text);
-    const int left = secondsLeft(object, time).value_or(0);
+    int left = secondsLeft(object, time).value_or(0);
+    if (!now.isValid() && left == 0 && secondsLeft(object, time))
+        left = kPreviewSeconds; // a preview of one that would be over shows its figures, too
     if (left <= 0)
         return {};
     const QString minutes = QStringLiteral("%1:%2")

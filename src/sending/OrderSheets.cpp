@@ -94,8 +94,8 @@ QString page(const QString& title, const QString& body) {
 QString row(const SheetLine& line) {
     if (line.isHeading)
         return u"<tr><td colspan=\"4\"><h2>%1</h2></td></tr>\n"_s.arg(escaped(line.title));
-    QString title = line.isNote ? u"<i>%1</i>"_s.arg(escaped(line.title))
-                                : u"<b>%1</b>"_s.arg(escaped(line.title));
+    QString title =
+        line.isNote ? u"<i>%1</i>"_s.arg(escaped(line.title)) : u"<b>%1</b>"_s.arg(escaped(line.title));
     if (line.isSkipped)
         title = u"<s>%1</s> not today"_s.arg(title);
     QStringList facts{line.isNote ? QString() : line.kind, line.note};
@@ -161,7 +161,8 @@ QByteArray orderCsv(const Service& service) {
 }
 
 QString wordsHtml(const Service& service) {
-    QString body = u"<h1>%1</h1>\n<p>%2</p>\n"_s.arg(escaped(titleOf(service)), escaped(whenAndWhere(service)));
+    QString body =
+        u"<h1>%1</h1>\n<p>%2</p>\n"_s.arg(escaped(titleOf(service)), escaped(whenAndWhere(service)));
     for (const Item& item : service.items) {
         const QStringList pieces = item.isRun() ? piecesOf(item, service) : QStringList();
         if (pieces.isEmpty())
@@ -208,10 +209,10 @@ bool paintSlides(QPagedPaintDevice& device, const std::vector<SlideOnPaper>& sli
         image.fill(Qt::black);
         QPainter(&image).drawImage(0, 0, renderScene(slides[i].scene, {}, sources));
         painter.drawImage(picture, image);
-        painter.drawText(QRectF(picture.left(), picture.bottom(), picture.width(), caption),
-                         Qt::AlignLeft | Qt::AlignVCenter,
-                         painter.fontMetrics().elidedText(slides[i].caption, Qt::ElideRight,
-                                                          int(picture.width())));
+        painter.drawText(
+            QRectF(picture.left(), picture.bottom(), picture.width(), caption),
+            Qt::AlignLeft | Qt::AlignVCenter,
+            painter.fontMetrics().elidedText(slides[i].caption, Qt::ElideRight, int(picture.width())));
     }
     return painter.end();
 }

@@ -122,9 +122,8 @@ std::vector<MediaFact> mediaFactsOf(const Service& service, const QString& media
 
 std::vector<MediaFact> missingMedia(const Service& service, const QString& mediaFolder) {
     std::vector<MediaFact> missing = mediaFactsOf(service, mediaFolder, {});
-    std::erase_if(missing, [&](const MediaFact& fact) {
-        return QFileInfo(mediaFolder + u'/' + fact.name).isFile();
-    });
+    std::erase_if(missing,
+                  [&](const MediaFact& fact) { return QFileInfo(mediaFolder + u'/' + fact.name).isFile(); });
     return missing;
 }
 
@@ -191,8 +190,8 @@ Result<UnpackedMedia> bringInMedia(const QString& path, Pictures& pictures, cons
     QStringList fresh;
     for (const QString& entry : *entries) {
         const QString name = entry.section(u'/', 1);
-        const QString there = entry.startsWith(QLatin1String(kFontFolder)) ? fontFolder + u'/' + name
-                                                                           : pictures.pathOf(name);
+        const QString there =
+            entry.startsWith(QLatin1String(kFontFolder)) ? fontFolder + u'/' + name : pictures.pathOf(name);
         if (QFileInfo::exists(there)) {
             ++result.already;
             continue;

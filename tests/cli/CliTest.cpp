@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/ServiceStore.h"
+#include "store/Settings.h"
 #include "support/Text.h"
 #include <QCryptographicHash>
 #include <QDir>
@@ -247,6 +248,7 @@ TEST_F(Cli, AServiceIsPackedCheckedUnpackedAndDrawnAlikeElsewhere) {
     Service service;
     service.id = ServiceId::create();
     service.title = u"Evening"_s;
+    service.theme = shippedThemes().front();
     service.items = {{ItemId::create(), PictureItem{{}, {{name, u"The harbour"_s}}}},
                      {ItemId::create(), PauseItem{u"Silence"_s}}};
     const QString plain = folder.filePath(u"evening.mivanta"_s);
@@ -262,7 +264,8 @@ TEST_F(Cli, AServiceIsPackedCheckedUnpackedAndDrawnAlikeElsewhere) {
     EXPECT_EQ(run({u"service"_s, u"unpack"_s, packed, u"--to"_s, out}).code, 1); // it is there already
 
     const auto drawn = [&](const QString& service, const QString& to) {
-        EXPECT_EQ(run({u"render"_s, u"--service"_s, service, u"--output"_s, u"hall"_s, u"--to"_s, to}).code, 0);
+        EXPECT_EQ(run({u"render"_s, u"--service"_s, service, u"--output"_s, u"hall"_s, u"--to"_s, to}).code,
+                  0);
         return QImage(to + u"/hall-001.png"_s);
     };
     const QImage before = drawn(plain, folder.filePath(u"png"_s));

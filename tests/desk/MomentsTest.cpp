@@ -61,7 +61,7 @@ TEST_F(Moments, ANoteIsTypedAtOnceAndReadWhileRunning) {
     EXPECT_EQ(session->book().itemCount(), 1);
     window->goTo(MainWindow::RunAt);
     EXPECT_EQ(child<QLabel>(u"run-note"_s)->text(), u"Dim the lights"_s);
-    EXPECT_EQ(window->findChildren<Lane*>().size(), 1);
+    EXPECT_TRUE(waitUntil([&] { return window->findChildren<Lane*>().size() == 1; }));
 }
 
 TEST_F(Moments, ACountdownGoesToTheStartUntilAnotherEndIsTyped) {
@@ -175,9 +175,7 @@ TEST_F(Moments, ASlideSaysSomethingElseHereOnly) {
     words->setFocus();
     words->selectAll();
     QTest::keyClicks(words, u"only today"_s);
-    const auto firstRow = [&] {
-        return session->book().slidesOf(song)->outputs[0].slides[0].rows[0].text;
-    };
+    const auto firstRow = [&] { return session->book().slidesOf(song)->outputs[0].slides[0].rows[0].text; };
     EXPECT_EQ(firstRow(), u"only today"_s);
     EXPECT_EQ(item(song).song()->parts[0].lines.size(), 4U); // the song is as it was
     EXPECT_EQ(session->book().slidesOf(song)->outputs[0].slides.size(), 4U);
@@ -234,13 +232,15 @@ TEST_F(Moments, SlidesComeByThemselvesUntilTheOperatorLooksElsewhere) {
 }
 
 TEST_F(Moments, BehindTheLastSlideTheNextItemComesOnlyWhenThatIsWanted) {
-    session->document().changePlan({song}, [](ItemPlan& plan) { plan.advance = 1; }, u"x"_s);
+    session->document().changePlan(
+        {song}, [](ItemPlan& plan) { plan.advance = 1; }, u"x"_s);
     const ItemId two = session->document().insert(99, songItem(samples::harbourSong(u"Two"_s)));
     const ItemSlides& made = *session->book().slidesOf(song);
     session->run().lookAt({song, made.steps.back().position});
     session->run().take();
     EXPECT_FALSE(session->advance().due());
-    session->document().changePlan({song}, [](ItemPlan& plan) { plan.goesOn = true; }, u"x"_s);
+    session->document().changePlan(
+        {song}, [](ItemPlan& plan) { plan.goesOn = true; }, u"x"_s);
     session->run().lookAt({song, made.steps.back().position});
     session->run().back();
     session->run().take();
@@ -260,7 +260,8 @@ TEST_F(Moments, AServiceIsPackedAndItsPicturesComeToAnotherLibrary) {
     EXPECT_TRUE(answers->questions.last().contains(u"1 pictures"_s));
     answers->quit = true;
     press(Qt::Key_E, Qt::ControlModifier | Qt::ShiftModifier);
-    ASSERT_TRUE(waitUntil([&] { return window->notices()->text().contains(u"Packed"_s); }));
+    ASSERT_TRUE(waitUntil([&] { return window->notices()->text().contains(u"Packed"_s); }))
+        << window->notices()->text().toStdString();
     const QString packed = answers->saveTo;
     const QString name = std::get<PictureItem>(last().content).pictures[0].name;
 

@@ -33,7 +33,8 @@ int pages(const QByteArray& pdf) {
 TEST(OrderSheets, TheTextIsWhatAPersonReadsInAMessage) {
     const QString text = orderText(sunday());
     EXPECT_TRUE(text.startsWith(u"Sea <Harvest>\nHarbour Chapel"_s));
-    EXPECT_TRUE(text.contains(u"\n\nGATHERING\n10:30  Harbour (Song; Petra \"Pet\" Osk; 4 min; softly; twice)"_s))
+    EXPECT_TRUE(
+        text.contains(u"\n\nGATHERING\n10:30  Harbour (Song; Petra \"Pet\" Osk; 4 min; softly; twice)"_s))
         << text.toStdString();
     EXPECT_TRUE(text.contains(u"\nDim the lights\n"_s));
     EXPECT_TRUE(text.contains(u"Silence (Pause; not today)"_s));

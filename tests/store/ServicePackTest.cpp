@@ -44,10 +44,9 @@ protected:
         const QString to = pack();
         int error = 0;
         zip_t* archive = zip_open(to.toUtf8().constData(), 0, &error);
-        const zip_int64_t index =
-            zip_file_add(archive, name.constData(),
-                         zip_source_buffer(archive, bytes.constData(), zip_uint64_t(bytes.size()), 0),
-                         ZIP_FL_ENC_UTF_8);
+        const zip_int64_t index = zip_file_add(
+            archive, name.constData(),
+            zip_source_buffer(archive, bytes.constData(), zip_uint64_t(bytes.size()), 0), ZIP_FL_ENC_UTF_8);
         if (isLink)
             zip_file_set_external_attributes(archive, zip_uint64_t(index), 0, ZIP_OPSYS_UNIX,
                                              zip_uint32_t(0120777) << 16);
@@ -116,7 +115,8 @@ TEST_F(ServicePack, WhatIsMissingIsSaidAndTheRestIsPacked) {
 TEST_F(ServicePack, FontsWhoseLicenceForbidsItStayHere) {
     const QString font = file(u"Free.ttf"_s, "letters");
     const PackPlan plan = planPack(
-        service, media(), {{{u"Free"_s, 400}, font, {}}, {{u"Free"_s, 700}, font, {}}, {{u"Own"_s, 400}, font, u"no"_s}});
+        service, media(),
+        {{{u"Free"_s, 400}, font, {}}, {{u"Free"_s, 700}, font, {}}, {{u"Own"_s, 400}, font, u"no"_s}});
     ASSERT_EQ(plan.files.size(), 4U); // one file of two weights once
     EXPECT_EQ(plan.files[3].entry, u"fonts/Free.ttf"_s);
     ASSERT_EQ(plan.leftOut.size(), 1U);
@@ -161,8 +161,7 @@ TEST_F(ServicePack, LinksAreRefused) {
 }
 
 TEST_F(ServicePack, WhatGrowsWithoutEndIsRefused) {
-    expectRefused(packWith("media/" + QByteArray(64, 'a') + ".png", QByteArray(64 << 20, '\0')),
-                  u"grows"_s);
+    expectRefused(packWith("media/" + QByteArray(64, 'a') + ".png", QByteArray(64 << 20, '\0')), u"grows"_s);
 }
 
 TEST_F(ServicePack, AMediumThatIsNotWhatItsNameSaysIsRefused) {

@@ -19,13 +19,15 @@ Result<StoredPicture> broughtIn(Library& library, const QString& path) {
 
 void ask(Session& session, QObject* asker, std::function<Result<StoredPicture>(Library&)> work,
          const PictureTaken& taken) {
-    session.library().ask<StoredPicture>(asker, std::move(work),
-                                         [&session, taken](const Result<StoredPicture>& picture) {
-                                             if (picture)
-                                                 taken(*picture);
-                                             else
-                                                 Q_EMIT session.problem(picture.error());
-                                         });
+    session.library().ask<StoredPicture>(
+        asker, std::move(work),
+        [&session, taken](const Result<StoredPicture>& picture) {
+            if (picture)
+                taken(*picture);
+            else
+                Q_EMIT session.problem(picture.error());
+        },
+        true);
 }
 
 } // namespace
@@ -63,7 +65,8 @@ void bringInPictures(Session& session, QObject* asker, const QStringList& paths,
                 Q_EMIT session.problem(error);
             if (!result->pictures.empty())
                 taken(std::move(result->pictures));
-        });
+        },
+        true);
 }
 
 void bringInPicture(Session& session, QObject* asker, const QImage& picture, const PictureTaken& taken) {

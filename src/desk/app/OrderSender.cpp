@@ -74,8 +74,8 @@ std::vector<SlideOnPaper> OrderSender::slides() const {
             continue;
         const OutputSlides& output = slides->outputs[size_t(main)];
         for (int s = 0; s < int(output.slides.size()); ++s)
-            result.push_back({sceneOf(*slides, output, s),
-                              QStringLiteral("%1 \u00b7 %2").arg(item.title()).arg(s + 1)});
+            result.push_back(
+                {sceneOf(*slides, output, s), QStringLiteral("%1 \u00b7 %2").arg(item.title()).arg(s + 1)});
     }
     return result;
 }

@@ -73,9 +73,9 @@ public:
     void finishWriting();
 
 Q_SIGNALS:
-    void changed();      ///< the content or the title
-    void stateChanged(); ///< path or modified
-    void opened();       ///< another service is here now
+    void changed();                         ///< the content or the title
+    void stateChanged();                    ///< path or modified
+    void opened();                          ///< another service is here now
     void packedOpened(const QString& path); ///< behind opened(): its media are still to be brought in
     void saved();
     void failed(const mivanta::Error& error);

@@ -128,8 +128,8 @@ void Session::bringInPacked(const QString& path) {
             if (!brought) {
                 Q_EMIT problem(brought.error());
             } else if (brought->added > 0) {
-                Q_EMIT notice(tr("%1 files came with the service and are in the library now.")
-                                  .arg(brought->added));
+                Q_EMIT notice(
+                    tr("%1 files came with the service and are in the library now.").arg(brought->added));
                 tellMediaArrived();
             }
         },

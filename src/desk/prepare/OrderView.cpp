@@ -89,6 +89,7 @@ private:
         const QString title = index.data().toString();
         QFont font = textFont(1.05, selected);
         font.setStrikeOut(isSkipped);
+        font.setItalic(index.data(OrderModel::IsNoteRole).toBool());
         painter.setFont(font);
         const int titleWidth = std::min(painter.fontMetrics().horizontalAdvance(title), inner.right() - left);
         painter.setPen(isSkipped ? day().quiet : day().text);

@@ -214,7 +214,8 @@ QToolButton* PrepareDesk::addMenuButton(QAction* heading) {
     button->setIcon(icon(QStringLiteral("plus"), day().text));
     button->setIconSize(QSize(spaced(4.5), spaced(4.5)));
     button->setAccessibleName(tr("Add something else"));
-    button->setToolTip(tr("Add a heading, pictures, a note, a pause or a countdown at the mark (Ctrl+Shift+A)"));
+    button->setToolTip(
+        tr("Add a heading, pictures, a note, a pause or a countdown at the mark (Ctrl+Shift+A)"));
     button->setShortcut(QKeySequence(QStringLiteral("Ctrl+Shift+A")));
     button->setPopupMode(QToolButton::InstantPopup);
     auto* menu = new QMenu(button);
