@@ -175,8 +175,12 @@ QImage PictureProxies::picture(const QString& name, QSize size) {
     if (const QImage image = known(); !image.isNull()) // made while waiting
         return image;
     QImage image = loaded(proxyPath);
-    if (image.isNull())
+    if (image.isNull()) {
         image = made(name, covered, proxyPath);
+        // The first time shows the very same as every later one, though keeping it lost a little.
+        if (const QImage kept = loaded(proxyPath); !kept.isNull())
+            image = kept;
+    }
     if (image.isNull())
         return image;
     const QMutexLocker lock(&m_knownLock);

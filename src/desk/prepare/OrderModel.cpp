@@ -113,8 +113,8 @@ bool OrderModel::setData(const QModelIndex& index, const QVariant& value, int ro
 }
 
 Qt::ItemFlags OrderModel::flags(const QModelIndex& index) const {
-    if (!index.isValid())
-        return Qt::ItemIsDropEnabled; // between items, never onto one
+    if (!index.isValid() || index.row() >= rowCount()) // the model may be about to be reset
+        return Qt::ItemIsDropEnabled;                  // between items, never onto one
     Qt::ItemFlags flags = Qt::ItemIsEnabled | Qt::ItemIsSelectable | Qt::ItemIsDragEnabled;
     if (canBeNamed(m_document.service().items[size_t(index.row())].content))
         flags |= Qt::ItemIsEditable;
