@@ -80,7 +80,7 @@ TEST(Countdowns, WordsStandOverTheFiguresInTheirBox) {
         const SlideObject figures = figuresOf(scene);
         EXPECT_EQ(figures.kind, ObjectKind::Countdown);
         EXPECT_EQ(figures.text, u"10:30"_s);
-        EXPECT_FALSE(figures.box.intersects(scene.look.words.box.adjusted(0, 0, 0, -1e-9)));
+        EXPECT_FALSE(figures.box.intersects(scene.look.words.box.adjusted(0, 0, -1e-9, -1e-9)));
         EXPECT_EQ(scene.rows.size(), 1U) << scene.output.toStdString();
     }
 }

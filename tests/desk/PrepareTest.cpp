@@ -1,7 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "Window.h"
 #include "desk/parts/FindPanel.h"
+#include "support/Samples.h"
 #include <QComboBox>
+#include <QMenu>
 #include <QMimeData>
 
 namespace mivanta {
@@ -170,6 +172,36 @@ TEST_F(Prepare, ShiftEnterOpensTheSongInTheLibrary) {
     press(Qt::Key_Return, Qt::ShiftModifier);
     EXPECT_EQ(window->currentDesk(), MainWindow::LibraryAt);
     EXPECT_TRUE(waitUntil([&] { return child<QLabel>(u"song-title"_s)->text() == title; }));
+}
+
+TEST_F(Prepare, WhatWasOpenLastIsOpenedAgainFromItsMenu) {
+    answers->saveTo = folder.filePath(u"first & best.mivanta"_s);
+    session->document().insertHeading(0, u"Gathering"_s);
+    press(Qt::Key_S, Qt::ControlModifier);
+    ASSERT_TRUE(
+        waitUntil([&] { return QFile::exists(answers->saveTo) && !session->document().isModified(); }));
+    press(Qt::Key_N, Qt::ControlModifier);
+    ASSERT_TRUE(waitUntil([&] { return titles().isEmpty(); }));
+    press(Qt::Key_O, Qt::ControlModifier | Qt::ShiftModifier);
+    auto* menu = window->findChild<QMenu*>(u"recent-services"_s);
+    ASSERT_TRUE(waitUntil([&] { return menu->isVisible(); }));
+    EXPECT_EQ(menu->actions().front()->toolTip(), answers->saveTo);
+    QTest::keyClick(menu, Qt::Key_1);
+    EXPECT_TRUE(waitUntil([&] { return titles() == QStringList{u"Gathering"_s}; }));
+}
+
+TEST_F(Prepare, QuietFactsAboutTheSongsStandAtTheFoot) {
+    const Song song = samples::harbourSong(u"Harbour"_s);
+    session->document().setStart(QDateTime(QDate(2026, 10, 4), QTime(10, 30)));
+    session->library().noteSung({song.id, song.title, ServiceId::create(), u"Last week"_s,
+                                 QDateTime(QDate(2026, 9, 27), QTime(11, 0))});
+    session->document().insert(0, songItem(song));
+    auto* facts = child<QLabel>(u"sheet-ahead"_s);
+    ASSERT_TRUE(waitUntil([&] { return facts->text().contains(u"1 song sung lately"_s); }));
+    EXPECT_TRUE(facts->text().contains(u"1 song without licence number"_s));
+    EXPECT_TRUE(facts->toolTip().contains(u"Harbour was sung 7 days before"_s));
+    session->document().undoStack().undo();
+    EXPECT_TRUE(waitUntil([&] { return !facts->isVisible(); }));
 }
 
 } // namespace

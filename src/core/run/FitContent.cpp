@@ -63,9 +63,17 @@ FitLine fitLine(int number, const ContentLine& line, const Output& output, const
 
 CountdownBoxes countdownBoxes(const QRectF& words) {
     constexpr double kShareOfWords = 0.36;
+    constexpr double kLow = 0.35;
+    if (words.height() < kLow) {
+        const double left = words.width() * (1 - kShareOfWords);
+        return {{words.x(), words.y(), left, words.height()},
+                {words.x() + left, words.y(), words.width() - left, words.height()},
+                true};
+    }
     const double upper = words.height() * kShareOfWords;
     return {{words.x(), words.y(), words.width(), upper},
-            {words.x(), words.y() + upper, words.width(), words.height() - upper}};
+            {words.x(), words.y() + upper, words.width(), words.height() - upper},
+            false};
 }
 
 FitPart fitPartOf(const ContentPart& part, const Output& output, const Look& look, MeasureSource& measures) {

@@ -8,10 +8,12 @@ namespace mivanta {
 [[nodiscard]] FitPart fitPartOf(const ContentPart& part, const Output& output, const Look& look,
                                 MeasureSource& measures);
 
-/// The room for the words of a countdown and for its figures, in that of the look's words; in its units.
+/// The room for the words of a countdown and for its figures, in that of the look's words; in its units. In a
+/// low box, such as that of a lower third, they stand side by side, else the figures under the words.
 struct CountdownBoxes {
     QRectF words;
     QRectF figures;
+    bool isSideBySide = false;
 };
 [[nodiscard]] CountdownBoxes countdownBoxes(const QRectF& words);
 

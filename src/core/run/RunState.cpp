@@ -273,20 +273,22 @@ Backdrop pictureBackdrop(const ContentPart& part) {
     return backdrop;
 }
 
-/// Figures in the lower part of the words' box; the words over them keep to the upper one.
+/// Figures in their part of the words' box; the words keep to the other one.
 void addCountdown(Scene& scene, const ContentCountdown& countdown) {
     const WordsLook& words = scene.look.words;
     SlideObject figures;
     figures.kind = ObjectKind::Countdown;
     figures.inFront = true;
-    figures.box = countdownBoxes(words.box).figures;
+    const CountdownBoxes boxes = countdownBoxes(words.box);
+    figures.box = boxes.figures;
     figures.text =
         countdown.to ? countdown.to->toString(QStringLiteral("HH:mm")) : countdownFor(countdown.seconds);
     figures.size = int(kLookHeight * figures.box.height());
     figures.weight = words.weight;
     figures.colour = words.colour;
-    scene.look.words.box = countdownBoxes(words.box).words;
-    scene.look.words.vertical = VerticalAlign::Bottom;
+    scene.look.words.box = boxes.words;
+    if (!boxes.isSideBySide)
+        scene.look.words.vertical = VerticalAlign::Bottom;
     scene.look.objects.push_back(figures);
 }
 

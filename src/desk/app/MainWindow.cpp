@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/MainWindow.h"
 #include "desk/app/PackingBar.h"
+#include "desk/app/RecentServices.h"
 #include "desk/check/CheckDesk.h"
 #include "desk/library/LibraryDesk.h"
 #include "desk/parts/Header.h"
@@ -80,6 +81,16 @@ void MainWindow::makeActions() {
     QAction* storeAs =
         makeAction(this, QStringLiteral("save-service-as"), QString(), tr("Save as\u2026"),
                    tr("Save the service under another name"), QKeySequence(QStringLiteral("Ctrl+Shift+S")));
+    m_recent = new RecentServices(this);
+    open->setMenu(m_recent);
+    connect(m_recent, &RecentServices::chosen, this, [this](const QString& path) {
+        settleUnsaved([this, path] { m_session.document().open(path); });
+    });
+    QAction* recent =
+        makeAction(this, QStringLiteral("open-recent"), QString(), tr("Opened last\u2026"),
+                   tr("Services that were open last"), QKeySequence(QStringLiteral("Ctrl+Shift+O")));
+    connect(recent, &QAction::triggered, this,
+            [this] { m_recent->popup(mapToGlobal(QPoint(width() / 4, height() / 8))); });
     QAction* pack = makeAction(this, QStringLiteral("pack-service"), QStringLiteral("package"),
                                tr("Pack for another computer\u2026"),
                                tr("A file with everything that the service shows, for another computer"),
@@ -128,7 +139,7 @@ void MainWindow::makeActions() {
     connect(m_stack, &QStackedWidget::currentChanged, this, showUndo);
     showUndo();
     m_fileActions = {fresh, open, store, pack, undo, redo};
-    m_editActions = {fresh, open, pack, find, files, folder};
+    m_editActions = {fresh, open, recent, pack, find, files, folder};
 }
 
 void MainWindow::makeDesks() {
@@ -205,7 +216,10 @@ void MainWindow::connectSession() {
     connect(&m_session.run(), &RunController::changed, this, &MainWindow::showHeader);
     connect(&m_session.document(), &ServiceDocument::changed, this, &MainWindow::showHeader);
     connect(&m_session.document(), &ServiceDocument::stateChanged, this, &MainWindow::showHeader);
+    connect(&m_session.document(), &ServiceDocument::opened, this,
+            [this] { m_recent->note(m_session.document().path()); });
     connect(&m_session.document(), &ServiceDocument::saved, this, [this] {
+        m_recent->note(m_session.document().path());
         if (const auto then = std::exchange(m_afterSave, {}))
             then();
     });

@@ -18,6 +18,7 @@ class LibraryDesk;
 class NoticeBar;
 class PrepareDesk;
 class PackingBar;
+class RecentServices;
 class RunDesk;
 class SetupDesk;
 
@@ -64,6 +65,7 @@ private:
     Header* m_header;
     NoticeBar* m_notices;
     PackingBar* m_packing;
+    RecentServices* m_recent;
     QStackedWidget* m_stack;
     LibraryDesk* m_libraryDesk;
     PrepareDesk* m_prepareDesk;

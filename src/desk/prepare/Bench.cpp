@@ -193,7 +193,7 @@ bool Bench::eventFilter(QObject* watched, QEvent* event) {
     if (at == m_pictures.end())
         return QScrollArea::eventFilter(watched, event);
     if (key->key() == Qt::Key_Delete)
-        hideSlide(slide);
+        m_slide->hide(slide);
     else if (isAlt && (key->key() == Qt::Key_Left || key->key() == Qt::Key_Right))
         moveSlide(slide, key->key() == Qt::Key_Left ? -1 : 1);
     else
@@ -201,31 +201,37 @@ bool Bench::eventFilter(QObject* watched, QEvent* event) {
     return true;
 }
 
-/// The focus goes with the slide, so that the key can be pressed again.
-void Bench::moveSlide(int slide, int by) {
+std::optional<int> Bench::pictureAt(const std::optional<int>& slide) const {
     const Item* item = m_session.document().service().item(m_item);
-    if (!item)
-        return;
-    const bool isSet = std::holds_alternative<PictureItem>(item->content);
-    if (isSet && !m_set->move(slide, by))
-        return;
-    if (!isSet)
-        m_slide->move(slide, by);
-    const int to = slide + by;
-    if (isSet && m_look->slide() == slide)
-        chooseSlide(to);
-    if (isSet && m_pictures[size_t(slide)]->hasFocus())
-        m_pictures[size_t(to)]->setFocus();
+    const ItemSlides* slides = m_session.book().slidesOf(m_item);
+    const int main = slides ? mainOutput(*slides) : -1;
+    if (!slide || !item || !std::holds_alternative<PictureItem>(item->content) || main < 0 ||
+        *slide >= int(slides->outputs[size_t(main)].slides.size()))
+        return std::nullopt;
+    const Slide& shown = slides->outputs[size_t(main)].slides[size_t(*slide)];
+    return slides->content.entries[size_t(shown.start.entry)].part; // a part each, in their order
 }
 
-void Bench::hideSlide(int slide) {
-    m_slide->hide(slide);
+/// The focus goes with the slide, so that the key can be pressed again.
+void Bench::moveSlide(int slide, int by) {
+    const auto picture = pictureAt(slide);
+    if (!picture) {
+        m_slide->move(slide, by);
+        return;
+    }
+    const int to = slide + by;
+    if (!m_set->move(*picture, by) || to < 0 || to >= int(m_pictures.size()))
+        return;
+    if (m_look->slide() == slide)
+        chooseSlide(to);
+    if (m_pictures[size_t(slide)]->hasFocus())
+        m_pictures[size_t(to)]->setFocus();
 }
 
 void Bench::chooseSlide(const std::optional<int>& slide) {
     m_look->setSlide(slide);
     m_slide->setSlide(slide);
-    m_set->setSlide(slide);
+    m_set->setPicture(pictureAt(slide));
     for (size_t i = 0; i < m_pictures.size(); ++i)
         m_pictures[i]->setChosen(slide && int(i) == *slide);
 }

@@ -44,7 +44,8 @@ private:
     void refresh();
     void addPicture();
     void moveSlide(int slide, int by);
-    void hideSlide(int slide);
+    /// Which picture of a set a slide shows; nothing for slides of anything else.
+    [[nodiscard]] std::optional<int> pictureAt(const std::optional<int>& slide) const;
     void showSlides(const ItemSlides& slides);
     void chooseSlide(const std::optional<int>& slide);
 

@@ -12,12 +12,12 @@ namespace {
 constexpr const char* kItemsMime = "application/x-mivanta-items";
 
 /// "V1 C V2 C · G": what stands at the right of an item on the sheet.
-QString sideText(const Item& item) {
+QString sideText(const Item& item, const Service& service) {
     const Song* song = item.song();
     if (!song)
         return kindText(item.content);
     QStringList chips;
-    for (const PartChip& chip : partChips(contentOf(*song)))
+    for (const PartChip& chip : partChips(contentOf(item, service)))
         chips << chip.label;
     return chips.join(u' ') + (song->key.isEmpty() ? QString() : QStringLiteral(" \u00b7 ") + song->key);
 }
@@ -79,8 +79,9 @@ QVariant OrderModel::data(const QModelIndex& index, int role) const {
         const int seconds = m_times.rows[size_t(index.row())].seconds;
         if (item.isHeading())
             return seconds > 0 ? durationText((seconds + 59) / 60 * 60) : QString();
-        return item.plan.leader.isEmpty() ? sideText(item)
-                                          : item.plan.leader + QStringLiteral(" \u00b7 ") + sideText(item);
+        return item.plan.leader.isEmpty()
+                   ? sideText(item, m_document.service())
+                   : item.plan.leader + QStringLiteral(" \u00b7 ") + sideText(item, m_document.service());
     }
     case NumberRole:
         return m_numbers[size_t(index.row())];

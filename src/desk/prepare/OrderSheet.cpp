@@ -237,6 +237,10 @@ void OrderSheet::renameCurrent() {
         m_view->edit(index);
 }
 
+void OrderSheet::addToFoot(QWidget* widget) {
+    layout()->addWidget(widget);
+}
+
 void OrderSheet::showHead() {
     const Service& service = m_document.service();
     m_title->setText(service.title.isEmpty() ? tr("A service without a name") : service.title);

@@ -31,6 +31,7 @@ public:
     void skipSelected(); ///< leaves them out today, or takes them back when all are
     void renameCurrent();
     [[nodiscard]] QListView* view() { return m_view; }
+    void addToFoot(QWidget* widget);
     [[nodiscard]] OrderModel* model() { return m_model; }
 
 Q_SIGNALS:

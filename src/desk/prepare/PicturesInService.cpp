@@ -39,9 +39,13 @@ PicturesInService::PicturesInService(Session& session, Prompts& prompts, QWidget
     auto* more = new QPushButton(tr("Add pictures\u2026"), this);
     more->setObjectName(QStringLiteral("pictures-add"));
     more->setToolTip(tr("Puts more pictures behind those that are here"));
+    m_remove = new QPushButton(tr("Remove the picture"), this);
+    m_remove->setObjectName(QStringLiteral("picture-remove"));
+    m_remove->setToolTip(tr("Takes the chosen picture out of the set; undo brings it back"));
     auto* row = new QHBoxLayout;
     row->addWidget(m_captions);
     row->addStretch(1);
+    row->addWidget(m_remove);
     row->addWidget(more);
     auto* form = new QFormLayout(this);
     form->setContentsMargins(0, 0, 0, 0);
@@ -55,9 +59,9 @@ PicturesInService::PicturesInService(Session& session, Prompts& prompts, QWidget
             tr("the name of the pictures"), [&](PictureItem& item) { item.title = text; }, m_visit);
     });
     connect(m_caption, &QLineEdit::textEdited, this, [this](const QString& text) {
-        if (m_slide)
+        if (m_picture)
             change(
-                tr("a caption"), [&](PictureItem& item) { item.pictures[size_t(*m_slide)].caption = text; },
+                tr("a caption"), [&](PictureItem& item) { item.pictures[size_t(*m_picture)].caption = text; },
                 m_visit);
     });
     connect(m_fit, &QComboBox::activated, this, [this] {
@@ -67,6 +71,7 @@ PicturesInService::PicturesInService(Session& session, Prompts& prompts, QWidget
     connect(m_captions, &QCheckBox::clicked, this, [this](bool on) {
         change(tr("showing captions"), [on](PictureItem& item) { item.showsCaptions = on; });
     });
+    connect(m_remove, &QPushButton::clicked, this, &PicturesInService::removePicture);
     connect(more, &QPushButton::clicked, this, &PicturesInService::addPictures);
 }
 
@@ -77,13 +82,13 @@ const PictureItem* PicturesInService::item() const {
 
 void PicturesInService::setItem(const ItemId& id) {
     m_item = id;
-    m_slide.reset();
+    m_picture.reset();
     m_visit = m_session.document().startVisit();
     refresh();
 }
 
-void PicturesInService::setSlide(const std::optional<int>& slide) {
-    m_slide = slide;
+void PicturesInService::setPicture(const std::optional<int>& picture) {
+    m_picture = picture;
     m_visit = m_session.document().startVisit();
     refresh();
 }
@@ -111,11 +116,12 @@ bool PicturesInService::move(int picture, int by) {
     return true;
 }
 
-void PicturesInService::remove(int picture) {
-    const PictureItem* shown = item();
-    if (shown && picture >= 0 && picture < int(shown->pictures.size()))
-        change(tr("removing a picture"),
-               [&](PictureItem& item) { item.pictures.erase(item.pictures.begin() + picture); });
+void PicturesInService::removePicture() {
+    if (!m_picture)
+        return;
+    const int picture = *m_picture;
+    change(tr("removing a picture"),
+           [&](PictureItem& item) { item.pictures.erase(item.pictures.begin() + picture); });
 }
 
 void PicturesInService::addPictures() {
@@ -133,18 +139,19 @@ void PicturesInService::refresh() {
     setVisible(shown);
     if (!shown)
         return;
-    if (m_slide && *m_slide >= int(shown->pictures.size()))
-        m_slide.reset();
+    if (m_picture && *m_picture >= int(shown->pictures.size()))
+        m_picture.reset();
     if (m_title->text() != shown->title)
         m_title->setText(shown->title);
     m_title->setPlaceholderText(shown->pictures.empty() ? tr("Pictures") : shown->pictures.front().caption);
     m_fit->setCurrentIndex(m_fit->findData(int(shown->fit)));
     m_captions->setChecked(shown->showsCaptions);
-    const QString caption = m_slide ? shown->pictures[size_t(*m_slide)].caption : QString();
+    const QString caption = m_picture ? shown->pictures[size_t(*m_picture)].caption : QString();
     if (m_caption->text() != caption)
         m_caption->setText(caption);
-    m_caption->setEnabled(m_slide.has_value());
-    m_caption->setPlaceholderText(m_slide ? QString() : tr("Choose a picture above"));
+    m_caption->setEnabled(m_picture.has_value());
+    m_remove->setEnabled(m_picture && shown->pictures.size() > 1);
+    m_caption->setPlaceholderText(m_picture ? QString() : tr("Choose a picture above"));
 }
 
 } // namespace mivanta

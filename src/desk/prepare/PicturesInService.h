@@ -6,6 +6,7 @@
 class QCheckBox;
 class QComboBox;
 class QLineEdit;
+class QPushButton;
 
 namespace mivanta {
 
@@ -17,28 +18,29 @@ class PicturesInService : public QWidget {
 public:
     PicturesInService(Session& session, Prompts& prompts, QWidget* parent = nullptr);
     void setItem(const ItemId& id);
-    /// The picture of that slide is meant; nothing = none.
-    void setSlide(const std::optional<int>& slide);
+    /// This picture of the set is meant; nothing = none.
+    void setPicture(const std::optional<int>& picture);
     void refresh();
 
-    /// Moves the picture of a slide among the others. False when it cannot be moved there.
+    /// Moves a picture among the others. False when it cannot be moved there.
     bool move(int picture, int by);
-    void remove(int picture);
 
 private:
     [[nodiscard]] const PictureItem* item() const;
     void change(const QString& what, const std::function<void(PictureItem&)>& work, int visit = 0);
     void addPictures();
+    void removePicture(); ///< the chosen one
 
     Session& m_session;
     Prompts& m_prompts;
     ItemId m_item;
-    std::optional<int> m_slide;
+    std::optional<int> m_picture;
     int m_visit = 0;
     QLineEdit* m_title;
     QComboBox* m_fit;
     QCheckBox* m_captions;
-    QLineEdit* m_caption; ///< of the chosen slide's picture
+    QLineEdit* m_caption; ///< of the chosen picture
+    QPushButton* m_remove;
 };
 
 } // namespace mivanta

@@ -8,6 +8,7 @@
 #include "desk/parts/SendMenu.h"
 #include "desk/parts/Style.h"
 #include "desk/prepare/FileDrops.h"
+#include "desk/prepare/LookAheadFacts.h"
 #include "desk/prepare/LookDrops.h"
 #include "desk/prepare/LookInService.h"
 #include "desk/prepare/MomentInService.h"
@@ -33,6 +34,7 @@ PrepareDesk::PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileAc
     m_orderSender = new OrderSender(m_session, m_prompts, this);
     auto* order = new QWidget(this);
     m_sheet = new OrderSheet(m_session.document(), m_session.book(), order);
+    m_sheet->addToFoot(new LookAheadFacts(m_session, m_sheet));
     m_bench = new Bench(
         m_session, tools.prompts, tools.thumbnails,
         [this](const auto& chosen) { choosePicture(m_session, m_prompts, this, chosen); }, order);
@@ -119,6 +121,8 @@ QWidget* PrepareDesk::buildSheetColumn(const std::vector<QAction*>& fileActions)
     const auto addButton = [&](QAction* action) {
         auto* button = new QToolButton(side);
         button->setDefaultAction(action);
+        if (action->menu())
+            button->setPopupMode(QToolButton::MenuButtonPopup);
         button->setObjectName(action->objectName() + QStringLiteral("-button"));
         button->setIconSize(QSize(spaced(4.5), spaced(4.5)));
         button->setAccessibleName(action->text());

@@ -1,0 +1,58 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/prepare/LookAheadFacts.h"
+#include "desk/parts/Style.h"
+
+namespace mivanta {
+
+namespace {
+constexpr int kDelayMs = 250;
+}
+
+LookAheadFacts::LookAheadFacts(Session& session, QWidget* parent) : QLabel(parent), m_session(session) {
+    setObjectName(QStringLiteral("sheet-ahead"));
+    setWordWrap(true);
+    setFont(textFont(0.85));
+    setStyleSheet(QStringLiteral("color: %1").arg(day().quiet.name()));
+    hide();
+    m_soon.setSingleShot(true);
+    m_soon.setInterval(kDelayMs);
+    connect(&m_soon, &QTimer::timeout, this, &LookAheadFacts::look);
+    connect(&m_session.document(), &ServiceDocument::changed, &m_soon, qOverload<>(&QTimer::start));
+    connect(&m_session.library(), &LibraryClient::changed, &m_soon, qOverload<>(&QTimer::start));
+    connect(&m_session.library(), &LibraryClient::opened, &m_soon, qOverload<>(&QTimer::start));
+}
+
+void LookAheadFacts::look() {
+    if (!m_session.library().isOpen())
+        return;
+    const Service& service = m_session.document().service();
+    std::vector<SongId> songs;
+    for (const Item& item : service.items)
+        if (const Song* song = item.song())
+            songs.push_back(song->id);
+    using LastSung = QHash<SongId, QDate>;
+    m_session.library().ask<LastSung>(
+        this,
+        [songs, id = service.id](Library& library) -> Result<LastSung> {
+            LastSung last;
+            for (const SongId& song : songs) {
+                const auto uses = library.uses(song);
+                if (!uses)
+                    return tl::unexpected(uses.error());
+                for (const SongUse& use : *uses) // the last time first
+                    if (!(use.service == id) && !last.contains(song))
+                        last.insert(song, use.at.date());
+            }
+            return last;
+        },
+        [this](const Result<LastSung>& last) {
+            const Service& now = m_session.document().service();
+            const QDate on = now.start.isValid() ? now.start.date() : QDate::currentDate();
+            const LookAhead ahead = lookAheadOf(now, last.value_or(LastSung()), on);
+            setText(ahead.facts().join(QStringLiteral(" \u00b7 ")));
+            setToolTip(ahead.details());
+            setVisible(!text().isEmpty());
+        });
+}
+
+} // namespace mivanta
