@@ -121,8 +121,14 @@ QWidget* PrepareDesk::buildSheetColumn(const std::vector<QAction*>& fileActions)
     const auto addButton = [&](QAction* action) {
         auto* button = new QToolButton(side);
         button->setDefaultAction(action);
-        if (action->menu())
+        if (action->menu()) {
             button->setPopupMode(QToolButton::MenuButtonPopup);
+            button->setStyleSheet(QStringLiteral(
+                "QToolButton { padding-right: 14px } "
+                "QToolButton::menu-button { border: none; background: transparent; width: 13px } "
+                "QToolButton::menu-arrow { image: url(:/mivanta/icons/chevron-down.svg); width: 10px; "
+                "height: 10px }"));
+        }
         button->setObjectName(action->objectName() + QStringLiteral("-button"));
         button->setIconSize(QSize(spaced(4.5), spaced(4.5)));
         button->setAccessibleName(action->text());
