@@ -52,11 +52,24 @@ Result<QStringList> safeEntries(const ZipReader& zip, const QString& where) {
     return files;
 }
 
-Result<ZipReader> openPacked(const QString& path) {
+/// A packed file that has been seen to be safe.
+struct Packed {
+    ZipReader zip;
+    QStringList entries; ///< of media and fonts
+    Service service;
+};
+
+Result<Packed> openPacked(const QString& path) {
     auto zip = ZipReader::openFile(path);
     if (!zip)
         return refused(zip.error().what, path);
-    return zip;
+    auto entries = safeEntries(*zip, path);
+    if (!entries)
+        return tl::unexpected(entries.error());
+    auto service = readServiceZip(*zip, path);
+    if (!service)
+        return tl::unexpected(service.error());
+    return Packed{std::move(*zip), std::move(*entries), std::move(*service)};
 }
 
 /// Unpacks an entry to a new file and sees that a medium is what its name says.
@@ -172,15 +185,9 @@ Result<FileStamp> packService(const Service& service, const PackPlan& plan, cons
 }
 
 Result<UnpackedMedia> bringInMedia(const QString& path, Pictures& pictures, const QString& fontFolder) {
-    const auto zip = openPacked(path);
-    if (!zip)
-        return tl::unexpected(zip.error());
-    const auto entries = safeEntries(*zip, path);
-    if (!entries)
-        return tl::unexpected(entries.error());
-    const auto service = readServiceZip(*zip, path);
-    if (!service)
-        return tl::unexpected(service.error());
+    const auto packed = openPacked(path);
+    if (!packed)
+        return tl::unexpected(packed.error());
     // All of it is unpacked and seen to be whole before the library gets any of it.
     if (!QDir().mkpath(pictures.folder()))
         return failure(u"the folder for pictures could not be made"_s, pictures.folder(),
@@ -188,7 +195,7 @@ Result<UnpackedMedia> bringInMedia(const QString& path, Pictures& pictures, cons
     const QTemporaryDir waiting(pictures.folder() + u"/unpacking-XXXXXX"_s);
     UnpackedMedia result;
     QStringList fresh;
-    for (const QString& entry : *entries) {
+    for (const QString& entry : packed->entries) {
         const QString name = entry.section(u'/', 1);
         const QString there =
             entry.startsWith(QLatin1String(kFontFolder)) ? fontFolder + u'/' + name : pictures.pathOf(name);
@@ -196,7 +203,7 @@ Result<UnpackedMedia> bringInMedia(const QString& path, Pictures& pictures, cons
             ++result.already;
             continue;
         }
-        if (auto done = extract(*zip, entry, waiting.filePath(entry), path); !done)
+        if (auto done = extract(packed->zip, entry, waiting.filePath(entry), path); !done)
             return tl::unexpected(done.error());
         fresh << entry;
     }
@@ -207,7 +214,7 @@ Result<UnpackedMedia> bringInMedia(const QString& path, Pictures& pictures, cons
             if (!QDir().mkpath(fontFolder) || !QFile::rename(from, fontFolder + u'/' + name))
                 return failure(u"a font could not be put into the library"_s, fontFolder, {});
         } else {
-            const MediaFact* fact = factOf(*service, name);
+            const MediaFact* fact = factOf(packed->service, name);
             if (auto taken = pictures.moveIn(from, name, fact ? fact->title : QString()); !taken)
                 return tl::unexpected(taken.error());
         }
@@ -217,17 +224,11 @@ Result<UnpackedMedia> bringInMedia(const QString& path, Pictures& pictures, cons
 }
 
 Result<QString> unpackService(const QString& path, const QString& folder) {
-    const auto zip = openPacked(path);
-    if (!zip)
-        return tl::unexpected(zip.error());
-    const auto entries = safeEntries(*zip, path);
-    if (!entries)
-        return tl::unexpected(entries.error());
-    const auto service = readServiceZip(*zip, path);
-    if (!service)
-        return tl::unexpected(service.error());
+    const auto packed = openPacked(path);
+    if (!packed)
+        return tl::unexpected(packed.error());
     const QString file = QFileInfo(path).completeBaseName() + u".mivanta"_s;
-    QStringList all = *entries;
+    QStringList all = packed->entries;
     all << file;
     const QDir target(folder);
     for (const QString& name : all)
@@ -242,10 +243,10 @@ Result<QString> unpackService(const QString& path, const QString& folder) {
             QDir(folder).removeRecursively();
     });
     const QTemporaryDir waiting(folder + u"/unpacking-XXXXXX"_s);
-    for (const QString& entry : *entries)
-        if (auto done = extract(*zip, entry, waiting.filePath(entry), path); !done)
+    for (const QString& entry : packed->entries)
+        if (auto done = extract(packed->zip, entry, waiting.filePath(entry), path); !done)
             return tl::unexpected(done.error());
-    if (auto saved = saveService(*service, waiting.filePath(file), {}); !saved)
+    if (auto saved = saveService(packed->service, waiting.filePath(file), {}); !saved)
         return tl::unexpected(saved.error());
     for (const QString& name : all)
         if (!QDir().mkpath(QFileInfo(target.filePath(name)).path()) ||

@@ -204,7 +204,7 @@ TEST_F(ServicePack, PicturesAreRenamedWhereverTheyAre) {
     EXPECT_EQ(picturesOf(service), QStringList{u"new.png"_s});
 }
 
-TEST_F(ServicePack, AFullDiskIsSaidAndLeavesTheOldFile) {
+TEST_F(ServicePack, AFolderThatIsNotThereIsSaidWithWhatToDo) {
     const QString to = path(u"no/such/folder/a.mivanta"_s);
     const auto packed = packService(service, planPack(service, media(), {}), to, {});
     ASSERT_FALSE(packed);

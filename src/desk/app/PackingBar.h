@@ -23,7 +23,6 @@ public:
     void start();
     /// Leaves nothing behind.
     void cancel();
-    [[nodiscard]] bool isBusy() const { return m_busy; }
 
 private:
     struct Planned {
