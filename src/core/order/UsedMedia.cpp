@@ -2,31 +2,26 @@
 #include "core/order/UsedMedia.h"
 #include "core/theme/LookPictures.h"
 #include <algorithm>
-#include <functional>
 
 namespace mivanta {
 
 namespace {
 
-/// Every place in a service that a look is kept.
-struct LookVisitor {
-    std::function<void(Look&)> look;
-    std::function<void(LookChoice&)> choice;
-
-    void visit(Service& service) const {
-        look(service.theme.look);
-        for (Theme& theme : service.themes)
-            look(theme.look);
-        choice(service.look);
-        for (LookChoice& kind : service.kinds)
-            choice(kind);
-        for (Item& item : service.items) {
-            choice(item.look.choice);
-            for (SlideLook& slide : item.look.slides)
-                choice(slide.choice);
-        }
+/// Every place in a service that a look is kept; `Services` is const where nothing is changed.
+template <typename Services, typename OnLook, typename OnChoice>
+void eachLook(Services& service, OnLook onLook, OnChoice onChoice) {
+    onLook(service.theme.look);
+    for (auto& theme : service.themes)
+        onLook(theme.look);
+    onChoice(service.look);
+    for (auto& kind : service.kinds)
+        onChoice(kind);
+    for (auto& item : service.items) {
+        onChoice(item.look.choice);
+        for (auto& slide : item.look.slides)
+            onChoice(slide.choice);
     }
-};
+}
 
 void addOnce(QStringList& names, const QStringList& more) {
     for (const QString& name : more)
@@ -42,14 +37,13 @@ QStringList picturesOf(const Service& service) {
         if (const auto* set = std::get_if<PictureItem>(&item.content))
             for (const OrderPicture& picture : set->pictures)
                 addOnce(names, {picture.name});
-    Service copy = service; // the visitor may change what it visits
-    LookVisitor{[&](Look& look) { addOnce(names, picturesOf(look)); },
-                [&](LookChoice& choice) {
-                    addOnce(names, picturesOf(choice.own));
-                    for (const SlideObject& object : choice.objects)
-                        addOnce(names, {object.picture});
-                }}
-        .visit(copy);
+    eachLook(
+        service, [&](const Look& look) { addOnce(names, picturesOf(look)); },
+        [&](const LookChoice& choice) {
+            addOnce(names, picturesOf(choice.own));
+            for (const SlideObject& object : choice.objects)
+                addOnce(names, {object.picture});
+        });
     return names;
 }
 
@@ -59,14 +53,14 @@ void renamePicture(Service& service, const QString& from, const QString& to) {
             for (OrderPicture& picture : set->pictures)
                 if (picture.name == from)
                     picture.name = to;
-    LookVisitor{[&](Look& look) { renamePicture(look, from, to); },
-                [&](LookChoice& choice) {
-                    renamePicture(choice.own, from, to);
-                    for (SlideObject& object : choice.objects)
-                        if (object.picture == from)
-                            object.picture = to;
-                }}
-        .visit(service);
+    eachLook(
+        service, [&](Look& look) { renamePicture(look, from, to); },
+        [&](LookChoice& choice) {
+            renamePicture(choice.own, from, to);
+            for (SlideObject& object : choice.objects)
+                if (object.picture == from)
+                    object.picture = to;
+        });
 }
 
 std::vector<UsedFont> fontsOf(const Service& service) {
@@ -76,14 +70,13 @@ std::vector<UsedFont> fontsOf(const Service& service) {
         if (!font.family.isEmpty() && std::find(fonts.begin(), fonts.end(), font) == fonts.end())
             fonts.push_back(font);
     };
-    Service copy = service;
-    LookVisitor{[&](Look& look) { add(look.words); },
-                [&](LookChoice& choice) {
-                    Look on = service.theme.look;
-                    choice.own.applyTo(on);
-                    add(on.words);
-                }}
-        .visit(copy);
+    eachLook(
+        service, [&](const Look& look) { add(look.words); },
+        [&](const LookChoice& choice) {
+            Look on = service.theme.look;
+            choice.own.applyTo(on);
+            add(on.words);
+        });
     return fonts;
 }
 

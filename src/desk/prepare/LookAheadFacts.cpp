@@ -18,8 +18,12 @@ LookAheadFacts::LookAheadFacts(Session& session, QWidget* parent) : QLabel(paren
     m_soon.setInterval(kDelayMs);
     connect(&m_soon, &QTimer::timeout, this, &LookAheadFacts::look);
     connect(&m_session.document(), &ServiceDocument::changed, &m_soon, qOverload<>(&QTimer::start));
-    connect(&m_session.library(), &LibraryClient::changed, &m_soon, qOverload<>(&QTimer::start));
-    connect(&m_session.library(), &LibraryClient::opened, &m_soon, qOverload<>(&QTimer::start));
+    const auto askAgain = [this] {
+        m_asked.clear();
+        m_soon.start();
+    };
+    connect(&m_session.library(), &LibraryClient::changed, this, askAgain);
+    connect(&m_session.library(), &LibraryClient::opened, this, askAgain);
 }
 
 void LookAheadFacts::look() {
@@ -30,6 +34,10 @@ void LookAheadFacts::look() {
     for (const Item& item : service.items)
         if (const Song* song = item.song())
             songs.push_back(song->id);
+    if (songs == m_asked) {
+        tell(m_lastSung);
+        return;
+    }
     using LastSung = QHash<SongId, QDate>;
     m_session.library().ask<LastSung>(
         this,
@@ -45,14 +53,20 @@ void LookAheadFacts::look() {
             }
             return last;
         },
-        [this](const Result<LastSung>& last) {
-            const Service& now = m_session.document().service();
-            const QDate on = now.start.isValid() ? now.start.date() : QDate::currentDate();
-            const LookAhead ahead = lookAheadOf(now, last.value_or(LastSung()), on);
-            setText(ahead.facts().join(QStringLiteral(" \u00b7 ")));
-            setToolTip(ahead.details());
-            setVisible(!text().isEmpty());
+        [this, songs](const Result<LastSung>& last) {
+            m_asked = last ? songs : std::vector<SongId>();
+            m_lastSung = last.value_or(LastSung());
+            tell(m_lastSung);
         });
+}
+
+void LookAheadFacts::tell(const QHash<SongId, QDate>& lastSung) {
+    const Service& now = m_session.document().service();
+    const QDate on = now.start.isValid() ? now.start.date() : QDate::currentDate();
+    const LookAhead ahead = lookAheadOf(now, lastSung, on);
+    setText(ahead.facts().join(QStringLiteral(" \u00b7 ")));
+    setToolTip(ahead.details());
+    setVisible(!text().isEmpty());
 }
 
 } // namespace mivanta

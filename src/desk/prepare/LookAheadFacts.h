@@ -15,8 +15,11 @@ public:
 
 private:
     void look();
+    void tell(const QHash<SongId, QDate>& lastSung);
 
     Session& m_session;
+    std::vector<SongId> m_asked; ///< the songs that m_lastSung is about
+    QHash<SongId, QDate> m_lastSung;
     QTimer m_soon;
 };
 
