@@ -21,10 +21,11 @@ QString packingText(const PackPlan& plan) {
     int fonts = 0;
     for (const PackFile& file : plan.files)
         fonts += file.entry.startsWith(QLatin1String(kFontFolder)) ? 1 : 0;
-    QStringList lines{PackingBar::tr("The packed service takes along %1 pictures and %2 font files: %3.")
-                          .arg(int(plan.files.size()) - fonts)
-                          .arg(fonts)
-                          .arg(QLocale().formattedDataSize(plan.bytes()))};
+    QStringList lines{
+        PackingBar::tr("The packed service takes along pictures: %1, font files: %2; together %3.")
+            .arg(int(plan.files.size()) - fonts)
+            .arg(fonts)
+            .arg(QLocale().formattedDataSize(plan.bytes()))};
     if (!plan.missing.isEmpty())
         lines << PackingBar::tr("Not on this computer, and so not in it: %1.").arg(plan.missing.join(u", "));
     for (const FontFile& font : plan.leftOut)

@@ -117,23 +117,29 @@ void Session::tellMediaArrived() {
     Q_EMIT mediaArrived();
 }
 
-/// What came with a packed service becomes the library's, each file once.
+/// What came with a packed service becomes the library's, each file once. On a thread of its own: the
+/// library's has to answer Find while large files come in.
 void Session::bringInPacked(const QString& path) {
-    m_library.ask<UnpackedMedia>(
+    m_unpacking.run(
         this,
-        [path, fonts = fontsFolder(m_options.libraryFolder)](Library& library) {
-            return bringInMedia(path, library.pictures(), fonts);
+        [path, folder = m_options.libraryFolder]() -> Result<UnpackedMedia> {
+            const auto library = Library::open(folder);
+            if (!library)
+                return tl::unexpected(library.error());
+            return bringInMedia(path, (*library)->pictures(), fontsFolder(folder));
         },
         [this](const Result<UnpackedMedia>& brought) {
             if (!brought) {
                 Q_EMIT problem(brought.error());
             } else if (brought->added > 0) {
-                Q_EMIT notice(
-                    tr("%1 files came with the service and are in the library now.").arg(brought->added));
+                Q_EMIT notice(brought->added == 1
+                                  ? tr("A file came with the service and is in the library now.")
+                                  : tr("%1 files came with the service and are in the library now.")
+                                        .arg(brought->added));
+                loadMediaTitles();
                 tellMediaArrived();
             }
-        },
-        true);
+        });
 }
 
 /// Once the outputs are known and the player has said what it kept.

@@ -73,6 +73,7 @@ private:
     RunController m_run;
     AutoAdvance m_advance{m_run, m_document};
     Worker m_settings{QStringLiteral("settings")};
+    Worker m_unpacking{QStringLiteral("unpacking")};
     std::vector<Monitor> m_monitors;
     std::vector<Placement> m_placements;
     QString m_deskMonitor;
