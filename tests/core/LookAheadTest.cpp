@@ -45,8 +45,9 @@ TEST(LookAhead, LatelyIsFourWeeks) {
     ASSERT_EQ(ahead.sungLately.size(), 4U); // not the future one, not the one before
     EXPECT_EQ(ahead.sungLately[2], (SungLately{u"6"_s, 6}));
     const QString details = ahead.details();
-    EXPECT_TRUE(details.contains(u"0 was sung today\n1 was sung yesterday\n6 was sung 6 days before\n"
-                                 "28 was sung 4 weeks before"_s))
+    EXPECT_TRUE(
+        details.contains(u"0 was sung the same day\n1 was sung the day before\n6 was sung 6 days before\n"
+                         "28 was sung 4 weeks before"_s))
         << details.toStdString();
 }
 

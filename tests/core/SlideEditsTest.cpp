@@ -126,6 +126,23 @@ TEST(SlideEdits, TheStageSeesItsOwnWordsAndNoteAtEveryStep) {
     }
 }
 
+TEST(SlideEdits, SlidesOfOneLongLineCannotBeToldApartByTheirLines) {
+    ItemContent content;
+    ContentPart part;
+    part.label = u"Reading"_s;
+    part.lines.emplace_back(Line{QString(u"the boats went out upon the water "_s).repeated(40)});
+    content.parts = {part};
+    content.entries = {{0, 1, 1, {}}};
+    content.isProse = true;
+    const ItemSlides slides = slidesOf(content);
+    ASSERT_GT(slides.outputs[0].slides.size(), 1U);
+    for (int s = 0; s < int(slides.outputs[0].slides.size()); ++s)
+        EXPECT_TRUE(sharesLines(slides.outputs[0], s));
+    const ItemSlides song = slidesOf(letters());
+    for (int s = 0; s < int(song.outputs[0].slides.size()); ++s)
+        EXPECT_FALSE(sharesLines(song.outputs[0], s));
+}
+
 /// Hiding any slides never loses a line that is not hidden, and never changes the order of those that stay.
 RC_GTEST_PROP(SlideEditsOfAnything, WhatStaysIsTheRestInItsOrder, ()) {
     const ItemContent content = letters();

@@ -192,6 +192,92 @@ TEST_F(Moments, ASlideComesEarlierInItsItem) {
     EXPECT_EQ(made.content.parts[size_t(made.content.entries[1].part)].label, u"Verse 2"_s);
 }
 
+TEST_F(Moments, ASlideOfALineThatGoesOnSaysWhyItCannotBeHidden) {
+    SpokenText text;
+    text.id = TextId::create();
+    text.title = u"Reading"_s;
+    text.lines = {{}};
+    text.lines[0].words = QString(u"the boats went out upon the water "_s).repeated(40);
+    const ItemId id = session->document().insert(99, textItem(text));
+    sheet->select(id);
+    ASSERT_TRUE(waitUntil([&] { return slides().size() > 1; }));
+    slides()[0]->setFocus();
+    press(Qt::Key_Delete);
+    EXPECT_TRUE(item(id).edits.isEmpty());
+    EXPECT_TRUE(window->notices()->text().contains(u"several slides"_s));
+    press(Qt::Key_Return);
+    EXPECT_TRUE(child<QLabel>(u"slide-shared"_s)->isVisible());
+    EXPECT_FALSE(child<QPlainTextEdit>(u"slide-words"_s)->isVisible());
+    EXPECT_FALSE(child<QToolButton>(u"slide-hide"_s)->isEnabled());
+}
+
+TEST_F(Moments, WhatIsNoLengthIsSaidAndChangesNothing) {
+    auto* field = child<QLineEdit>(u"plan-advance"_s);
+    for (const QString& wrong : {u"0"_s, u"a while"_s, u"99999"_s, u"-4"_s}) {
+        field->setFocus();
+        field->selectAll();
+        QTest::keyClicks(field, wrong);
+        press(Qt::Key_Return);
+        EXPECT_FALSE(item(song).plan.advance) << wrong.toStdString();
+        EXPECT_TRUE(child<QLabel>(u"plan-wrong"_s)->isVisible()) << wrong.toStdString();
+    }
+    field->selectAll();
+    QTest::keyClicks(field, u"1:30"_s);
+    press(Qt::Key_Return);
+    EXPECT_EQ(item(song).plan.advance, 90);
+    auto* goesOn = child<QCheckBox>(u"plan-goes-on"_s);
+    goesOn->click();
+    EXPECT_TRUE(item(song).plan.goesOn);
+    field->setFocus();
+    field->selectAll();
+    press(Qt::Key_Delete);
+    press(Qt::Key_Return);
+    EXPECT_FALSE(item(song).plan.advance);
+    EXPECT_FALSE(item(song).plan.goesOn); // it would mean nothing
+    EXPECT_FALSE(goesOn->isEnabled());
+}
+
+TEST_F(Moments, APictureIsTakenOutOfItsSetAndTheLastOneStays) {
+    answers->files = {picture(u"dawn.png"_s), picture(u"dusk.png"_s, Qt::red)};
+    choose(u"add-pictures"_s);
+    ASSERT_TRUE(waitUntil([&] { return titles().size() == 2; }));
+    const ItemId id = last().id;
+    const auto pictures = [&] { return std::get<PictureItem>(item(id).content).pictures; };
+    ASSERT_TRUE(waitUntil([&] { return slides().size() == 2; }));
+    auto* remove = child<QPushButton>(u"picture-remove"_s);
+    EXPECT_FALSE(remove->isEnabled()); // none is chosen
+    slides()[0]->setFocus();
+    press(Qt::Key_Return);
+    remove->click();
+    ASSERT_EQ(pictures().size(), 1U);
+    EXPECT_EQ(pictures()[0].caption, u"dusk"_s);
+    EXPECT_FALSE(remove->isEnabled());
+    session->document().undoStack().undo();
+    EXPECT_EQ(pictures().size(), 2U);
+    answers->files = {picture(u"night.png"_s, Qt::black), folder.filePath(u"gone.png"_s)};
+    child<QPushButton>(u"pictures-add"_s)->click();
+    ASSERT_TRUE(waitUntil([&] { return pictures().size() == 3; }));
+    EXPECT_TRUE(waitUntil([&] { return window->notices()->text().contains(u"gone.png"_s); }));
+    auto* fit = child<QComboBox>(u"pictures-fit"_s);
+    fit->setFocus();
+    press(Qt::Key_Down);
+    EXPECT_EQ(std::get<PictureItem>(item(id).content).fit, PictureFit::Fill);
+}
+
+TEST_F(Moments, APictureMovesByItselfWhenAnotherOneIsHidden) {
+    answers->files = {picture(u"dawn.png"_s), picture(u"dusk.png"_s, Qt::red),
+                      picture(u"night.png"_s, Qt::black)};
+    choose(u"add-pictures"_s);
+    ASSERT_TRUE(waitUntil([&] { return slides().size() == 3; }));
+    const ItemId id = last().id;
+    slides()[0]->setFocus();
+    press(Qt::Key_Delete);
+    ASSERT_TRUE(waitUntil([&] { return slides().size() == 2; }));
+    slides()[1]->setFocus(); // the third picture
+    press(Qt::Key_Left, Qt::AltModifier);
+    EXPECT_EQ(std::get<PictureItem>(item(id).content).pictures[1].caption, u"night"_s);
+}
+
 TEST_F(Moments, WhatTheStageSeesIsSetForSeveralItems) {
     const ItemId two = session->document().insert(99, songItem(samples::harbourSong(u"Two"_s)));
     sheet->select(song);

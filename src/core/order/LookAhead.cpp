@@ -10,9 +10,9 @@ namespace {
 
 QString ago(int days) {
     if (days == 0)
-        return u"today"_s;
+        return u"the same day"_s;
     if (days < 14)
-        return days == 1 ? u"yesterday"_s : u"%1 days before"_s.arg(days);
+        return days == 1 ? u"the day before"_s : u"%1 days before"_s.arg(days);
     return u"%1 weeks before"_s.arg(days / 7);
 }
 

@@ -156,6 +156,16 @@ std::vector<Step> stepsFor(const ItemContent& content, const std::vector<OutputS
     return steps;
 }
 
+bool sharesLines(const OutputSlides& output, int slide) {
+    const Slide& meant = output.slides[size_t(slide)];
+    return !meant.rows.empty() &&
+           std::any_of(output.slides.begin(), output.slides.end(), [&](const Slide& other) {
+               return &other != &meant && other.start.entry == meant.start.entry && !other.rows.empty() &&
+                      other.rows.front().line <= meant.rows.back().line &&
+                      meant.rows.front().line <= other.rows.back().line;
+           });
+}
+
 SlidePlace slidePlace(const ItemContent& content, const Slide& slide) {
     const PartTime at = partTimeOf(slide.start.entry, content);
     SlidePlace place{at.part, at.time, 0, 0};

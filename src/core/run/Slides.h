@@ -101,6 +101,10 @@ public:
 [[nodiscard]] ItemSlides slidesFor(const ItemContent& content, const std::vector<Output>& outputs,
                                    const LookChain& chain, MeasureSource& measures);
 
+/// True when another slide of the same entry has some of its lines, as in running text whose paragraphs go on
+/// over several slides. Then its lines do not name the slide alone.
+[[nodiscard]] bool sharesLines(const OutputSlides& output, int slide);
+
 /// The place that a slide has for a look of its own.
 [[nodiscard]] SlidePlace slidePlace(const ItemContent& content, const Slide& slide);
 

@@ -41,8 +41,8 @@ SlideInService::SlideInService(Session& session, QWidget* parent) : QWidget(pare
     };
     m_earlier = button("slide-earlier", tr("Earlier"), tr("Comes before the one before it (Alt+Left)"));
     m_later = button("slide-later", tr("Later"), tr("Comes behind the one behind it (Alt+Right)"));
-    auto* hide = button("slide-hide", tr("Hide today"),
-                        tr("It is passed over in this service (Delete); it can be shown again below"));
+    m_hide = button("slide-hide", tr("Hide today"),
+                    tr("It is passed over in this service (Delete); it can be shown again below"));
     m_words = new QPlainTextEdit(m_chosen);
     m_words->setObjectName(QStringLiteral("slide-words"));
     m_words->setAccessibleName(tr("Words of this slide"));
@@ -51,15 +51,22 @@ SlideInService::SlideInService(Session& session, QWidget* parent) : QWidget(pare
     m_words->setFixedHeight(m_words->fontMetrics().lineSpacing() * kRowsOfWords + spaced(4));
     m_own = new QPushButton(tr("Its own words again"), m_chosen);
     m_own->setObjectName(QStringLiteral("slide-own-words"));
+    m_shared = new QLabel(tr("Its lines go on over several slides, so it cannot be hidden or changed alone. "
+                             "Change what is read instead."),
+                          m_chosen);
+    m_shared->setObjectName(QStringLiteral("slide-shared"));
+    m_shared->setWordWrap(true);
+    makeQuiet(m_shared);
     auto* row = new QHBoxLayout;
     row->addWidget(m_title, 1);
     row->addWidget(m_earlier);
     row->addWidget(m_later);
-    row->addWidget(hide);
+    row->addWidget(m_hide);
     auto* inside = new QVBoxLayout(m_chosen);
     inside->setContentsMargins(0, 0, 0, 0);
     inside->setSpacing(spaced(1.5));
     inside->addLayout(row);
+    inside->addWidget(m_shared);
     inside->addWidget(m_words);
     inside->addWidget(m_own, 0, Qt::AlignLeft);
     m_hidden = new QVBoxLayout;
@@ -71,7 +78,7 @@ SlideInService::SlideInService(Session& session, QWidget* parent) : QWidget(pare
     column->addLayout(m_hidden);
     connect(m_earlier, &QToolButton::clicked, this, [this] { move(m_slide.value_or(-1), -1); });
     connect(m_later, &QToolButton::clicked, this, [this] { move(m_slide.value_or(-1), 1); });
-    connect(hide, &QToolButton::clicked, this, [this] { this->hide(m_slide.value_or(-1)); });
+    connect(m_hide, &QToolButton::clicked, this, [this] { this->hide(m_slide.value_or(-1)); });
     connect(m_words, &QPlainTextEdit::textChanged, this, &SlideInService::takeWords);
     connect(m_own, &QPushButton::clicked, this, [this] {
         if (m_place)
@@ -94,6 +101,12 @@ std::optional<SlidePlace> SlideInService::placeOf(int slide) const {
     if (main < 0 || slide < 0 || slide >= int(all->outputs[size_t(main)].slides.size()))
         return std::nullopt;
     return slidePlace(all->content, all->outputs[size_t(main)].slides[size_t(slide)]);
+}
+
+bool SlideInService::isPartOfALine(int slide) const {
+    const ItemSlides& all = *slides();
+    const bool isOwnWords = !item()->edits.wordsAt(*placeOf(slide)).isEmpty(); // they are changed together
+    return !isOwnWords && sharesLines(all.outputs[size_t(mainOutput(all))], slide);
 }
 
 QString SlideInService::wordsOf(int slide) const {
@@ -127,7 +140,10 @@ void SlideInService::change(const QString& what, const std::function<void(SlideE
 }
 
 void SlideInService::hide(int slide) {
-    if (const auto place = placeOf(slide))
+    const auto place = placeOf(slide);
+    if (place && isPartOfALine(slide))
+        Q_EMIT m_session.notice(m_shared->text());
+    else if (place)
         change(tr("hiding a slide"), [&](SlideEdits& edits) { edits.hide(*place); });
 }
 
@@ -161,6 +177,10 @@ void SlideInService::refresh() {
     m_chosen->setVisible(m_place.has_value());
     if (m_place) {
         m_title->setText(tr("Slide %1").arg(*m_slide + 1));
+        const bool isShared = isPartOfALine(*m_slide);
+        m_shared->setVisible(isShared);
+        m_words->setVisible(!isShared);
+        m_hide->setEnabled(!isShared);
         const QString given = item()->edits.wordsAt(*m_place);
         m_own->setVisible(!given.isEmpty());
         const int entry = all->outputs[size_t(mainOutput(*all))].slides[size_t(*m_slide)].start.entry;

@@ -34,6 +34,8 @@ private:
     [[nodiscard]] const Item* item() const;
     [[nodiscard]] const ItemSlides* slides() const;
     [[nodiscard]] std::optional<SlidePlace> placeOf(int slide) const;
+    /// True where lines go on over several slides, so that one alone cannot be hidden or say something else.
+    [[nodiscard]] bool isPartOfALine(int slide) const;
     [[nodiscard]] QString wordsOf(int slide) const; ///< as they are, line by line
     void change(const QString& what, const std::function<void(SlideEdits&)>& work, int visit = 0);
     void takeWords();
@@ -48,6 +50,8 @@ private:
     QWidget* m_chosen;
     QPlainTextEdit* m_words;
     QPushButton* m_own;
+    QLabel* m_shared; ///< why it cannot be changed alone
+    QToolButton* m_hide;
     QToolButton* m_earlier;
     QToolButton* m_later;
     QVBoxLayout* m_hidden;
