@@ -5,13 +5,12 @@
 #include "store/Settings.h"
 #include "store/UnsavedFile.h"
 #include "support/Samples.h"
+#include "support/SmallDisk.h"
 #include "support/Text.h"
 #include <QDir>
 #include <QFile>
 #include <QTemporaryDir>
-#include <csignal>
 #include <gtest/gtest.h>
-#include <sys/resource.h>
 
 namespace mivanta {
 namespace {
@@ -29,21 +28,6 @@ QByteArray bytesOf(const QString& path) {
     QFile file(path);
     return file.open(QIODevice::ReadOnly) ? file.readAll() : QByteArray();
 }
-
-/// Lets no file grow beyond some bytes, as a full disk does.
-class SmallDisk {
-public:
-    explicit SmallDisk(rlim_t bytes) {
-        std::signal(SIGXFSZ, SIG_IGN);
-        getrlimit(RLIMIT_FSIZE, &m_before);
-        const rlimit small{bytes, m_before.rlim_max};
-        setrlimit(RLIMIT_FSIZE, &small);
-    }
-    ~SmallDisk() { setrlimit(RLIMIT_FSIZE, &m_before); }
-
-private:
-    rlimit m_before{};
-};
 
 TEST(ServiceStore, SavedAndOpenedAgain) {
     const QTemporaryDir folder;
