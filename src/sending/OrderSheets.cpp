@@ -3,6 +3,7 @@
 #include "core/timing/Timetable.h"
 #include "formats/Csv.h"
 #include "render/SceneRenderer.h"
+#include <QAbstractTextDocumentLayout>
 #include <QFontMetricsF>
 #include <QLocale>
 #include <QPageLayout>
@@ -219,6 +220,9 @@ bool paintSlides(QPagedPaintDevice& device, const std::vector<SlideOnPaper>& sli
 
 void printHtml(QPagedPaintDevice& device, const QString& html) {
     QTextDocument document;
+    document.documentLayout()->setPaintDevice(&device); // lengths are the paper's
+    document.setDocumentMargin(0);                      // the device has margins
+    document.setPageSize(QSizeF(device.width(), device.height()));
     document.setHtml(html);
     document.print(&device);
 }

@@ -179,14 +179,14 @@ void SlideInService::refresh() {
         m_title->setText(tr("Slide %1").arg(*m_slide + 1));
         const bool isShared = isPartOfALine(*m_slide);
         m_shared->setVisible(isShared);
-        m_words->setVisible(!isShared);
-        m_hide->setEnabled(!isShared);
         const QString given = item()->edits.wordsAt(*m_place);
+        const QString words = given.isEmpty() ? wordsOf(*m_slide) : given;
+        m_words->setVisible(!isShared && !words.isEmpty()); // not on a picture or an empty slide
+        m_hide->setEnabled(!isShared);
         m_own->setVisible(!given.isEmpty());
         const int entry = all->outputs[size_t(mainOutput(*all))].slides[size_t(*m_slide)].start.entry;
         m_earlier->setEnabled(entry > 0);
         m_later->setEnabled(entry + 1 < int(all->content.entries.size()));
-        const QString words = given.isEmpty() ? wordsOf(*m_slide) : given;
         if (!m_words->hasFocus() && m_words->toPlainText() != words)
             m_words->setPlainText(words);
     }
