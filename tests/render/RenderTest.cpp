@@ -300,6 +300,19 @@ TEST(Render, ClocksAndCountdownsSayTheTime) {
     EXPECT_EQ(liveText(countdown, now), QString());
 }
 
+TEST(LiveObjects, APreviewOfACountdownShowsFiguresEvenWhenItWouldBeOver) {
+    SlideObject countdown;
+    countdown.kind = ObjectKind::Countdown;
+    countdown.text = u"10:30"_s; // what previews are drawn at
+    EXPECT_EQ(liveText(countdown, {}), u"5:00"_s);
+    countdown.text = u"10:45"_s;
+    EXPECT_EQ(liveText(countdown, {}), u"15:00"_s);
+    countdown.text = countdownFor(90);
+    EXPECT_EQ(liveText(countdown, {}), u"1:30"_s);
+    countdown.text = u"soon"_s;
+    EXPECT_EQ(liveText(countdown, {}), QString());
+}
+
 TEST(Golden, RightToLeftStartsOnTheRight) {
     Scene s = scene(
         {u"\u05d0\u05d5\u05e8 \u05e2\u05dc \u05d4\u05de\u05d9\u05dd, \u05e9\u05e7\u05d8 \u05d1\u05e0\u05de\u05dc"_s});

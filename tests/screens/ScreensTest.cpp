@@ -150,14 +150,15 @@ protected:
             .toImage()
             .convertToFormat(QImage::Format_RGB32);
     }
-    /// The hall once it has stopped changing.
+    /// The hall once it has stopped changing: between two takes it stands still, too, on a busy machine.
     [[nodiscard]] static QImage settledHall() {
+        constexpr int kStill = 6;
         QImage before = monitor(1);
-        for (int i = 0; i < 40; ++i) {
+        int still = 0;
+        for (int i = 0; i < 80 && still < kStill; ++i) {
             pass(120);
             const QImage now = monitor(1);
-            if (now == before)
-                return now;
+            still = now == before ? still + 1 : 0;
             before = now;
         }
         return before;
