@@ -57,6 +57,25 @@ TEST_F(Proxies, ALongOneIsBounded) {
     EXPECT_EQ(image.width(), 4800);
 }
 
+TEST_F(Proxies, TheFirstTimeShowsTheVerySameAsEveryLaterOne) {
+    QImage rough(700, 500, QImage::Format_RGB32);
+    for (int y = 0; y < rough.height(); ++y)
+        for (int x = 0; x < rough.width(); ++x)
+            rough.setPixel(x, y, qRgb(x * 7 % 256, y * 5 % 256, (x ^ y) % 256)); // keeping it loses a little
+    ASSERT_TRUE(rough.save(path(u"rough.png"_s)));
+    const QImage first = proxies.picture(u"rough.png"_s, {1920, 1080});
+    PictureProxies later(folder.path(), cache.path());
+    EXPECT_EQ(later.picture(u"rough.png"_s, {1920, 1080}), first);
+    EXPECT_EQ(proxies.picture(u"rough.png"_s, {1920, 1080}), first);
+}
+
+TEST_F(Proxies, APictureThatComesLaterIsShownThen) {
+    EXPECT_TRUE(proxies.picture(u"late.png"_s, {480, 270}).isNull());
+    EXPECT_TRUE(cached().isEmpty());
+    halves(u"late.png"_s, {400, 300});
+    EXPECT_FALSE(proxies.picture(u"late.png"_s, {480, 270}).isNull());
+}
+
 TEST_F(Proxies, WhatIsSeeThroughStaysSo) {
     QImage image(400, 400, QImage::Format_ARGB32);
     image.fill(Qt::transparent);
