@@ -10,6 +10,9 @@ using namespace Qt::StringLiterals;
 
 namespace {
 
+constexpr int kBusy = 5;
+constexpr int kLocked = 6;
+
 Q_LOGGING_CATEGORY(lcStore, "mivanta.store")
 
 struct Advice {
@@ -20,8 +23,8 @@ struct Advice {
 /// What the person at the desk can do about an SQLite result code (https://www.sqlite.org/rescode.html).
 Advice adviceFor(int code, const QString& text) {
     switch (code & 0xff) {
-    case 5:
-    case 6:
+    case kBusy:
+    case kLocked:
         return {u"the library is in use by another program"_s, u"Close the other Mivanta and try again."_s};
     case 8:
         return {u"the library folder cannot be written to"_s,
@@ -31,7 +34,7 @@ Advice adviceFor(int code, const QString& text) {
     case 11:
     case 26:
         return {u"the library file is damaged, or is no Mivanta library"_s,
-                u"It was left as it is. Put the newest file from its backups folder in its place."_s};
+                u"It was left as it is. Bring a backup back on the Setup desk."_s};
     case 13:
         return {u"the disk is full"_s, u"Make room on the disk and try again; nothing was changed."_s};
     case 14:
@@ -73,6 +76,7 @@ Result<std::unique_ptr<Database>> Database::open(const QString& path) {
 Error Database::errorOf(const QSqlError& error, const QString& sql) const {
     const QString text = error.databaseText().isEmpty() ? error.driverText() : error.databaseText();
     qCWarning(lcStore).noquote() << m_path << "|" << sql << "|" << error.nativeErrorCode() << text;
+    m_lastCode = error.nativeErrorCode().toInt() & 0xff;
     const Advice advice = adviceFor(error.nativeErrorCode().toInt(), text);
     return {advice.what, m_path, advice.remedy};
 }
@@ -101,6 +105,10 @@ Result<std::shared_ptr<QSqlQuery>> Database::prepared(const QString& sql, const 
         return error;
     }
     return query;
+}
+
+bool Database::lastWasBusy() const {
+    return m_lastCode == kBusy || m_lastCode == kLocked;
 }
 
 Result<Rows> Database::select(const QString& sql, const QVariantList& values) {

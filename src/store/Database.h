@@ -46,6 +46,8 @@ public:
     [[nodiscard]] Result<void> transaction(const std::function<Result<void>()>& work);
     /// Inside a transaction: SQLite has rolled all of it back by itself (a full disk does that).
     [[nodiscard]] bool hasLostTransaction() const { return m_lost; }
+    /// The last statement that failed did so because somebody else has the file open.
+    [[nodiscard]] bool lastWasBusy() const;
     [[nodiscard]] const QString& path() const { return m_path; }
 
 private:
@@ -59,6 +61,7 @@ private:
     QHash<QString, std::shared_ptr<QSqlQuery>> m_prepared;
     int m_depth = 0; ///< transactions inside one another
     bool m_lost = false;
+    mutable int m_lastCode = 0; ///< SQLite's, of the last failure
 };
 
 } // namespace mivanta

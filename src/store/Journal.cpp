@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/Journal.h"
 #include "formats/ServiceFile.h"
+#include <QDateTime>
 #include <QFile>
 #include <QJsonDocument>
 
@@ -20,16 +21,28 @@ Result<void> Journal::write(const JournalEntry& entry) const {
     return writeSafely(m_path, QJsonDocument(json).toJson(QJsonDocument::Compact));
 }
 
+Error Journal::putAside(const QString& why) const {
+    const QString stamp = QDateTime::currentDateTimeUtc().toString(u"yyyyMMdd-HHmmss"_s);
+    QString aside;
+    for (int n = 1; aside.isEmpty() || QFile::exists(aside); ++n)
+        aside = u"%1-%2-%3.json"_s.arg(m_path.chopped(5), stamp, QString::number(n));
+    const bool isAside = QFile::rename(m_path, aside);
+    return {u"the work that was not saved last time cannot be read: "_s + why, isAside ? aside : m_path,
+            isAside ? u"It was put aside there, as it is. Open the service's file instead."_s
+                    : u"Put this file somewhere else before you go on, so that it is not written over."_s};
+}
+
 Result<std::optional<JournalEntry>> Journal::read() const {
     QFile file(m_path);
     if (!file.exists())
         return std::optional<JournalEntry>();
     if (!file.open(QIODevice::ReadOnly))
-        return failure(u"the unsaved service cannot be read: "_s + file.errorString(), m_path);
+        return tl::unexpected(putAside(file.errorString()));
     const QJsonObject json = QJsonDocument::fromJson(file.readAll()).object();
+    file.close();
     auto service = serviceFromJson(json[u"service"_s].toObject(), m_path);
     if (!service)
-        return tl::unexpected(service.error());
+        return tl::unexpected(putAside(service.error().what));
     JournalEntry entry{std::move(*service), json[u"path"_s].toString(), {}, json[u"unsaved"_s].toBool()};
     if (json.contains(u"hash"_s))
         entry.stamp = FileStamp{json[u"size"_s].toInteger(),

@@ -17,11 +17,14 @@ class Journal {
 public:
     explicit Journal(const QString& libraryFolder);
     [[nodiscard]] Result<void> write(const JournalEntry& entry) const;
-    /// Nothing when there is no journal. Fails when it cannot be read; the file is then left as it is.
+    /// Nothing when there is no journal. Fails when it cannot be read; the file is then put aside under
+    /// another name, so that nothing is written over it.
     [[nodiscard]] Result<std::optional<JournalEntry>> read() const;
     void clear() const;
 
 private:
+    [[nodiscard]] Error putAside(const QString& why) const;
+
     QString m_path;
 };
 

@@ -33,7 +33,7 @@ Result<std::unique_ptr<Library>> Library::open(const QString& folder) {
     auto database = Database::open(folder + u"/library.db"_s);
     if (!database)
         return tl::unexpected(database.error());
-    if (auto done = migrate(**database, libraryMigrations(), folder + u"/backups"_s); !done)
+    if (auto done = migrate(**database, libraryMigrations(), folder); !done)
         return tl::unexpected(done.error());
     auto library = std::unique_ptr<Library>(new Library(folder, std::move(*database)));
     if (auto done = library->fillIndex(); !done)
@@ -353,19 +353,6 @@ std::vector<ImportCandidate> Library::lookAtImport(const QStringList& paths, con
 
 std::vector<ImportEntry> Library::bringIn(std::vector<ImportCandidate> candidates, const Progress& progress) {
     return SongImport(*this).bringIn(std::move(candidates), progress);
-}
-
-Result<void> Library::checkIntegrity() {
-    auto rows = m_database->select(u"PRAGMA quick_check(5)"_s);
-    if (!rows)
-        return tl::unexpected(rows.error());
-    QStringList problems;
-    while (rows->next())
-        problems << rows->text(0);
-    if (problems != QStringList{u"ok"_s})
-        return failure(u"the library file is damaged: "_s + problems.join(u"; "_s), m_database->path(),
-                       u"It was left as it is. Put the newest file from its backups folder in its place."_s);
-    return {};
 }
 
 } // namespace mivanta

@@ -124,8 +124,6 @@ public:
     [[nodiscard]] std::vector<ImportEntry> bringIn(std::vector<ImportCandidate> candidates,
                                                    const Progress& progress = {});
 
-    /// Looks through the whole database; fails with what is wrong. Takes a while on a large library.
-    [[nodiscard]] Result<void> checkIntegrity();
     [[nodiscard]] Scripture& scripture() { return *m_scripture; }
     [[nodiscard]] Texts& texts() { return *m_texts; }
     [[nodiscard]] Themes& themes() { return *m_themes; }

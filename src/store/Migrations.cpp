@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/Migrations.h"
-#include <QDateTime>
-#include <QDir>
+#include "store/Backups.h"
 
 namespace mivanta {
 
@@ -210,16 +209,6 @@ Result<int> versionOf(Database& database) {
     return version;
 }
 
-Result<void> backUp(Database& database, int version, const QString& folder) {
-    if (!QDir().mkpath(folder))
-        return failure(u"the folder for backups could not be made"_s, folder,
-                       u"Check that you may write there."_s);
-    const QString name = u"%1/library-before-%2-%3.db"_s.arg(
-        folder, QString::number(version + 1),
-        QDateTime::currentDateTimeUtc().toString(u"yyyyMMdd-HHmmss-zzz"_s));
-    return database.change(u"VACUUM INTO ?"_s, {name});
-}
-
 } // namespace
 
 const std::vector<Migration>& libraryMigrations() {
@@ -229,7 +218,7 @@ const std::vector<Migration>& libraryMigrations() {
 }
 
 Result<void> migrate(Database& database, const std::vector<Migration>& migrations,
-                     const QString& backupFolder) {
+                     const QString& libraryFolder) {
     const auto version = versionOf(database);
     if (!version)
         return tl::unexpected(version.error());
@@ -240,8 +229,8 @@ Result<void> migrate(Database& database, const std::vector<Migration>& migration
                 QString::number(*version), QString::number(latest)),
             database.path(), u"Install the newer version on this computer. Nothing was changed."_s);
     if (*version > 0 && *version < latest)
-        if (auto done = backUp(database, *version, backupFolder); !done)
-            return done;
+        if (auto done = backUp(database, libraryFolder, Backup::Kind::BeforeMigration); !done)
+            return tl::unexpected(done.error());
     for (int next = *version + 1; next <= latest; ++next) {
         auto done = database.transaction([&]() -> Result<void> {
             for (const QString& sql : migrations[size_t(next - 1)])

@@ -13,9 +13,9 @@ using Migration = QStringList;
 [[nodiscard]] const std::vector<Migration>& libraryMigrations();
 
 /// Brings the database to the last version, each step in a transaction of its own. Before the first step on
-/// a library that holds something, a copy is put into `backupFolder`. Fails, changing nothing, when the
+/// a library that holds something, a copy is put beside its backups. Fails, changing nothing, when the
 /// database is newer than the list.
 [[nodiscard]] Result<void> migrate(Database& database, const std::vector<Migration>& migrations,
-                                   const QString& backupFolder);
+                                   const QString& libraryFolder);
 
 } // namespace mivanta

@@ -70,11 +70,11 @@ TEST_F(OrderChanges, APictureIsReplacedWhereverItIsInOneStep) {
     theme.look.backdrop.picture = u"a.png"_s;
     document.setTheme(theme);
     const int before = document.undoStack().count();
-    document.replacePicture(u"a.png"_s, u"new.png"_s);
+    document.replacePictures({{u"a.png"_s, u"new.png"_s}});
     EXPECT_EQ(std::get<PictureItem>(item(set).content).pictures[0].name, u"new.png"_s);
     EXPECT_EQ(document.service().theme.look.backdrop.picture, u"new.png"_s);
-    document.replacePicture(u"gone.png"_s, u"x.png"_s);
-    document.replacePicture(u"b.png"_s, u"b.png"_s);
+    document.replacePictures({{u"gone.png"_s, u"x.png"_s}});
+    document.replacePictures({{u"b.png"_s, u"b.png"_s}});
     EXPECT_EQ(document.undoStack().count(), before + 1);
     document.undoStack().undo();
     EXPECT_EQ(picturesOf(document.service()), (QStringList{u"a.png"_s, u"b.png"_s}));

@@ -54,6 +54,10 @@ public:
         ++asked;
         return quit;
     }
+    [[nodiscard]] bool agree(const QString& question, const QString&) override {
+        questions << question;
+        return quit;
+    }
     [[nodiscard]] bool removeForGood(const QString&) override {
         ++asked;
         return quit;
@@ -69,6 +73,7 @@ public:
     [[nodiscard]] QStringList themeFilesToImport() override { return files; }
     [[nodiscard]] QString pictureToChoose() override { return files.value(0); }
     [[nodiscard]] QStringList picturesToChoose() override { return files; }
+    [[nodiscard]] QString folderToLookIn() override { return folder; }
     [[nodiscard]] bool deleteTheme(const QString&, const QString& warning) override {
         ++asked;
         questions << warning;

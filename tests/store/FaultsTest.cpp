@@ -67,10 +67,12 @@ TEST_F(JournalFaults, AFolderThatIsGoneIsSaidAndItsReturnIsEnough) {
 }
 
 TEST_F(JournalFaults, SomethingElseInItsPlaceIsNotLost) {
-    ASSERT_TRUE(QDir(folder.path()).mkdir(u"unsaved-service.json"_s));
+    ASSERT_TRUE(QDir(folder.path()).mkpath(u"unsaved-service.json/inside"_s));
     EXPECT_FALSE(journal.write({serviceOf(u"Before"_s, 1), {}, {}, true}));
-    EXPECT_FALSE(journal.read());
-    EXPECT_TRUE(QFileInfo(folder.filePath(u"unsaved-service.json"_s)).isDir());
+    const auto read = journal.read();
+    ASSERT_FALSE(read);
+    EXPECT_TRUE(QDir(read.error().where + u"/inside"_s).exists()); // put aside
+    EXPECT_TRUE(journal.write({serviceOf(u"Before"_s, 1), {}, {}, true}));
 }
 
 TEST_F(JournalFaults, CutOffAtAnyTenthItIsReportedAndNothingIsMadeUp) {
@@ -85,7 +87,13 @@ TEST_F(JournalFaults, CutOffAtAnyTenthItIsReportedAndNothingIsMadeUp) {
         ASSERT_TRUE(out.open(QIODevice::WriteOnly));
         out.write(whole.left(whole.size() * tenth / 10));
         out.close();
-        EXPECT_FALSE(journal.read()) << tenth;
+        const auto read = journal.read();
+        ASSERT_FALSE(read) << tenth;
+        QFile aside(read.error().where); // kept as it is, and out of the way
+        ASSERT_TRUE(aside.open(QIODevice::ReadOnly));
+        EXPECT_EQ(aside.readAll(), whole.left(whole.size() * tenth / 10));
+        const auto next = journal.read();
+        EXPECT_TRUE(next && !*next);
     }
 }
 

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "OpenLibrary.h"
 #include "formats/SongJson.h"
+#include "store/Backups.h"
 #include "store/Database.h"
 #include "store/Migrations.h"
 #include "store/StoredSong.h"
@@ -187,7 +188,7 @@ TEST_F(LibraryTest, AFullDiskSaysSoAndChangesNothing) {
     EXPECT_EQ(found(u"before"_s), QStringList{u"Before"_s});
     ASSERT_TRUE(library->database().change(u"PRAGMA max_page_count=%1"_s.arg(count + 1000)));
     EXPECT_TRUE(library->save(samples::harbourSong(u"After"_s)));
-    EXPECT_TRUE(library->checkIntegrity());
+    EXPECT_TRUE(checkIntegrity(library->database()));
 }
 
 TEST_F(LibraryTest, AFullDiskDuringAnImportRefusesByNameWhatIsNotStored) {
@@ -252,7 +253,7 @@ TEST_F(LibraryTest, TheBinHidesSongsAndGivesThemBack) {
     EXPECT_EQ(found(u"again"_s), QStringList{u"Again"_s});
     EXPECT_EQ(*library->emptyBin(), 1);
     EXPECT_FALSE(library->song(song.id));
-    EXPECT_TRUE(library->checkIntegrity());
+    EXPECT_TRUE(checkIntegrity(library->database()));
 }
 
 TEST(LibraryOpening, AFolderThatCannotBeMadeSaysSo) {
@@ -283,7 +284,7 @@ TEST(LibraryOpening, DamageInsideIsFoundByTheCheck) {
         ASSERT_TRUE(library);
         for (int i = 0; i < 60; ++i)
             ASSERT_TRUE((*library)->save(samples::harbourSong(u"Song %1"_s.arg(i))));
-        ASSERT_TRUE((*library)->checkIntegrity());
+        ASSERT_TRUE(checkIntegrity((*library)->database()));
         ASSERT_TRUE((*library)->database().change(u"PRAGMA wal_checkpoint(TRUNCATE)"_s));
     }
     QFile file(folder.filePath(u"library.db"_s));
@@ -292,7 +293,8 @@ TEST(LibraryOpening, DamageInsideIsFoundByTheCheck) {
     file.write(QByteArray(4096 * 20, 'x'));
     file.close();
     auto library = Library::open(folder.path());
-    const auto error = library ? (*library)->checkIntegrity() : Result<void>(tl::unexpected(library.error()));
+    const auto error =
+        library ? checkIntegrity((*library)->database()) : Result<void>(tl::unexpected(library.error()));
     ASSERT_FALSE(error);
     EXPECT_TRUE(error.error().what.contains(u"damaged"_s));
     EXPECT_FALSE(error.error().remedy.isEmpty());
@@ -316,7 +318,7 @@ TEST(Migrations, ALibraryOfTheFirstVersionIsFoundAndSearchedAsBefore) {
     song.revision = 1;
     {
         auto database = Database::open(folder.filePath(u"library.db"_s));
-        ASSERT_TRUE(migrate(**database, {libraryMigrations().front()}, folder.filePath(u"backups"_s)));
+        ASSERT_TRUE(migrate(**database, {libraryMigrations().front()}, folder.path()));
         const StoredSong stored = storedForm(song);
         ASSERT_TRUE((*database)->change(
             u"INSERT INTO song(revision, changed_at, title, title_key, first_line, number, lines, content,"
@@ -340,17 +342,17 @@ TEST(Migrations, EachRunsOnceBehindABackupAndAFailingOneLeavesTheOldVersion) {
     ASSERT_TRUE(database);
     const QString backups = folder.filePath(u"backups"_s);
     const std::vector<Migration> first{{u"CREATE TABLE a (x INTEGER)"_s, u"INSERT INTO a VALUES (1)"_s}};
-    ASSERT_TRUE(migrate(**database, first, backups));
-    ASSERT_TRUE(migrate(**database, first, backups)); // a re-run does nothing
+    ASSERT_TRUE(migrate(**database, first, folder.path()));
+    ASSERT_TRUE(migrate(**database, first, folder.path())); // a re-run does nothing
     EXPECT_FALSE(QDir(backups).exists());
 
     std::vector<Migration> second = first;
     second.push_back({u"ALTER TABLE a ADD COLUMN y INTEGER"_s, u"INSERT INTO nowhere VALUES (1)"_s});
-    EXPECT_FALSE(migrate(**database, second, backups));
+    EXPECT_FALSE(migrate(**database, second, folder.path()));
     EXPECT_EQ(QDir(backups).entryList({u"*.db"_s}).size(), 1);
     EXPECT_FALSE((*database)->select(u"SELECT y FROM a"_s));
     second.back()[1] = u"UPDATE a SET y = 2"_s;
-    ASSERT_TRUE(migrate(**database, second, backups));
+    ASSERT_TRUE(migrate(**database, second, folder.path()));
     auto rows = (*database)->select(u"SELECT x, y FROM a"_s);
     ASSERT_TRUE(rows && rows->next());
     EXPECT_EQ(rows->number(0), 1);

@@ -4,6 +4,7 @@
 #include "core/text/TextMarks.h"
 #include "formats/ScriptureReader.h"
 #include "formats/TextFile.h"
+#include "store/Backups.h"
 #include <gmock/gmock.h>
 
 namespace mivanta {
@@ -86,7 +87,7 @@ TEST_F(ScriptureStore, TheSameTranslationIsReplacedWholeOrStays) {
     EXPECT_EQ(found(u"anew"_s).size(), 1);
     EXPECT_EQ(library->scripture().outline(t.id)->books.size(), 1u);
     EXPECT_EQ(library->scripture().translations()->size(), 1u);
-    EXPECT_TRUE(library->checkIntegrity());
+    EXPECT_TRUE(checkIntegrity(library->database()));
 }
 
 TEST_F(ScriptureStore, TheFirstIsUsualUntilAnotherIs) {
@@ -130,7 +131,7 @@ TEST_F(ScriptureStore, TheBinIsEmptiedForGood) {
     EXPECT_EQ(*library->scripture().emptyBin(), 1);
     EXPECT_FALSE(library->scripture().outline(t.id));
     EXPECT_TRUE(found(u"crowd"_s).isEmpty());
-    EXPECT_TRUE(library->checkIntegrity());
+    EXPECT_TRUE(checkIntegrity(library->database()));
 }
 
 class TextStore : public LibraryTest {

@@ -115,20 +115,6 @@ TEST(UnsavedFile, HoldsWorkUntilItIsForgottenAndADamagedOneStays) {
     EXPECT_FALSE(UnsavedFile(folder.path() + u"/gone"_s, u"song"_s).write({}));
 }
 
-TEST(Journal, ADamagedOneIsReportedAndLeftAsItIs) {
-    const QTemporaryDir folder;
-    const Journal journal(folder.path());
-    ASSERT_TRUE(journal.write({sunday(), {}, {}, true}));
-    const QString path = QDir(folder.path()).filePath(QDir(folder.path()).entryList(QDir::Files).value(0));
-    const QByteArray half = bytesOf(path).left(100);
-    QFile file(path);
-    ASSERT_TRUE(file.open(QIODevice::WriteOnly));
-    file.write(half);
-    file.close();
-    EXPECT_FALSE(journal.read());
-    EXPECT_EQ(bytesOf(path), half);
-}
-
 TEST(Settings, OutputsAreTheUsualOnesUntilSaved) {
     const QTemporaryDir folder;
     EXPECT_EQ(*loadOutputs(folder.path()), usualOutputs());

@@ -1,15 +1,18 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/LibraryClient.h"
 #include "formats/ScriptureReader.h"
-#include <QTimer>
 
 namespace mivanta {
 
 namespace {
 constexpr int kCheckAfterMs = 4000;
-}
+constexpr int kNewDayMs = 3600 * 1000;
+} // namespace
 
-LibraryClient::LibraryClient(const QString& folder, QObject* parent) : QObject(parent), m_folder(folder) {}
+LibraryClient::LibraryClient(const QString& folder, QObject* parent) : QObject(parent), m_folder(folder) {
+    m_daily.setInterval(kNewDayMs);
+    connect(&m_daily, &QTimer::timeout, this, [this] { checkInBackground(false); });
+}
 
 LibraryClient::~LibraryClient() {
     *m_cancel = true;
@@ -37,22 +40,80 @@ void LibraryClient::open() {
             m_error.reset();
             m_isOpen = true;
             Q_EMIT opened();
-            QTimer::singleShot(kCheckAfterMs, this, &LibraryClient::checkInBackground);
+            QTimer::singleShot(kCheckAfterMs, this, [this] { checkInBackground(true); });
+            m_daily.start();
         });
 }
 
-/// A damaged library is better known on a week-night; the check must delay neither the start nor a search.
-void LibraryClient::checkInBackground() {
+/// A damaged library is better known on a week-night, and each day has its backup; neither must delay the
+/// start or a search.
+void LibraryClient::checkInBackground(bool isFirst) {
+    using Made = std::optional<Backup>;
     m_importer.run(
         this,
-        [folder = m_folder]() -> Result<void> {
-            auto library = Library::open(folder);
-            return library ? (*library)->checkIntegrity() : Result<void>(tl::unexpected(library.error()));
+        [folder = m_folder, isFirst]() -> Result<Made> {
+            const auto library = Library::open(folder);
+            if (!library)
+                return tl::unexpected(library.error());
+            auto made = backUpToday((*library)->database(), folder);
+            if (made && !*made && isFirst)
+                if (auto whole = checkIntegrity((*library)->database()); !whole)
+                    return tl::unexpected(whole.error());
+            return made;
         },
-        [this](const Result<void>& done) {
-            if (!done)
-                Q_EMIT failed(done.error());
+        [this](const Result<Made>& made) {
+            if (!made)
+                Q_EMIT failed(made.error());
+            else if (*made)
+                Q_EMIT backedUp();
         });
+}
+
+void LibraryClient::backups(QObject* asker, const std::function<void(std::vector<Backup>)>& found) {
+    m_reader.run(
+        asker, [folder = m_folder] { return backupsOf(folder); }, found);
+}
+
+void LibraryClient::backUpNow(QObject* asker, const std::function<void(Result<Backup>)>& done) {
+    m_importer.run(
+        asker,
+        [folder = m_folder]() -> Result<Backup> {
+            const auto library = Library::open(folder);
+            if (!library)
+                return tl::unexpected(library.error());
+            if (auto whole = checkIntegrity((*library)->database()); !whole)
+                return tl::unexpected(whole.error());
+            return backUp((*library)->database(), folder, Backup::Kind::Daily);
+        },
+        [this, done](const Result<Backup>& made) {
+            done(made);
+            if (made)
+                Q_EMIT backedUp();
+        });
+}
+
+void LibraryClient::bringBack(QObject* asker, const Backup& backup, const Done& done) {
+    if (m_importing) {
+        done(failure(tr("something is still being brought into the library"), {},
+                     tr("Wait until it is done, or stop it.")));
+        return;
+    }
+    const auto brought = [this, done](const Result<void>& result) {
+        done(result);
+        open();
+    };
+    const auto exchange = [this, asker, backup, brought] {
+        m_reader.run(
+            asker,
+            [this, backup] {
+                m_library.reset(); // nobody may have it open
+                return mivanta::bringBack(backup, m_folder);
+            },
+            brought);
+    };
+    // behind a check or a backup that is at work there
+    m_importer.run(
+        asker, [] { return true; }, [exchange](bool) { exchange(); });
 }
 
 void LibraryClient::find(QObject* asker, const FindQuery& query, const Found& found) {

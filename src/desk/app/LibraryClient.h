@@ -2,7 +2,9 @@
 #pragma once
 #include "desk/app/Finding.h"
 #include "desk/app/Worker.h"
+#include "store/Backups.h"
 #include "store/Library.h"
+#include <QTimer>
 #include <atomic>
 #include <functional>
 #include <optional>
@@ -79,8 +81,17 @@ public:
     /// scriptureBroughtIn() or scriptureRefused() follows. cancelImport() stops it.
     void bringInScripture(const QString& path);
 
+    /// Those of this library, the newest first.
+    void backups(QObject* asker, const std::function<void(std::vector<Backup>)>& found);
+    /// One more backup, now.
+    void backUpNow(QObject* asker, const std::function<void(Result<Backup>)>& done);
+    /// Puts a backup in the library's place; what is there now becomes one that can be brought back. opened()
+    /// follows. Refused while anything is being brought in.
+    void bringBack(QObject* asker, const Backup& backup, const Done& done);
+
 Q_SIGNALS:
     void opened();
+    void backedUp(); ///< there is a new backup
     void failed(const mivanta::Error& error);
     void changed(); ///< something was added or changed
     void scriptureProgress(int done, int total);
@@ -91,7 +102,7 @@ Q_SIGNALS:
     void importFinished(const std::vector<mivanta::ImportEntry>& entries, bool cancelled);
 
 private:
-    void checkInBackground();
+    void checkInBackground(bool isFirst);
     /// Runs one step of an import on a library of its own; `done` says whether it was cancelled.
     template <typename T>
     void importStep(std::function<T(Library&, const Library::Progress&)> work,
@@ -103,6 +114,7 @@ private:
     QHash<QObject*, std::shared_ptr<std::atomic<quint64>>> m_lastOf;
     std::shared_ptr<std::atomic<bool>> m_cancel = std::make_shared<std::atomic<bool>>(false);
     std::optional<Error> m_error;
+    QTimer m_daily; ///< looks for a new day
     bool m_isOpen = false;
     bool m_importing = false;
 };

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/MainWindow.h"
+#include "desk/app/OpeningBar.h"
 #include "desk/app/PackingBar.h"
 #include "desk/app/RecentServices.h"
 #include "desk/check/CheckDesk.h"
@@ -49,10 +50,13 @@ MainWindow::MainWindow(Session& session, std::unique_ptr<Prompts> prompts)
     column->setSpacing(0);
     m_header = new Header(content);
     m_notices = new NoticeBar(content);
+    m_opening = new OpeningBar(m_session, content);
+    connect(m_opening, &OpeningBar::lookWanted, this, [this] { goTo(CheckAt); });
     m_packing = new PackingBar(m_session, *m_prompts, content);
     m_stack = new QStackedWidget(content);
     column->addWidget(m_header);
     column->addWidget(m_notices);
+    column->addWidget(m_opening);
     column->addWidget(m_packing);
     column->addWidget(m_stack, 1);
     setCentralWidget(content);
@@ -150,9 +154,9 @@ void MainWindow::makeDesks() {
     const Tools tools{m_session, *m_prompts, m_sender, m_speller, m_thumbnails};
     m_libraryDesk = new LibraryDesk(tools, m_stack);
     m_prepareDesk = new PrepareDesk(tools, m_fileActions, m_stack);
-    m_checkDesk = new CheckDesk(m_session, m_stack);
+    m_checkDesk = new CheckDesk(m_session, *m_prompts, m_stack);
     m_runDesk = new RunDesk(tools, m_stack);
-    m_setupDesk = new SetupDesk(m_session, m_thumbnails, m_stack);
+    m_setupDesk = new SetupDesk(m_session, m_thumbnails, *m_prompts, m_stack);
     const std::pair<QWidget*, std::pair<QString, QString>> desks[]{
         {m_libraryDesk, {tr("Library"), tr("All your songs, scripture and texts")}},
         {m_prepareDesk, {tr("Prepare"), tr("Put the service together")}},
@@ -204,6 +208,9 @@ void MainWindow::connectSession() {
         m_notices->tell(
             tr("Mivanta is already running with this library. Close this window and use the other one."),
             true);
+        m_stack->setEnabled(false); // two would write over each other's unsaved work
+        for (QAction* action : m_fileActions)
+            action->setEnabled(false);
     });
     connect(&m_session, &Session::ready, this, [this](const QString& desk) {
         for (int i = 0; i < int(std::size(kDeskNames)); ++i)
@@ -239,6 +246,8 @@ void MainWindow::goTo(Desk desk) {
         m_libraryDesk->focusFind();
     else if (desk == PrepareAt)
         m_prepareDesk->focusFind();
+    else if (desk == CheckAt)
+        m_opening->putAway();
     else if (desk == RunAt)
         m_runDesk->setFocus();
     showHeader();

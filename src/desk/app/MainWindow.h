@@ -16,6 +16,7 @@ class CheckDesk;
 class Header;
 class LibraryDesk;
 class NoticeBar;
+class OpeningBar;
 class PrepareDesk;
 class PackingBar;
 class RecentServices;
@@ -64,6 +65,7 @@ private:
     ThumbnailStore m_thumbnails;
     Header* m_header;
     NoticeBar* m_notices;
+    OpeningBar* m_opening;
     PackingBar* m_packing;
     RecentServices* m_recent;
     QStackedWidget* m_stack;

@@ -87,6 +87,10 @@ QStringList DialogPrompts::picturesToChoose() {
         tr("Pictures (*.%1);;All files (*)").arg(pictureSuffixes().join(QStringLiteral(" *."))));
 }
 
+QString DialogPrompts::folderToLookIn() {
+    return QFileDialog::getExistingDirectory(m_window, tr("Where to look for the missing files"));
+}
+
 bool DialogPrompts::deleteTheme(const QString& name, const QString& warning) {
     return QMessageBox::question(m_window, QStringLiteral("Mivanta"),
                                  tr("Put the theme \u201c%1\u201d into the bin?\n\n%2").arg(name, warning)) ==
@@ -141,6 +145,15 @@ bool DialogPrompts::removeForGood(const QString& what) {
                     QMessageBox::NoButton, m_window);
     const auto* go = box.addButton(tr("Empty the bin"), QMessageBox::DestructiveRole);
     box.setDefaultButton(box.addButton(tr("Keep them"), QMessageBox::RejectRole));
+    box.exec();
+    return box.clickedButton() == go;
+}
+
+bool DialogPrompts::agree(const QString& question, const QString& yes) {
+    QMessageBox box(QMessageBox::Question, QStringLiteral("Mivanta"), question, QMessageBox::NoButton,
+                    m_window);
+    const auto* go = box.addButton(yes, QMessageBox::AcceptRole);
+    box.setDefaultButton(box.addButton(QMessageBox::Cancel));
     box.exec();
     return box.clickedButton() == go;
 }

@@ -32,6 +32,8 @@ public:
     [[nodiscard]] virtual QStringList themeFilesToImport() = 0;
     [[nodiscard]] virtual QString pictureToChoose() = 0;
     [[nodiscard]] virtual QStringList picturesToChoose() = 0;
+    /// For files that are missing.
+    [[nodiscard]] virtual QString folderToLookIn() = 0;
     /// `warning`: who uses it.
     [[nodiscard]] virtual bool deleteTheme(const QString& name, const QString& warning) = 0;
 
@@ -45,6 +47,8 @@ public:
     [[nodiscard]] virtual bool removeForGood(const QString& what) = 0;
     /// `what`: what packing takes along, and how large that is.
     [[nodiscard]] virtual bool packNow(const QString& what) = 0;
+    /// A question whose usual answer is no; `yes`: what the other button says.
+    [[nodiscard]] virtual bool agree(const QString& question, const QString& yes) = 0;
     /// While something is on screen: really end?
     [[nodiscard]] virtual bool quitWhileOnScreen() = 0;
 };
@@ -68,12 +72,14 @@ public:
     [[nodiscard]] QStringList themeFilesToImport() override;
     [[nodiscard]] QString pictureToChoose() override;
     [[nodiscard]] QStringList picturesToChoose() override;
+    [[nodiscard]] QString folderToLookIn() override;
     [[nodiscard]] bool deleteTheme(const QString& name, const QString& warning) override;
     [[nodiscard]] Unsaved unsavedWork(const QString& service) override;
     [[nodiscard]] Unsaved unsavedSong(const QString& title) override;
     [[nodiscard]] bool emptyBin(int songs) override;
     [[nodiscard]] bool removeForGood(const QString& what) override;
     [[nodiscard]] bool packNow(const QString& what) override;
+    [[nodiscard]] bool agree(const QString& question, const QString& yes) override;
     [[nodiscard]] bool quitWhileOnScreen() override;
 
 private:

@@ -196,12 +196,18 @@ void ServiceDocument::setTitle(const QString& title) {
     apply(std::move(next), tr("renaming the service"));
 }
 
-void ServiceDocument::replacePicture(const QString& from, const QString& to) {
-    if (from == to || !picturesOf(m_service).contains(from))
-        return;
+void ServiceDocument::replacePictures(const QMap<QString, QString>& instead) {
+    const QStringList shown = picturesOf(m_service);
     Service next = m_service;
-    renamePicture(next, from, to);
-    apply(std::move(next), tr("another picture in its place"));
+    int replaced = 0;
+    for (auto it = instead.begin(); it != instead.end(); ++it)
+        if (it.key() != it.value() && shown.contains(it.key())) {
+            renamePicture(next, it.key(), it.value());
+            ++replaced;
+        }
+    if (replaced > 0)
+        apply(std::move(next), replaced == 1 ? tr("another picture in its place")
+                                             : tr("other pictures in place of %1").arg(replaced));
 }
 
 void ServiceDocument::setTheme(const Theme& theme) {
@@ -210,6 +216,17 @@ void ServiceDocument::setTheme(const Theme& theme) {
     Service next = m_service;
     next.theme = theme;
     apply(std::move(next), tr("the theme %1").arg(theme.name));
+}
+
+void ServiceDocument::updateTheme(const Theme& theme) {
+    Service next = m_service;
+    if (next.theme.id == theme.id)
+        next.theme = theme;
+    for (Theme& copy : next.themes)
+        if (copy.id == theme.id)
+            copy = theme;
+    if (!(next.theme == m_service.theme) || next.themes != m_service.themes)
+        apply(std::move(next), tr("taking the library's theme %1").arg(theme.name));
 }
 
 void ServiceDocument::changeLook(const LookTarget& target, const std::vector<Theme>& library,

@@ -48,6 +48,8 @@ public:
     void rename(const ItemId& id, const QString& title);
     void setTitle(const QString& title);
     void setTheme(const Theme& theme);
+    /// The service's copies of this theme become as it is.
+    void updateTheme(const Theme& theme);
     /// That new services begin with.
     void setUsualTheme(const Theme& theme) { m_usualTheme = theme; }
     /// What is chosen for the target; `library`: where themes are copied from.
@@ -61,8 +63,8 @@ public:
     [[nodiscard]] const QMap<QString, QString>& mediaTitles() const { return m_mediaTitles; }
     /// The file holds media, too; it keeps doing so when it is saved.
     [[nodiscard]] bool isPacked() const { return m_isPacked; }
-    /// Has another file of the media shown wherever that one is, as one step.
-    void replacePicture(const QString& from, const QString& to);
+    /// Has other files of the media shown wherever these are, as one step.
+    void replacePictures(const QMap<QString, QString>& instead);
     void save(const QString& path);
     /// Takes up what the journal holds: the last service, with the work that was not saved. Then recovered()
     /// follows; without a journal, nothingToRecover().

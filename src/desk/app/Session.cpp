@@ -12,6 +12,7 @@ Session::Session(Options options, QObject* parent)
       m_options(std::move(options)),
       m_library(m_options.libraryFolder),
       m_document(m_options.libraryFolder, shippedThemes().front()),
+      m_missing(m_document, m_options.libraryFolder),
       m_book(m_document, shippedThemes()),
       m_player({sessionFolder(m_options.libraryFolder),
                 m_options.playerProgram,
@@ -27,6 +28,14 @@ Session::Session(Options options, QObject* parent)
     connect(&m_library, &LibraryClient::opened, this, &Session::loadMediaTitles);
     connect(&m_library, &LibraryClient::changed, this, &Session::loadMediaTitles);
     connect(&m_document, &ServiceDocument::packedOpened, this, &Session::bringInPacked);
+    connect(&m_differences, &Differences::failed, this, &Session::problem);
+    connect(&m_missing, &MissingFiles::failed, this, &Session::problem);
+    connect(&m_missing, &MissingFiles::found, this, [this](int files) {
+        Q_EMIT notice(files == 1 ? tr("A missing file was found and is in the library now.")
+                                 : tr("%1 missing files were found and are in the library now.").arg(files));
+        loadMediaTitles();
+        tellMediaArrived();
+    });
     connect(&m_document, &ServiceDocument::failed, this, &Session::problem);
     connect(&m_document, &ServiceDocument::recovered, this, &Session::serviceIsThere);
     connect(&m_document, &ServiceDocument::nothingToRecover, this, [this] { serviceIsThere(false); });
@@ -114,6 +123,7 @@ void Session::tellMediaArrived() {
     loadFontsIn(fontsFolder(m_options.libraryFolder));
     m_player.mediaArrived();
     m_book.remeasure();
+    m_missing.look();
     Q_EMIT mediaArrived();
 }
 

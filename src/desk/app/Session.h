@@ -2,7 +2,9 @@
 #pragma once
 #include "desk/app/AutoAdvance.h"
 #include "desk/app/Contrasts.h"
+#include "desk/app/Differences.h"
 #include "desk/app/LibraryClient.h"
+#include "desk/app/MissingFiles.h"
 #include "desk/app/ServiceDocument.h"
 #include "desk/app/ServiceReadings.h"
 #include "desk/app/SlideBook.h"
@@ -32,6 +34,8 @@ public:
 
     [[nodiscard]] LibraryClient& library() { return m_library; }
     [[nodiscard]] ServiceDocument& document() { return m_document; }
+    [[nodiscard]] MissingFiles& missing() { return m_missing; }
+    [[nodiscard]] Differences& differences() { return m_differences; }
     [[nodiscard]] SlideBook& book() { return m_book; }
     [[nodiscard]] RunController& run() { return m_run; }
     [[nodiscard]] AutoAdvance& advance() { return m_advance; }
@@ -66,6 +70,8 @@ private:
     Options m_options;
     LibraryClient m_library;
     ServiceDocument m_document;
+    MissingFiles m_missing;
+    Differences m_differences{m_document, m_library};
     SlideBook m_book;
     Contrasts m_contrasts;
     ServiceReadings m_readings{m_book, m_contrasts};

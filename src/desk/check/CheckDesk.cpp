@@ -1,5 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/check/CheckDesk.h"
+#include "desk/check/DifferencesPanel.h"
+#include "desk/check/MissingPanel.h"
 #include "desk/parts/Columns.h"
 #include "desk/parts/Style.h"
 #include <QHBoxLayout>
@@ -38,7 +40,9 @@ QString wordOf(Severity severity) {
 
 } // namespace
 
-CheckDesk::CheckDesk(Session& session, QWidget* parent) : QScrollArea(parent), m_session(session) {
+CheckDesk::CheckDesk(Session& session, Prompts& prompts, QWidget* parent)
+    : QScrollArea(parent),
+      m_session(session) {
     setObjectName(QStringLiteral("check-desk"));
     setWidgetResizable(true);
     auto* content = new QWidget(this);
@@ -46,12 +50,16 @@ CheckDesk::CheckDesk(Session& session, QWidget* parent) : QScrollArea(parent), m
     m_summary->setObjectName(QStringLiteral("check-summary"));
     m_summary->setFont(textFont(1.5, true));
     m_summary->setWordWrap(true);
+    m_missing = new MissingPanel(m_session, prompts, content);
+    m_differences = new DifferencesPanel(m_session, content);
     m_rows = new QVBoxLayout;
     m_rows->setSpacing(spaced(2));
     auto* column = new QVBoxLayout(content);
     column->setContentsMargins(spaced(6), spaced(6), spaced(6), spaced(6));
     column->setSpacing(spaced(3));
     column->addWidget(m_summary);
+    column->addWidget(m_missing);
+    column->addWidget(m_differences);
     column->addLayout(m_rows);
     column->addStretch(1);
     setWidget(content);
@@ -61,6 +69,8 @@ CheckDesk::CheckDesk(Session& session, QWidget* parent) : QScrollArea(parent), m
     });
     connect(&m_session, &Session::placesChanged, this, &CheckDesk::look);
     connect(&m_session.readings(), &ServiceReadings::changed, this, &CheckDesk::look);
+    connect(&m_session.missing(), &MissingFiles::changed, this, &CheckDesk::look);
+    connect(&m_session.differences(), &Differences::changed, this, &CheckDesk::look);
     look();
 }
 
@@ -92,10 +102,24 @@ void CheckDesk::look() {
     std::stable_sort(findings.begin(), findings.end(),
                      [](const Finding& a, const Finding& b) { return a.severity < b.severity; });
     m_worrying = int(std::count_if(findings.begin(), findings.end(),
-                                   [](const Finding& f) { return f.severity != Severity::Note; }));
+                                   [](const Finding& f) { return f.severity != Severity::Note; })) +
+                 int(m_session.missing().all().size() + m_session.differences().all().size());
     Q_EMIT counted(m_worrying);
-    if (isVisible() && !(m_shown && *m_shown == findings)) // rows keep the focus while contrasts come in
+    if (!isVisible())
+        return;
+    showSummary();
+    if (!(m_shown && *m_shown == findings)) // rows keep the focus while contrasts come in
         show(findings);
+}
+
+void CheckDesk::showSummary() {
+    if (m_session.book().itemCount() == 0)
+        m_summary->setText(tr("Nothing to check yet: the service is empty."));
+    else if (m_worrying > 0)
+        m_summary->setText(m_worrying == 1 ? tr("One thing to look at")
+                                           : tr("%1 things to look at").arg(m_worrying));
+    else
+        m_summary->setText(tr("All is well with the words and the screens"));
 }
 
 void CheckDesk::show(const std::vector<Finding>& findings) {
@@ -104,13 +128,6 @@ void CheckDesk::show(const std::vector<Finding>& findings) {
         item->widget()->deleteLater();
         delete item;
     }
-    if (m_session.book().itemCount() == 0)
-        m_summary->setText(tr("Nothing to check yet: the service is empty."));
-    else if (m_worrying > 0)
-        m_summary->setText(m_worrying == 1 ? tr("One thing to look at")
-                                           : tr("%1 things to look at").arg(m_worrying));
-    else
-        m_summary->setText(tr("All is well with the words and the screens"));
     for (const Finding& finding : findings)
         m_rows->addWidget(row(finding));
 }

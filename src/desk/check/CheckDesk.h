@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/run/Findings.h"
+#include "desk/app/Prompts.h"
 #include "desk/app/Session.h"
 #include "desk/check/LookFindings.h"
 #include <QScrollArea>
@@ -10,11 +11,14 @@ class QVBoxLayout;
 
 namespace mivanta {
 
+class DifferencesPanel;
+class MissingPanel;
+
 /// What is better known before Sunday: findings about the service and its screens, worst first.
 class CheckDesk : public QScrollArea {
     Q_OBJECT
 public:
-    explicit CheckDesk(Session& session, QWidget* parent = nullptr);
+    CheckDesk(Session& session, Prompts& prompts, QWidget* parent = nullptr);
     /// Findings that are more than a note.
     [[nodiscard]] int worrying() const { return m_worrying; }
 
@@ -28,11 +32,14 @@ protected:
 private:
     void look();
     [[nodiscard]] std::vector<Finding> screenFindings() const;
+    void showSummary();
     void show(const std::vector<Finding>& findings);
     QWidget* row(const Finding& finding);
 
     Session& m_session;
     QLabel* m_summary;
+    MissingPanel* m_missing;
+    DifferencesPanel* m_differences;
     QVBoxLayout* m_rows;
     FontFindings m_fontFindings;
     std::optional<std::vector<Finding>> m_shown;

@@ -2,6 +2,7 @@
 #include "desk/setup/SetupDesk.h"
 #include "desk/parts/Columns.h"
 #include "desk/parts/Style.h"
+#include "desk/setup/BackupsPanel.h"
 #include "desk/setup/HallView.h"
 #include "desk/setup/OutputForm.h"
 #include "render/LegibilityMeasure.h"
@@ -48,7 +49,7 @@ QString factsText(const Output& output, const std::vector<Theme>& themes) {
 
 } // namespace
 
-SetupDesk::SetupDesk(Session& session, ThumbnailStore& thumbnails, QWidget* parent)
+SetupDesk::SetupDesk(Session& session, ThumbnailStore& thumbnails, Prompts& prompts, QWidget* parent)
     : QScrollArea(parent),
       m_session(session),
       m_thumbnails(thumbnails) {
@@ -78,6 +79,7 @@ SetupDesk::SetupDesk(Session& session, ThumbnailStore& thumbnails, QWidget* pare
     column->addWidget(title);
     column->addWidget(m_monitors);
     column->addLayout(m_grid);
+    column->addWidget(new BackupsPanel(m_session, prompts, content));
     column->addStretch(1);
     auto* side = new QVBoxLayout;
     side->addWidget(m_form);

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "desk/app/Prompts.h"
 #include "desk/app/Session.h"
 #include "desk/parts/PictureView.h"
 #include <QScrollArea>
@@ -17,7 +18,7 @@ class OutputForm;
 class SetupDesk : public QScrollArea {
     Q_OBJECT
 public:
-    SetupDesk(Session& session, ThumbnailStore& thumbnails, QWidget* parent = nullptr);
+    SetupDesk(Session& session, ThumbnailStore& thumbnails, Prompts& prompts, QWidget* parent = nullptr);
 
 protected:
     void showEvent(QShowEvent* event) override;

@@ -1,0 +1,32 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "desk/app/Session.h"
+#include <QWidget>
+
+class QLabel;
+class QPushButton;
+class QVBoxLayout;
+
+namespace mivanta {
+
+/// What the service has otherwise than the library, one row each with the ways to settle it, and for all at
+/// once; hidden when there is nothing.
+class DifferencesPanel : public QWidget {
+    Q_OBJECT
+public:
+    explicit DifferencesPanel(Session& session, QWidget* parent = nullptr);
+
+private:
+    void refresh();
+    QWidget* row(const LibraryDifference& difference);
+
+    Session& m_session;
+    QLabel* m_title;
+    QVBoxLayout* m_rows;
+    QPushButton* m_takeAll;
+};
+
+/// "3 songs and a theme are not as in the library."
+[[nodiscard]] QString differencesText(const std::vector<LibraryDifference>& all);
+
+} // namespace mivanta

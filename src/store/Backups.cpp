@@ -1,0 +1,240 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "store/Backups.h"
+#include "store/Database.h"
+#include <QDir>
+#include <QSet>
+#include <algorithm>
+#include <fcntl.h>
+#include <unistd.h>
+
+namespace mivanta {
+
+using namespace Qt::StringLiterals;
+
+namespace {
+
+constexpr auto kStampFormat = "yyyyMMdd-HHmmss-zzz";
+constexpr int kDays = 7;
+constexpr int kWeeks = 5;
+constexpr int kMonths = 12;
+constexpr int kFewest = 3;
+constexpr int kSetAsideDays = 30;
+
+QString backupFolder(const QString& libraryFolder) {
+    return libraryFolder + u"/backups"_s;
+}
+
+QString libraryFile(const QString& libraryFolder) {
+    return libraryFolder + u"/library.db"_s;
+}
+
+QString beginningOf(Backup::Kind kind) {
+    switch (kind) {
+    case Backup::Kind::BeforeMigration:
+        return u"library-before-"_s;
+    case Backup::Kind::SetAside:
+        return u"library-set-aside-"_s;
+    case Backup::Kind::Daily:
+        break;
+    }
+    return u"library-daily-"_s;
+}
+
+QString newPath(const QString& libraryFolder, Backup::Kind kind) {
+    return u"%1/%2%3.db"_s.arg(backupFolder(libraryFolder), beginningOf(kind),
+                               QDateTime::currentDateTimeUtc().toString(QLatin1String(kStampFormat)));
+}
+
+std::optional<Backup> backupOf(const QFileInfo& file) {
+    const QString name = file.completeBaseName();
+    for (const auto kind : {Backup::Kind::Daily, Backup::Kind::BeforeMigration, Backup::Kind::SetAside}) {
+        if (!name.startsWith(beginningOf(kind)))
+            continue;
+        QDateTime at =
+            QDateTime::fromString(name.right(int(qstrlen(kStampFormat))), QLatin1String(kStampFormat));
+        if (!at.isValid())
+            return std::nullopt; // not one of ours
+        at.setTimeSpec(Qt::UTC);
+        return Backup{file.filePath(), at, kind, file.size()};
+    }
+    return std::nullopt;
+}
+
+Result<void> makeFolder(const QString& folder) {
+    if (QDir().mkpath(folder))
+        return {};
+    return failure(u"the folder for backups could not be made"_s, folder,
+                   u"Check that you may write there."_s);
+}
+
+/// Renaming is on the disk once the folder is.
+void syncFolder(const QString& folder) {
+    const int handle = ::open(QFile::encodeName(folder).constData(), O_RDONLY | O_DIRECTORY);
+    if (handle < 0)
+        return;
+    ::fsync(handle);
+    ::close(handle);
+}
+
+/// Puts all that is written into the one file and makes sure that nobody else has it open. What is damaged
+/// stays as it is, in its parts.
+Result<void> closeForAll(const QString& path) {
+    auto database = Database::open(path);
+    if (!database)
+        return {}; // damaged
+    // Leaving the write-ahead log asks for the file alone (https://www.sqlite.org/wal.html).
+    if (auto done = (*database)->change(u"PRAGMA journal_mode=DELETE"_s); !done && (*database)->lastWasBusy())
+        return done;
+    return {};
+}
+
+Result<void> renameFile(const QString& from, const QString& to) {
+    QFile file(from);
+    if (!file.exists() || file.rename(to))
+        return {};
+    return failure(u"the library could not be set aside: "_s + file.errorString(), from,
+                   u"Check that you may write in its folder."_s);
+}
+
+/// A whole copy beside the library, on the disk.
+Result<void> copyWhole(const QString& from, const QString& to) {
+    QFile::remove(to);
+    QFile source(from);
+    if (source.copy(to)) {
+        QFile copy(to);
+        if (copy.open(QIODevice::ReadWrite) && ::fsync(copy.handle()) == 0)
+            return {};
+    }
+    const QString why = source.errorString();
+    QFile::remove(to);
+    return failure(u"the backup could not be copied: "_s + why, from,
+                   u"Check the free space; nothing was changed."_s);
+}
+
+} // namespace
+
+std::vector<Backup> backupsOf(const QString& libraryFolder) {
+    std::vector<Backup> backups;
+    const auto files = QDir(backupFolder(libraryFolder)).entryInfoList({u"*.db"_s}, QDir::Files);
+    for (const QFileInfo& file : files)
+        if (const auto backup = backupOf(file))
+            backups.push_back(*backup);
+    std::stable_sort(backups.begin(), backups.end(),
+                     [](const Backup& a, const Backup& b) { return a.at > b.at; });
+    return backups;
+}
+
+std::vector<Backup> outOfDate(const std::vector<Backup>& backups, const QDate& today) {
+    std::vector<Backup> gone;
+    QSet<QString> have; // of each day, week and month the newest
+    QHash<Backup::Kind, int> seen;
+    std::vector<Backup> newestFirst = backups;
+    std::stable_sort(newestFirst.begin(), newestFirst.end(),
+                     [](const Backup& a, const Backup& b) { return a.at > b.at; });
+    for (const Backup& backup : newestFirst) {
+        const QDate day = backup.at.date();
+        const auto age = day.daysTo(today);
+        const int before = seen[backup.kind]++;
+        bool stays = before == 0;
+        if (backup.kind == Backup::Kind::Daily) {
+            const auto keep = [&](bool isRecent, const QString& key) {
+                if (!isRecent || have.contains(key))
+                    return;
+                have.insert(key);
+                stays = true;
+            };
+            int year = 0;
+            const int week = day.weekNumber(&year);
+            keep(age < kDays, u"d"_s + day.toString(Qt::ISODate));
+            keep(age < kWeeks * 7, u"w%1-%2"_s.arg(year).arg(week));
+            keep(day.addMonths(kMonths) > today, u"m"_s + day.toString(u"yyyy-MM"_s));
+        } else {
+            stays = before < kFewest || (backup.kind == Backup::Kind::SetAside && age < kSetAsideDays);
+        }
+        if (!stays)
+            gone.push_back(backup);
+    }
+    return gone;
+}
+
+Result<void> checkIntegrity(Database& database) {
+    auto rows = database.select(u"PRAGMA quick_check(5)"_s);
+    if (!rows)
+        return tl::unexpected(rows.error());
+    QStringList problems;
+    while (rows->next())
+        problems << rows->text(0);
+    if (problems != QStringList{u"ok"_s})
+        return failure(u"the library file is damaged: "_s + problems.join(u"; "_s), database.path(),
+                       u"It was left as it is. Bring a backup back on the Setup desk."_s);
+    return {};
+}
+
+Result<Backup> backUp(Database& database, const QString& libraryFolder, Backup::Kind kind) {
+    if (auto made = makeFolder(backupFolder(libraryFolder)); !made)
+        return tl::unexpected(made.error());
+    const QString path = newPath(libraryFolder, kind);
+    const QString unfinished = path + u".part"_s;
+    QFile::remove(unfinished);
+    if (auto done = database.change(u"VACUUM INTO ?"_s, {unfinished}); !done) {
+        QFile::remove(unfinished);
+        return tl::unexpected(done.error());
+    }
+    if (!QFile::rename(unfinished, path)) {
+        QFile::remove(unfinished);
+        return failure(u"the backup could not be written"_s, path, u"Check the free space."_s);
+    }
+    syncFolder(backupFolder(libraryFolder));
+    return *backupOf(QFileInfo(path));
+}
+
+Result<std::optional<Backup>> backUpToday(Database& database, const QString& libraryFolder) {
+    const QDate today = QDateTime::currentDateTimeUtc().date();
+    for (const Backup& backup : backupsOf(libraryFolder))
+        if (backup.kind == Backup::Kind::Daily && backup.at.date() == today)
+            return std::optional<Backup>();
+    if (auto whole = checkIntegrity(database); !whole)
+        return tl::unexpected(whole.error()); // no good one is ever replaced by a damaged one
+    auto made = backUp(database, libraryFolder, Backup::Kind::Daily);
+    if (!made)
+        return tl::unexpected(made.error());
+    for (const Backup& gone : outOfDate(backupsOf(libraryFolder), today))
+        QFile::remove(gone.path);
+    return std::optional(*made);
+}
+
+Result<void> bringBack(const Backup& backup, const QString& libraryFolder) {
+    const QString library = libraryFile(libraryFolder);
+    const QString fresh = library + u".new"_s;
+    if (auto copied = copyWhole(backup.path, fresh); !copied)
+        return copied;
+    const auto failed = [&](const Error& error) {
+        for (const QString& part : {QString(), u"-wal"_s, u"-shm"_s})
+            QFile::remove(fresh + part);
+        return tl::unexpected(error);
+    };
+    {
+        auto copy = Database::open(fresh);
+        if (!copy)
+            return failed(copy.error());
+        if (auto whole = checkIntegrity(**copy); !whole)
+            return failed({u"this backup is damaged, too"_s, backup.path, u"Choose another one."_s});
+    }
+    if (auto made = makeFolder(backupFolder(libraryFolder)); !made)
+        return failed(made.error());
+    if (auto closed = closeForAll(library); !closed)
+        return failed(closed.error());
+    const QString aside = newPath(libraryFolder, Backup::Kind::SetAside);
+    for (const QString& part : {u"-wal"_s, u"-shm"_s, QString()}) // the library itself last
+        if (auto renamed = renameFile(library + part, aside + part); !renamed)
+            return failed(renamed.error());
+    if (!QFile::rename(fresh, library)) {
+        static_cast<void>(renameFile(aside, library));
+        return failed({u"the backup could not be put in the library's place"_s, library,
+                       u"The library is as it was. Check that you may write in its folder."_s});
+    }
+    syncFolder(libraryFolder);
+    return {};
+}
+
+} // namespace mivanta
