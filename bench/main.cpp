@@ -4,6 +4,7 @@
 #include "Figures.h"
 #include "LookBench.h"
 #include "ScriptureBench.h"
+#include "ServiceBench.h"
 #include "SongMaker.h"
 #include "Timing.h"
 #include "core/base/Fold.h"
@@ -310,7 +311,7 @@ int main(int argc, char** argv) {
     const QTemporaryDir folder;
     Figures figures;
     const qsizetype only =
-        app.arguments().indexOf(u"--only"_s); // take, fit, drawing, editor, scripture or library
+        app.arguments().indexOf(u"--only"_s); // take, fit, drawing, editor, scripture, service or library
     const QString which = only > 0 ? app.arguments().value(only + 1) : QString();
     if (which.isEmpty() || which == u"take")
         benchTake(figures, folder.path());
@@ -322,6 +323,8 @@ int main(int argc, char** argv) {
         benchEditing(figures, folder.path());
     if (which.isEmpty() || which == u"scripture")
         benchScripture(figures, folder.path());
+    if (which.isEmpty() || which == u"service")
+        benchService(figures, folder.path());
     if (which.isEmpty() || which == u"library") {
         benchImportAndSearch(figures, folder.path(), kSongs);
         benchStart(figures, folder.path());

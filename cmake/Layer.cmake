@@ -8,6 +8,30 @@ function(mivanta_headers target layer)
     target_include_directories(${target} PUBLIC ${CMAKE_BINARY_DIR}/layers/${layer})
 endfunction()
 
+# Headers of the standard library and of Qt are read once a target: they are most of the time that a file takes.
+# Configured with -DMIVANTA_PRECOMPILE=OFF, every file shows whether it names what it uses.
+option(MIVANTA_PRECOMPILE "Precompile the headers of Qt and the standard library" ON)
+function(mivanta_precompile target) # [GUI] [WIDGETS] [TESTS]
+    if(NOT MIVANTA_PRECOMPILE)
+        return()
+    endif()
+    set(headers <algorithm> <functional> <map> <memory> <optional> <variant> <vector> <QDateTime> <QDir> <QFile>
+        <QHash> <QJsonArray> <QJsonDocument> <QJsonObject> <QMap> <QObject> <QPointer> <QRegularExpression> <QSet>
+        <QString> <QStringList> <QThread> <QTimer> <tl/expected.hpp>)
+    if("GUI" IN_LIST ARGN OR "WIDGETS" IN_LIST ARGN)
+        list(APPEND headers <QFont> <QGuiApplication> <QIcon> <QImage> <QPainter>)
+    endif()
+    if("WIDGETS" IN_LIST ARGN)
+        list(APPEND headers <QApplication> <QBoxLayout> <QCheckBox> <QComboBox> <QGridLayout> <QKeyEvent> <QLabel>
+             <QLineEdit> <QListView> <QMenu> <QMimeData> <QPushButton> <QScrollArea> <QStyledItemDelegate>
+             <QToolButton> <QUndoStack> <QWidget>)
+    endif()
+    if("TESTS" IN_LIST ARGN)
+        list(APPEND headers <QTemporaryDir> <gtest/gtest.h> <rapidcheck/gtest.h>)
+    endif()
+    target_precompile_headers(${target} PRIVATE ${headers})
+endfunction()
+
 # mivanta_layer(NAME [PUBLIC libs...] [PRIVATE libs...]): a static library of every source in src/NAME.
 function(mivanta_layer layer)
     cmake_parse_arguments(ARG "" "" "PUBLIC;PRIVATE" ${ARGN})
@@ -18,6 +42,13 @@ function(mivanta_layer layer)
     set_target_properties(mivanta_${layer} PROPERTIES AUTOMOC ON)
     mivanta_headers(mivanta_${layer} ${layer})
     target_link_libraries(mivanta_${layer} PUBLIC ${ARG_PUBLIC} PRIVATE ${ARG_PRIVATE})
+    set(kinds)
+    if("Qt6::Widgets" IN_LIST ARG_PUBLIC)
+        list(APPEND kinds WIDGETS)
+    elseif("Qt6::Gui" IN_LIST ARG_PUBLIC OR "mivanta_render" IN_LIST ARG_PUBLIC)
+        list(APPEND kinds GUI)
+    endif()
+    mivanta_precompile(mivanta_${layer} ${kinds})
 endfunction()
 
 # mivanta_program(LAYER EXECUTABLE): src/LAYER/main.cpp on top of the layer's library.

@@ -1,17 +1,16 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cli/Commands.h"
 #include "cli/ImportCommand.h"
+#include "cli/OrderLines.h"
 #include "cli/ScriptureCommands.h"
 #include "cli/ServiceCommands.h"
 #include "cli/SlidesReport.h"
 #include "cli/ThemeCommands.h"
 #include "core/base/Fold.h"
-#include "core/order/OrderText.h"
 #include "core/run/Cards.h"
 #include "core/run/RunState.h"
 #include "core/song/SingingOrder.h"
 #include "formats/SongJson.h"
-#include "formats/TextDecoding.h"
 #include "media/PictureProxies.h"
 #include "render/FontMeasure.h"
 #include "render/SceneRenderer.h"
@@ -217,42 +216,9 @@ private:
         return 0;
     }
 
-    /// What a line of an order means: a song's or a text's title, or else a reference.
-    Result<ItemWords> itemOf(const QString& line) {
-        auto text = textOfTitle(*m_library, line);
-        if (!text)
-            return tl::unexpected(text.error());
-        auto found = song(line);
-        const bool isTitle = found && foldedForSearch(found->title) == foldedForSearch(line);
-        if (*text && !isTitle)
-            return ItemWords(textItem(std::move(**text)));
-        if (!isTitle) {
-            auto passage = passageFromLine(*m_library, line);
-            if (!passage)
-                return tl::unexpected(passage.error());
-            if (*passage)
-                return ItemWords(passageItem(std::move(**passage)));
-        }
-        if (!found)
-            return tl::unexpected(found.error());
-        return ItemWords(songItem(std::move(*found)));
-    }
-
     Result<int> newService() {
-        QFile file(m_arguments.words[1]);
-        if (!file.open(QIODevice::ReadOnly))
-            return failure(u"the order cannot be read: "_s + file.errorString(), file.fileName());
-        const auto text = readText(file, file.fileName(), kLargestSongFile);
-        if (!text)
-            return tl::unexpected(text.error());
-        auto themes = m_library->themes().all();
-        const auto usual = m_library->themes().usual();
-        if (!themes || !usual)
-            return tl::unexpected(themes ? usual.error() : themes.error());
-        std::stable_partition(themes->begin(), themes->end(), // without a word of it, the usual one
-                              [&](const Theme& theme) { return theme.id == *usual; });
-        auto service = readOrderText(text->text, file.fileName(), *themes,
-                                     [this](const QString& line) { return itemOf(line); });
+        const auto service = serviceFromOrder(*m_library, m_arguments.words[1],
+                                              [this](const QString& title) { return song(title); });
         if (!service)
             return tl::unexpected(service.error());
         const auto saved = saveService(*service, m_arguments.to, std::nullopt);
@@ -421,7 +387,7 @@ private:
 
     [[nodiscard]] RenderSources pictures() const {
         return {PictureProxies::loader(std::make_shared<PictureProxies>(
-            picturesFolder(m_arguments.library), pictureCacheFolder(m_arguments.library)))};
+            mediaFolderOf(m_arguments.library), pictureCacheFolder(m_arguments.library)))};
     }
 
     Result<int> legibility() {

@@ -2,7 +2,7 @@
 #include "cli/ServiceCommands.h"
 #include "core/timing/Timetable.h"
 #include "render/FontFiles.h"
-#include "store/Pictures.h"
+#include "store/MediaFiles.h"
 #include "store/ServicePack.h"
 #include "store/ServiceStore.h"
 #include <QDir>
@@ -101,7 +101,7 @@ Result<WithMedia> withMedia(const Arguments& arguments) {
     auto opened = openService(arguments.words[1]);
     if (!opened)
         return tl::unexpected(opened.error());
-    WithMedia result{std::move(opened->service), picturesFolder(arguments.library), {}};
+    WithMedia result{std::move(opened->service), mediaFolderOf(arguments.library), {}};
     const QString beside = QFileInfo(arguments.words[1]).absolutePath() + u"/media"_s;
     if (!missingMedia(result.service, result.folder).empty() && QDir(beside).exists())
         result.folder = beside;

@@ -67,7 +67,7 @@ Result<int> runTheme(Library& library, const Arguments& arguments, QTextStream& 
     }
     if (what == u"import") {
         for (const QString& path : arguments.words.mid(1)) {
-            const auto theme = library.themes().bringIn(path, library.pictures());
+            const auto theme = library.themes().bringIn(path, library.media());
             if (!theme)
                 return tl::unexpected(theme.error());
             out << u"%1  %2\n"_s.arg(theme->id, -24).arg(theme->name);
@@ -84,7 +84,7 @@ Result<int> runTheme(Library& library, const Arguments& arguments, QTextStream& 
             out << themeText(*theme);
         return 0;
     }
-    if (const auto done = library.themes().sendOut(*theme, arguments.to, library.pictures()); !done)
+    if (const auto done = library.themes().sendOut(*theme, arguments.to, library.media()); !done)
         return tl::unexpected(done.error());
     out << arguments.to << u'\n';
     return 0;

@@ -1,11 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cli/Commands.h"
+#include "media/Mpv.h"
 #include "render/Fonts.h"
 #include <QGuiApplication>
 
 int main(int argc, char** argv) {
     qputenv("QT_QPA_PLATFORM", "offscreen"); // pictures are drawn, never shown
     QGuiApplication app(argc, argv);
+    mivanta::useNumbersOfMpv();
     QGuiApplication::setApplicationName(QStringLiteral("mivanta"));
     QTextStream out(stdout);
     QTextStream err(stderr);

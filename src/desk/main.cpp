@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/MainWindow.h"
 #include "desk/parts/Style.h"
+#include "media/Mpv.h"
 #include "render/Fonts.h"
 #include "store/Settings.h"
 #include <QApplication>
@@ -9,6 +10,7 @@
 
 int main(int argc, char** argv) {
     QApplication app(argc, argv);
+    mivanta::useNumbersOfMpv();
     QApplication::setApplicationName(QStringLiteral("mivanta"));
     QApplication::setOrganizationName(QStringLiteral("mivanta"));
     QApplication::setApplicationVersion(QStringLiteral("0.1.0"));

@@ -33,6 +33,11 @@ QJsonObject planToJson(const ItemPlan& plan) {
         json.insert(u"goesOn"_s, true);
     if (plan.skipped)
         json.insert(u"skipped"_s, true);
+    if (plan.sound) {
+        QJsonObject sound{{u"file"_s, plan.sound->name}, {u"goesOn"_s, plan.sound->goesOn}};
+        put(sound, u"title"_s, plan.sound->title);
+        json.insert(u"sound"_s, sound);
+    }
     return json;
 }
 
@@ -52,6 +57,9 @@ ItemPlan planFromJson(const QJsonObject& json) {
         plan.advance = std::clamp(advance.toInt(), 1, kLongestItem);
     plan.goesOn = json[u"goesOn"_s].toBool();
     plan.skipped = json[u"skipped"_s].toBool();
+    if (const QJsonObject sound = json[u"sound"_s].toObject(); !sound[u"file"_s].toString().isEmpty())
+        plan.sound =
+            ItemSound{sound[u"file"_s].toString(), sound[u"title"_s].toString(), sound[u"goesOn"_s].toBool()};
     return plan;
 }
 
@@ -150,6 +158,22 @@ QJsonObject countdownToJson(const CountdownItem& item) {
     return json;
 }
 
+QJsonObject slotToJson(const SlotItem& item) {
+    QJsonObject json{{u"kind"_s, u"slot"_s}};
+    put(json, u"title"_s, item.name);
+    if (item.wants)
+        json.insert(u"wants"_s, nameOf(*item.wants));
+    return json;
+}
+
+SlotItem slotFromJson(const QJsonObject& json) {
+    SlotItem item{json[u"title"_s].toString(), std::nullopt};
+    for (const ItemKind kind : {ItemKind::Song, ItemKind::Passage, ItemKind::Text})
+        if (json[u"wants"_s].toString() == nameOf(kind))
+            item.wants = kind;
+    return item;
+}
+
 QJsonObject wordsToJson(const ItemWords& words) {
     return std::visit(
         Cases{[](const Heading& heading) {
@@ -170,6 +194,7 @@ QJsonObject wordsToJson(const ItemWords& words) {
                   return QJsonObject{{u"kind"_s, u"pause"_s}, {u"title"_s, item.title}};
               },
               [](const CountdownItem& item) { return countdownToJson(item); },
+              [](const SlotItem& item) { return slotToJson(item); },
               [](const UnknownItem& item) { return QJsonDocument::fromJson(item.json).object(); }},
         words);
 }
@@ -215,6 +240,8 @@ Result<ItemWords> wordsFromJson(const QJsonObject& json, const QString& where) {
         return ItemWords(PauseItem{json[u"title"_s].toString()});
     if (kind == u"countdown")
         return ItemWords(countdownFromJson(json));
+    if (kind == u"slot")
+        return ItemWords(slotFromJson(json));
     return ItemWords(
         UnknownItem{kind, json[u"title"_s].toString(), QJsonDocument(json).toJson(QJsonDocument::Compact)});
 }
@@ -232,6 +259,8 @@ QJsonObject itemToJson(const Item& item) {
         json.insert(u"plan"_s, plan);
     if (const QJsonObject edits = editsToJson(item.edits); !edits.isEmpty())
         json.insert(u"slides"_s, edits);
+    if (!item.group.isNull())
+        json.insert(u"group"_s, item.group.text());
     return json;
 }
 
@@ -245,6 +274,7 @@ Result<Item> itemFromJson(const QJsonObject& json, const QString& where) {
     item.plan = planFromJson(json[u"plan"_s].toObject());
     item.look = itemLookFromJson(json[u"look"_s].toObject());
     item.edits = editsFromJson(json[u"slides"_s].toObject());
+    item.group = GroupId::fromText(json[u"group"_s].toString());
     return item;
 }
 

@@ -10,7 +10,7 @@
 namespace mivanta {
 
 /// The version of service.json that this program writes; it reads this and older ones.
-inline constexpr int kServiceFormat = 5;
+inline constexpr int kServiceFormat = 6;
 
 [[nodiscard]] QJsonObject serviceToJson(const Service& service);
 [[nodiscard]] Result<Service> serviceFromJson(const QJsonObject& json, const QString& where);

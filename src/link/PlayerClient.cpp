@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "link/PlayerClient.h"
 #include "link/Detached.h"
+#include <QDateTime>
 #include <algorithm>
 
 namespace mivanta {
@@ -66,6 +67,7 @@ void PlayerClient::connected(QLocalSocket* socket) {
         m_channel->deleteLater();
         m_channel = nullptr;
         m_board.reset();
+        m_sounding = {};
         if (m_over)
             return;
         m_sinceLaunch.invalidate();
@@ -103,6 +105,11 @@ void PlayerClient::obey(const Message& received) {
     } else if (const auto* frame = std::get_if<message::FrameReady>(&received)) {
         m_slots[frame->output] = frame->slot;
         Q_EMIT frameChanged(frame->output);
+    } else if (const auto* sounding = std::get_if<message::Sounding>(&received)) {
+        if (sounding->name.isEmpty() && m_sounding.name == m_sound.name)
+            m_sound = {}; // it is over, and does not begin again with another player
+        m_sounding = *sounding;
+        Q_EMIT soundingChanged();
     } else if (const auto* places = std::get_if<message::Places>(&received)) {
         Q_EMIT placesChanged(places->monitors, places->placements);
     } else if (const auto* keep = std::get_if<message::Keep>(&received)) {
@@ -116,6 +123,8 @@ void PlayerClient::resend() {
         m_channel->send(*m_outputs);
     if (!m_state.isEmpty())
         m_channel->send(message::Keep{m_state});
+    if (!m_sound.name.isEmpty())
+        m_channel->send(m_sound);
     if (m_shown.empty())
         return;
     message::Show show{++m_take, {}, true};
@@ -146,6 +155,12 @@ quint64 PlayerClient::show(const std::vector<Scene>& scenes) {
     if (m_channel)
         m_channel->send(message::Show{m_take, scenes, false});
     return m_take;
+}
+
+void PlayerClient::sound(const QString& name) {
+    m_sound = {name, QDateTime::currentMSecsSinceEpoch()};
+    if (m_channel)
+        m_channel->send(m_sound);
 }
 
 void PlayerClient::keep(const QByteArray& state) {

@@ -27,6 +27,8 @@ public:
     void prepare(const std::vector<Scene>& scenes);
     /// Returns the take's number.
     quint64 show(const std::vector<Scene>& scenes);
+    /// What is to sound from now on; an empty name = nothing.
+    void sound(const QString& name);
     /// What to hand back when these desks are started again.
     void keep(const QByteArray& state);
     /// Ends the player, too. Afterwards this object does nothing any more.
@@ -37,12 +39,15 @@ public:
     [[nodiscard]] bool isConnected() const { return m_channel && m_channel->isConnected(); }
     /// The last small picture of an output; null when there is none yet. Premultiplied ARGB.
     [[nodiscard]] FrameBoard::Picture frame(const QString& output) const;
+    /// What sounds now, as the player said last.
+    [[nodiscard]] const message::Sounding& sounding() const { return m_sounding; }
 
 Q_SIGNALS:
     /// The player is there; with the state that was kept when these desks take over, else empty.
     void welcomed(const QByteArray& keptState);
     void painted(const QString& output, quint64 take);
     void frameChanged(const QString& output);
+    void soundingChanged();
     void placesChanged(const std::vector<Monitor>& monitors, const std::vector<Placement>& placements);
     /// The kept state as other desks change it (for observers).
     void stateChanged(const QByteArray& state);
@@ -70,6 +75,8 @@ private:
     bool m_over = false;
     std::optional<message::SetOutputs> m_outputs;
     std::map<QString, Scene> m_shown; ///< the last picture ordered for each output
+    message::Sound m_sound;           ///< the last one ordered
+    message::Sounding m_sounding;
     QByteArray m_state;
     quint64 m_take = 0;
 };

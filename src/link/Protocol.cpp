@@ -48,6 +48,18 @@ QDataStream& operator<<(QDataStream& s, const MediaArrived&) {
 QDataStream& operator>>(QDataStream& s, MediaArrived&) {
     return s;
 }
+QDataStream& operator<<(QDataStream& s, const Sound& m) {
+    return s << m.name << m.startedAt;
+}
+QDataStream& operator>>(QDataStream& s, Sound& m) {
+    return s >> m.name >> m.startedAt;
+}
+QDataStream& operator<<(QDataStream& s, const Sounding& m) {
+    return s << m.name << m.position << m.duration << m.problem;
+}
+QDataStream& operator>>(QDataStream& s, Sounding& m) {
+    return s >> m.name >> m.position >> m.duration >> m.problem;
+}
 QDataStream& operator<<(QDataStream& s, const Welcome& m) {
     return s << m.state << m.framesPath << m.anotherDesk;
 }

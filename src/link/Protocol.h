@@ -48,6 +48,12 @@ struct Quit {};
 /// Pictures or fonts have come into the library: what was drawn without them is drawn anew.
 struct MediaArrived {};
 
+/// What is to sound from now on, from the beginning; what sounded before fades out.
+struct Sound {
+    QString name;         ///< of its file in the media folder; empty = silence
+    qint64 startedAt = 0; ///< ms since 1970, UTC: a player that is started again goes on from there
+};
+
 /// The answer to Hello.
 struct Welcome {
     QByteArray state;         ///< the last Keep; empty when there was none
@@ -73,6 +79,14 @@ struct Places {
     std::vector<Placement> placements;
 };
 
+/// What sounds now; an empty name when nothing does (any more). Comes about twice a second.
+struct Sounding {
+    QString name;
+    qint64 position = 0; ///< ms
+    qint64 duration = 0; ///< ms; 0 = not known
+    QString problem{};   ///< why it cannot be played; then nothing sounds
+};
+
 QDataStream& operator<<(QDataStream& stream, const Hello& m);
 QDataStream& operator>>(QDataStream& stream, Hello& m);
 QDataStream& operator<<(QDataStream& stream, const SetOutputs& m);
@@ -87,6 +101,10 @@ QDataStream& operator<<(QDataStream& stream, const Quit& m);
 QDataStream& operator>>(QDataStream& stream, Quit& m);
 QDataStream& operator<<(QDataStream& stream, const MediaArrived& m);
 QDataStream& operator>>(QDataStream& stream, MediaArrived& m);
+QDataStream& operator<<(QDataStream& stream, const Sound& m);
+QDataStream& operator>>(QDataStream& stream, Sound& m);
+QDataStream& operator<<(QDataStream& stream, const Sounding& m);
+QDataStream& operator>>(QDataStream& stream, Sounding& m);
 QDataStream& operator<<(QDataStream& stream, const Welcome& m);
 QDataStream& operator>>(QDataStream& stream, Welcome& m);
 QDataStream& operator<<(QDataStream& stream, const Painted& m);
@@ -98,9 +116,10 @@ QDataStream& operator>>(QDataStream& stream, Places& m);
 
 } // namespace message
 
-using Message = std::variant<message::Hello, message::SetOutputs, message::Prepare, message::Show,
-                             message::Keep, message::Quit, message::Welcome, message::Painted,
-                             message::FrameReady, message::Places, message::MediaArrived>;
+using Message =
+    std::variant<message::Hello, message::SetOutputs, message::Prepare, message::Show, message::Keep,
+                 message::Quit, message::Welcome, message::Painted, message::FrameReady, message::Places,
+                 message::MediaArrived, message::Sound, message::Sounding>;
 
 /// A message as bytes, without its length; nothing for bytes that are no message.
 [[nodiscard]] QByteArray encoded(const Message& message);

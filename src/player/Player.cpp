@@ -19,6 +19,7 @@ Player::Player(QString sessionFolder, QObject* parent)
     connect(&m_server, &QLocalServer::newConnection, this, &Player::newConnection);
     connect(&m_outputs, &OutputSet::pictureAdded, this, &Player::watch);
     connect(&m_outputs, &OutputSet::placesChanged, this, [this] { tell(places()); });
+    connect(&m_sound, &SoundBox::told, this, [this](const message::Sounding& sounding) { tell(sounding); });
     m_lonely.setSingleShot(true);
     connect(&m_lonely, &QTimer::timeout, qApp, [] { QCoreApplication::exit(0); });
     m_lonely.start(kLonelyMs);
@@ -63,6 +64,8 @@ void Player::obey(Channel* from, const Message& order) {
         m_state = keep->state;
         for (Channel* observer : m_observers)
             observer->send(order);
+    } else if (const auto* sound = std::get_if<message::Sound>(&order)) {
+        m_sound.play(*sound, m_media);
     } else if (std::holds_alternative<message::MediaArrived>(order)) {
         loadFontsIn(m_fonts);
         m_frames.forget();
@@ -84,12 +87,14 @@ void Player::greet(Channel* from, const message::Hello& hello) {
         m_desk = from;
         m_keeper.arrived(hello);
         m_frames.setPictures(hello.pictures, hello.pictureCache);
+        m_media = hello.pictures;
         m_fonts = QFileInfo(hello.pictures).path() + QStringLiteral("/fonts"); // beside the pictures
         loadFontsIn(m_fonts);
     } else {
         m_observers.push_back(from);
     }
     from->send(places());
+    from->send(m_sound.sounding());
     for (OutputPicture* picture : m_outputs.pictures())
         publish(picture);
 }

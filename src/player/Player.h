@@ -5,6 +5,7 @@
 #include "link/FrameBoard.h"
 #include "player/DeskKeeper.h"
 #include "player/OutputSet.h"
+#include "player/SoundBox.h"
 #include <QLocalServer>
 
 namespace mivanta {
@@ -31,6 +32,8 @@ private:
     QString m_folder;
     QLocalServer m_server;
     PreparedFrames m_frames;
+    SoundBox m_sound;
+    QString m_media; ///< the folder of the library's media
     QString m_fonts; ///< the folder of those that came with services
     OutputSet m_outputs{m_frames};
     std::unique_ptr<FrameBoard> m_board;

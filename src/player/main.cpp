@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "media/Mpv.h"
 #include "player/Player.h"
 #include "render/Fonts.h"
 #include <QGuiApplication>
@@ -11,6 +12,7 @@ int main(int argc, char** argv) {
         qCritical("usage: mivanta-player SESSION-FOLDER (the desks start it)");
         return 2;
     }
+    mivanta::useNumbersOfMpv();
     mivanta::loadShippedFonts();
     mivanta::Player player(app.arguments().at(1));
     if (const auto started = player.start(); !started) {

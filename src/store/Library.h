@@ -3,7 +3,7 @@
 #include "core/base/Result.h"
 #include "core/song/Song.h"
 #include "store/ImportPlan.h"
-#include "store/Pictures.h"
+#include "store/MediaFiles.h"
 #include "store/Scripture.h"
 #include "store/SongFilter.h"
 #include "store/Texts.h"
@@ -127,7 +127,7 @@ public:
     [[nodiscard]] Scripture& scripture() { return *m_scripture; }
     [[nodiscard]] Texts& texts() { return *m_texts; }
     [[nodiscard]] Themes& themes() { return *m_themes; }
-    [[nodiscard]] Pictures& pictures() { return *m_pictures; }
+    [[nodiscard]] MediaFiles& media() { return *m_media; }
     [[nodiscard]] Database& database() { return *m_database; }
     [[nodiscard]] const QString& folder() const { return m_folder; }
 
@@ -146,7 +146,7 @@ private:
     std::unique_ptr<Scripture> m_scripture;
     std::unique_ptr<Texts> m_texts;
     std::unique_ptr<Themes> m_themes;
-    std::unique_ptr<Pictures> m_pictures;
+    std::unique_ptr<MediaFiles> m_media;
     friend class SongImport;
 };
 

@@ -201,6 +201,11 @@ const Migration& themesAndPictures() {
     return statements;
 }
 
+const Migration& soundsBesidePictures() {
+    static const Migration statements{u"ALTER TABLE picture RENAME TO medium"_s};
+    return statements;
+}
+
 Result<int> versionOf(Database& database) {
     auto rows = database.select(u"PRAGMA user_version"_s);
     if (!rows)
@@ -212,8 +217,13 @@ Result<int> versionOf(Database& database) {
 } // namespace
 
 const std::vector<Migration>& libraryMigrations() {
-    static const std::vector<Migration> migrations{songs(),        historyAndBin(),     widerSearch(),
-                                                   factsAndUses(), scriptureAndTexts(), themesAndPictures()};
+    static const std::vector<Migration> migrations{songs(),
+                                                   historyAndBin(),
+                                                   widerSearch(),
+                                                   factsAndUses(),
+                                                   scriptureAndTexts(),
+                                                   themesAndPictures(),
+                                                   soundsBesidePictures()};
     return migrations;
 }
 

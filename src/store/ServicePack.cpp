@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/ServicePack.h"
 #include "formats/ServiceFile.h"
-#include "store/Pictures.h"
+#include "store/MediaFiles.h"
 #include <QCryptographicHash>
 #include <QDir>
 #include <QFile>
@@ -121,7 +121,7 @@ qint64 PackPlan::bytes() const {
 std::vector<MediaFact> mediaFactsOf(const Service& service, const QString& mediaFolder,
                                     const QMap<QString, QString>& titles) {
     std::vector<MediaFact> facts;
-    const QStringList names = picturesOf(service);
+    const QStringList names = mediaOf(service);
     for (const QString& name : names) {
         const MediaFact* known = factOf(service, name);
         MediaFact fact = known ? *known : MediaFact{name, {}, 0};
@@ -142,7 +142,7 @@ std::vector<MediaFact> missingMedia(const Service& service, const QString& media
 
 PackPlan planPack(const Service& service, const QString& mediaFolder, const std::vector<FontFile>& fonts) {
     PackPlan plan;
-    const QStringList names = picturesOf(service);
+    const QStringList names = mediaOf(service);
     for (const QString& name : names) {
         const MediaFact* fact = factOf(service, name);
         const QString title = fact && !fact->title.isEmpty() ? fact->title : name;
@@ -184,21 +184,21 @@ Result<FileStamp> packService(const Service& service, const PackPlan& plan, cons
     return stampOfFile(path);
 }
 
-Result<UnpackedMedia> bringInMedia(const QString& path, Pictures& pictures, const QString& fontFolder) {
+Result<UnpackedMedia> bringInMedia(const QString& path, MediaFiles& media, const QString& fontFolder) {
     const auto packed = openPacked(path);
     if (!packed)
         return tl::unexpected(packed.error());
     // All of it is unpacked and seen to be whole before the library gets any of it.
-    if (!QDir().mkpath(pictures.folder()))
-        return failure(u"the folder for pictures could not be made"_s, pictures.folder(),
+    if (!QDir().mkpath(media.folder()))
+        return failure(u"the folder for media could not be made"_s, media.folder(),
                        u"Check that you may write there."_s);
-    const QTemporaryDir waiting(pictures.folder() + u"/unpacking-XXXXXX"_s);
+    const QTemporaryDir waiting(media.folder() + u"/unpacking-XXXXXX"_s);
     UnpackedMedia result;
     QStringList fresh;
     for (const QString& entry : packed->entries) {
         const QString name = entry.section(u'/', 1);
         const QString there =
-            entry.startsWith(QLatin1String(kFontFolder)) ? fontFolder + u'/' + name : pictures.pathOf(name);
+            entry.startsWith(QLatin1String(kFontFolder)) ? fontFolder + u'/' + name : media.pathOf(name);
         if (QFileInfo::exists(there)) {
             ++result.already;
             continue;
@@ -215,7 +215,7 @@ Result<UnpackedMedia> bringInMedia(const QString& path, Pictures& pictures, cons
                 return failure(u"a font could not be put into the library"_s, fontFolder, {});
         } else {
             const MediaFact* fact = factOf(packed->service, name);
-            if (auto taken = pictures.moveIn(from, name, fact ? fact->title : QString()); !taken)
+            if (auto taken = media.moveIn(from, name, fact ? fact->title : QString()); !taken)
                 return tl::unexpected(taken.error());
         }
         ++result.added;

@@ -7,7 +7,7 @@
 
 namespace mivanta {
 
-class Pictures;
+class MediaFiles;
 
 /// The folders inside a packed service.
 inline constexpr const char* kMediaFolder = "media/";
@@ -55,7 +55,7 @@ struct UnpackedMedia {
 };
 /// Brings the media of a packed service into the library, each once by its content, and its fonts into
 /// `fontFolder`. A file with anything unsafe in it is refused before anything is written.
-[[nodiscard]] Result<UnpackedMedia> bringInMedia(const QString& path, Pictures& pictures,
+[[nodiscard]] Result<UnpackedMedia> bringInMedia(const QString& path, MediaFiles& media,
                                                  const QString& fontFolder);
 /// Unpacks to a folder: the service without its media, media/ and fonts/. Refuses, writing nothing, when the
 /// file is unsafe or damaged or when something of the same name is there. The path of the service file.

@@ -4,7 +4,7 @@
 #include "formats/ThemeFile.h"
 #include "formats/ThemeJson.h"
 #include "store/Database.h"
-#include "store/Pictures.h"
+#include "store/MediaFiles.h"
 #include "store/ServiceStore.h"
 #include <QDateTime>
 #include <QFile>
@@ -124,7 +124,7 @@ Result<void> Themes::makeUsual(const QString& id) {
     return m_database.change(u"UPDATE theme SET is_usual = (id = ?)"_s, {id});
 }
 
-Result<Theme> Themes::bringIn(const QString& path, Pictures& pictures) {
+Result<Theme> Themes::bringIn(const QString& path, MediaFiles& pictures) {
     QFile file(path);
     if (!file.open(QIODevice::ReadOnly))
         return failure(file.errorString(), path, u"Choose another file."_s);
@@ -157,7 +157,7 @@ Result<Theme> Themes::bringIn(const QString& path, Pictures& pictures) {
     return theme;
 }
 
-Result<void> Themes::sendOut(const Theme& theme, const QString& path, const Pictures& pictures) {
+Result<void> Themes::sendOut(const Theme& theme, const QString& path, const MediaFiles& pictures) {
     ThemeFile file{theme, {}};
     for (const QString& name : picturesOf(theme.look)) {
         QFile picture(pictures.pathOf(name));

@@ -7,7 +7,7 @@
 namespace mivanta {
 
 class Database;
-class Pictures;
+class MediaFiles;
 
 /// What in the library names a theme.
 struct ThemeUses {
@@ -39,9 +39,9 @@ public:
 
     /// Reads a theme file and stores the theme with its pictures: under its own name and id when the library
     /// has none of them, else beside the other one under new ones; the very same theme is not stored twice.
-    [[nodiscard]] Result<Theme> bringIn(const QString& path, Pictures& pictures);
+    [[nodiscard]] Result<Theme> bringIn(const QString& path, MediaFiles& pictures);
     /// Writes a theme with its pictures as one file.
-    [[nodiscard]] Result<void> sendOut(const Theme& theme, const QString& path, const Pictures& pictures);
+    [[nodiscard]] Result<void> sendOut(const Theme& theme, const QString& path, const MediaFiles& pictures);
 
 private:
     [[nodiscard]] Result<std::vector<Theme>> themes(const QString& condition);

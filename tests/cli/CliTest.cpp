@@ -321,7 +321,13 @@ TEST_F(Cli, AServiceIsMadeAndItsSlidesAreDrawn) {
     importDemoScripture();
     const QString file = folder.filePath(u"sunday.mivanta"_s);
     ASSERT_EQ(run({u"service"_s, u"new"_s, kDemo + u"/sea-harvest.txt"_s, u"--to"_s, file}).code, 0);
-    EXPECT_EQ(openService(file)->service.items.size(), 20u);
+    const Service service = openService(file)->service;
+    EXPECT_EQ(service.items.size(), 22u);
+    const auto withSound = std::find_if(service.items.begin(), service.items.end(),
+                                        [](const Item& item) { return item.plan.sound.has_value(); });
+    ASSERT_NE(withSound, service.items.end());
+    EXPECT_EQ(withSound->plan.leader, u"Pia Lund"_s);
+    EXPECT_EQ(run({u"service"_s, u"check-files"_s, file}).code, 0); // pictures and the sound came along
     const Ran drawn = run({u"render"_s, u"--service"_s, file, u"--output"_s, u"stream"_s, u"--to"_s,
                            folder.filePath(u"png"_s)});
     EXPECT_EQ(drawn.code, 0) << drawn.err.toStdString();
@@ -329,6 +335,33 @@ TEST_F(Cli, AServiceIsMadeAndItsSlidesAreDrawn) {
     EXPECT_GT(pictures.size(), 50);
     EXPECT_EQ(QImage(folder.filePath(u"png/"_s + pictures[0])).size(), QSize(1920, 1080));
     EXPECT_EQ(run({u"slides"_s, u"--service"_s, u"/nowhere.mivanta"_s}).code, 1);
+}
+
+TEST_F(Cli, ThePackedDemoLooksTheSameInAFreshHome) {
+    importDemo();
+    importDemoScripture();
+    const QString file = folder.filePath(u"sunday.mivanta"_s);
+    const QString packed = folder.filePath(u"packed.mivanta"_s);
+    const QString out = folder.filePath(u"out"_s);
+    ASSERT_EQ(run({u"service"_s, u"new"_s, kDemo + u"/sea-harvest.txt"_s, u"--to"_s, file}).code, 0);
+    ASSERT_EQ(run({u"service"_s, u"pack"_s, file, u"--to"_s, packed}).code, 0);
+    ASSERT_EQ(run({u"service"_s, u"unpack"_s, packed, u"--to"_s, out}).code, 0);
+    const auto drawn = [&](const QString& service, const QString& to) {
+        EXPECT_EQ(run({u"render"_s, u"--service"_s, service, u"--output"_s, u"hall"_s, u"--to"_s, to}).code,
+                  0);
+        return QDir(to).entryList({u"*.png"_s}, QDir::Files, QDir::Name);
+    };
+    const QString here = folder.filePath(u"here"_s);
+    const QString there = folder.filePath(u"there"_s);
+    const QStringList slides = drawn(file, here);
+    EXPECT_GT(slides.size(), 50);
+    const QString library = folder.filePath(u"lib"_s);
+    ASSERT_TRUE(QDir(library).removeRecursively());
+    ASSERT_TRUE(QDir().mkpath(library));
+    ASSERT_TRUE(QDir().rename(out + u"/media"_s, library + u"/media"_s));
+    ASSERT_EQ(drawn(out + u"/packed.mivanta"_s, there), slides);
+    for (const QString& slide : slides)
+        EXPECT_EQ(QImage(there + u'/' + slide), QImage(here + u'/' + slide)) << slide.toStdString();
 }
 
 TEST_F(Cli, ThemesAreListedShownAndCarried) {

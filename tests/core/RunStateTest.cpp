@@ -1,40 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/run/RunState.h"
 #include "core/run/Findings.h"
-#include "support/Samples.h"
+#include "support/FixedPlan.h"
 #include "support/Text.h"
 #include <gtest/gtest.h>
 #include <rapidcheck/gtest.h>
 
 namespace mivanta {
 namespace {
-
-/// A plan of songs that stays as it is unless a test takes items out.
-class FixedPlan : public RunPlan {
-public:
-    explicit FixedPlan(int songs) {
-        EvenMeasures measures;
-        Output hall;
-        hall.name = u"hall"_s;
-        outputs = {hall};
-        for (int i = 0; i < songs; ++i) {
-            ids.push_back(ItemId::create());
-            items.push_back(slidesFor(contentOf(samples::harbourSong()), outputs,
-                                      plainChain(samples::theme(), {}), measures));
-        }
-    }
-    [[nodiscard]] int itemCount() const override { return int(ids.size()); }
-    [[nodiscard]] ItemId itemId(int index) const override { return ids[size_t(index)]; }
-    [[nodiscard]] const ItemSlides& slides(int index) const override { return items[size_t(index)]; }
-    void takeOut(int index) {
-        ids.erase(ids.begin() + index);
-        items.erase(items.begin() + index);
-    }
-
-    std::vector<Output> outputs;
-    std::vector<ItemId> ids;
-    std::vector<ItemSlides> items;
-};
 
 RunState run(RunState state, const FixedPlan& plan, int takes) {
     for (int i = 0; i < takes; ++i)

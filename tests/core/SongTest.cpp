@@ -187,15 +187,38 @@ TEST(OrderText, SaysWhichLineCouldNotBeFound) {
                                  : failure(u"no such song"_s);
     };
     const auto service = readOrderText(u"Title: Sunday\nStart: 2026-10-04 10:30\n\n# Gathering\nKnown\n"_s,
-                                       u"order"_s, {samples::theme()}, find);
+                                       u"order"_s, {samples::theme()}, {find});
     ASSERT_TRUE(service);
     EXPECT_EQ(service->items.size(), 2u);
     EXPECT_TRUE(service->items[0].isHeading());
-    const auto bad = readOrderText(u"Known\nOther\n"_s, u"order"_s, {}, find);
+    const auto bad = readOrderText(u"Known\nOther\n"_s, u"order"_s, {}, {find});
     ASSERT_FALSE(bad);
     EXPECT_EQ(bad.error().where, u"order, line 2"_s);
-    EXPECT_FALSE(readOrderText(u"Start: soon"_s, u"order"_s, {}, find));
-    EXPECT_FALSE(readOrderText(u"Theme: none"_s, u"order"_s, {}, find));
+    EXPECT_FALSE(readOrderText(u"Start: soon"_s, u"order"_s, {}, {find}));
+    EXPECT_FALSE(readOrderText(u"Theme: none"_s, u"order"_s, {}, {find}));
+}
+
+TEST(OrderText, WhatIsPlannedForAnItemStandsBehindIt) {
+    const OrderSources sources{
+        [](const QString& line) -> Result<ItemWords> { return ItemWords(PauseItem{line}); },
+        [](const QString& name) -> Result<ItemSound> {
+            if (name == u"none"_s)
+                return failure(u"there is no such sound"_s);
+            return ItemSound{name, name, false};
+        }};
+    const auto read = [&](const QString& text) { return readOrderText(text, u"order"_s, {}, sources); };
+    const auto service = read(u"First\n+ leader: Maren\n+ takes: 4:30\n+ at: 10:40\n+ by itself: 8 s\n"
+                              "+ note: softly\n+ sound: bell\nSecond\n"_s);
+    ASSERT_TRUE(service);
+    EXPECT_EQ(service->items[0].plan, (ItemPlan{270, QTime(10, 40), u"Maren"_s, u"softly"_s, 8, false, false,
+                                                ItemSound{u"bell"_s, u"bell"_s, false}}));
+    EXPECT_EQ(service->items[1].plan, ItemPlan());
+    for (const auto& wrong :
+         {u"takes: long"_s, u"at: noon"_s, u"by itself: never"_s, u"colour: red"_s, u"sound: none"_s}) {
+        const auto failed = read(u"First\n+ "_s + wrong);
+        ASSERT_FALSE(failed) << wrong.toStdString();
+        EXPECT_EQ(failed.error().where, u"order, line 2"_s);
+    }
 }
 
 Monitor monitor(const QString& name, bool isDesk = false) {

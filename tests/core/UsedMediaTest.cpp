@@ -29,25 +29,25 @@ Service everywhere() {
 }
 
 TEST(UsedMedia, EveryPlaceOfAPictureIsFoundOnce) {
-    QStringList names = picturesOf(everywhere());
+    QStringList names = mediaOf(everywhere());
     names.sort();
     EXPECT_EQ(names, (QStringList{u"item object"_s, u"kind"_s, u"other theme"_s, u"service"_s, u"set"_s,
                                   u"slide"_s, u"theme"_s, u"theme object"_s}));
-    EXPECT_TRUE(picturesOf(Service()).isEmpty());
+    EXPECT_TRUE(mediaOf(Service()).isEmpty());
 }
 
 TEST(UsedMedia, APictureIsRenamedWhereverItIsAndOnlyThat) {
     Service service = everywhere();
-    const QStringList names = picturesOf(service);
+    const QStringList names = mediaOf(service);
     for (const QString& name : names) {
         Service changed = service;
-        renamePicture(changed, name, u"new"_s);
+        renameMedia(changed, name, u"new"_s);
         QStringList expected = names;
         expected.replace(expected.indexOf(name), u"new"_s);
-        EXPECT_EQ(picturesOf(changed), expected) << name.toStdString();
+        EXPECT_EQ(mediaOf(changed), expected) << name.toStdString();
     }
-    renamePicture(service, u"none of them"_s, u"new"_s);
-    EXPECT_EQ(picturesOf(service), names);
+    renameMedia(service, u"none of them"_s, u"new"_s);
+    EXPECT_EQ(mediaOf(service), names);
 }
 
 TEST(UsedMedia, FontsAreThoseOfThemesAndOfSinglePropertiesOnThem) {

@@ -3,7 +3,7 @@
 #include "desk/parts/ObjectsEditor.h"
 #include "desk/parts/SlideCanvas.h"
 #include "desk/prepare/LookInService.h"
-#include "store/Pictures.h"
+#include "store/MediaFiles.h"
 #include "support/Samples.h"
 #include <QCheckBox>
 #include <QClipboard>
@@ -179,7 +179,7 @@ TEST_F(Arrange, APictureIsPastedFromAPictureOrAFile) {
     press(Qt::Key_V, Qt::ControlModifier);
     ASSERT_TRUE(waitUntil([&] { return own().size() == 1; }));
     EXPECT_EQ(own()[0].kind, ObjectKind::Picture);
-    const QImage kept(picturesFolder(libraryFolder) + u'/' + own()[0].picture);
+    const QImage kept(mediaFolderOf(libraryFolder) + u'/' + own()[0].picture);
     EXPECT_EQ(kept.size(), image.size());
 
     const QString path = folder.filePath(u"net.png"_s);

@@ -3,7 +3,7 @@
 #include "desk/Window.h"
 #include "desk/prepare/Bench.h"
 #include "desk/run/Lane.h"
-#include "store/Pictures.h"
+#include "store/MediaFiles.h"
 #include "support/Samples.h"
 #include <QCheckBox>
 #include <QClipboard>
@@ -354,7 +354,7 @@ TEST_F(Moments, AServiceIsPackedAndItsPicturesComeToAnotherLibrary) {
     TearDown();
     libraryFolder = folder.filePath(u"other"_s);
     open(packed);
-    const QString there = picturesFolder(libraryFolder) + u'/' + name;
+    const QString there = mediaFolderOf(libraryFolder) + u'/' + name;
     ASSERT_TRUE(waitUntil([&] { return QFile::exists(there); }));
     EXPECT_EQ(titles(), (QStringList{u"Harbour"_s, u"dawn"_s}));
     ASSERT_TRUE(waitUntil([&] { return session->document().isPacked(); }));

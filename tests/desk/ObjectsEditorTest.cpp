@@ -52,7 +52,7 @@ protected:
         return found;
     }
     PictureChooser chooser = [this](const auto& chosen) { answer = chosen; };
-    std::function<void(const StoredPicture&)> answer;
+    std::function<void(const StoredMedium&)> answer;
     ObjectsEditor editor{[this](const auto& chosen) { chooser(chosen); }};
     std::vector<SlideObject> told;
     int edits = 0;

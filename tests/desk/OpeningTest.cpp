@@ -52,9 +52,9 @@ protected:
     void settle() {
         settle([] { return true; });
     }
-    [[nodiscard]] QStringList shown() const { return picturesOf(document.service()); }
+    [[nodiscard]] QStringList shown() const { return mediaOf(document.service()); }
     [[nodiscard]] bool isThere(const QString& name) const {
-        return QFile::exists(picturesFolder(libraryFolder) + u'/' + name);
+        return QFile::exists(mediaFolderOf(libraryFolder) + u'/' + name);
     }
 
     QTemporaryDir folder;

@@ -4,7 +4,7 @@
 #include "desk/app/ServiceDocument.h"
 #include "desk/prepare/CommonValue.h"
 #include "desk/prepare/OrderModel.h"
-#include "store/Pictures.h"
+#include "store/MediaFiles.h"
 #include "store/ServicePack.h"
 #include "support/Samples.h"
 #include "support/Text.h"
@@ -77,11 +77,11 @@ TEST_F(OrderChanges, APictureIsReplacedWhereverItIsInOneStep) {
     document.replacePictures({{u"b.png"_s, u"b.png"_s}});
     EXPECT_EQ(document.undoStack().count(), before + 1);
     document.undoStack().undo();
-    EXPECT_EQ(picturesOf(document.service()), (QStringList{u"a.png"_s, u"b.png"_s}));
+    EXPECT_EQ(mediaOf(document.service()), (QStringList{u"a.png"_s, u"b.png"_s}));
 }
 
 TEST_F(OrderChanges, WhatItsMediaWereCalledIsSavedWithTheService) {
-    const QString media = picturesFolder(folder.path());
+    const QString media = mediaFolderOf(folder.path());
     ASSERT_TRUE(QDir().mkpath(media));
     QFile picture(media + u"/a.png"_s);
     ASSERT_TRUE(picture.open(QIODevice::WriteOnly));
@@ -145,10 +145,10 @@ TEST(CommonValues, WhatIsChosenCountsOnlyWhenTheCurrentItemIsAmongIt) {
     const ItemId song = service.items[0].id;
     const ItemId note = service.items[1].id;
     const ItemId pause = service.items[2].id;
-    EXPECT_EQ(chosenWithSlides(service, {song, note, pause}, pause), (std::vector{song, pause}));
-    EXPECT_EQ(chosenWithSlides(service, {song}, pause), std::vector{pause});
-    EXPECT_TRUE(chosenWithSlides(service, {}, note).empty());
-    EXPECT_TRUE(chosenWithSlides(service, {}, ItemId::create()).empty());
+    EXPECT_EQ(chosenThat(&Item::hasSlides, service, {song, note, pause}, pause), (std::vector{song, pause}));
+    EXPECT_EQ(chosenThat(&Item::hasSlides, service, {song}, pause), std::vector{pause});
+    EXPECT_TRUE(chosenThat(&Item::hasSlides, service, {}, note).empty());
+    EXPECT_TRUE(chosenThat(&Item::hasSlides, service, {}, ItemId::create()).empty());
 }
 
 TEST(RecentServiceFiles, TheLastOneIsFirstAndEachIsThereOnce) {

@@ -117,6 +117,40 @@ TEST_F(Document, AFileThatAnotherProgramChangedIsNotOverwritten) {
     EXPECT_TRUE(save(folder.filePath(u"elsewhere.mivanta"_s)));
 }
 
+TEST_F(Document, OfTwoProgramsOnOneFileTheSecondIsToldAndNothingOfEitherIsLost) {
+    const QString path = folder.filePath(u"s.mivanta"_s);
+    document.insertHeading(0, u"Ours"_s);
+    ASSERT_TRUE(save(path));
+    const QTemporaryDir elsewhere; // another library, as on another computer
+    ServiceDocument other(elsewhere.path(), samples::theme());
+    bool opened = false;
+    bool saved = false;
+    QObject::connect(&other, &ServiceDocument::opened, [&] { opened = true; });
+    QObject::connect(&other, &ServiceDocument::saved, [&] { saved = true; });
+    other.open(path);
+    ASSERT_TRUE(waitUntil([&] { return opened; }));
+    other.insertHeading(1, u"Theirs"_s);
+    document.insertHeading(1, u"Mine"_s);
+    other.save(path);
+    ASSERT_TRUE(waitUntil([&] { return saved; }));
+    EXPECT_FALSE(save(path));
+    EXPECT_TRUE(document.isModified());
+    EXPECT_EQ(titlesOf(document), (QStringList{u"Ours"_s, u"Mine"_s}));
+    ASSERT_TRUE(save(folder.filePath(u"mine.mivanta"_s)));
+    document.open(path);
+    ASSERT_TRUE(waitUntil([&] { return titlesOf(document) == (QStringList{u"Ours"_s, u"Theirs"_s}); }));
+}
+
+TEST_F(Document, UnsavedWorkIsKeptAlsoWhileChangesNeverPause) {
+    const Journal journal(folder.path());
+    int changes = 0;
+    EXPECT_TRUE(waitUntil([&] { // each comes before the time that the one before waits for
+        document.insertHeading(0, QString::number(++changes));
+        const auto kept = journal.read();
+        return kept && *kept && (*kept)->service.items.size() > 3;
+    }));
+}
+
 TEST_F(Document, AFileThatCannotBeOpenedLeavesTheServiceAsItIs) {
     document.insertHeading(0, u"Mine"_s);
     QString problem;

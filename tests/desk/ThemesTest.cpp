@@ -219,7 +219,7 @@ TEST_F(Themes, APictureBecomesTheBackdropAndABrokenOneChangesNothing) {
     QTest::mouseClick(save, Qt::LeftButton); // the menu took the keys
     ASSERT_TRUE(
         waitUntil([&] { return stored(u"dusk-water"_s).look.backdrop.kind == BackdropKind::Picture; }));
-    EXPECT_TRUE(QFileInfo::exists(picturesFolder(libraryFolder) + u'/' +
+    EXPECT_TRUE(QFileInfo::exists(mediaFolderOf(libraryFolder) + u'/' +
                                   stored(u"dusk-water"_s).look.backdrop.picture));
     // The middle of the canvas is in the picture's colour.
     EXPECT_TRUE(waitUntil([&] {

@@ -13,6 +13,7 @@
 #include <QApplication>
 #include <QDir>
 #include <QElapsedTimer>
+#include <QKeyEvent>
 #include <QLabel>
 #include <QPrinter>
 #include <QTemporaryDir>
@@ -73,6 +74,7 @@ public:
     [[nodiscard]] QStringList themeFilesToImport() override { return files; }
     [[nodiscard]] QString pictureToChoose() override { return files.value(0); }
     [[nodiscard]] QStringList picturesToChoose() override { return files; }
+    [[nodiscard]] QString soundToChoose() override { return files.value(0); }
     [[nodiscard]] QString folderToLookIn() override { return folder; }
     [[nodiscard]] bool deleteTheme(const QString&, const QString& warning) override {
         ++asked;
@@ -182,8 +184,16 @@ protected:
         QTest::keyClick(target, key, modifiers);
     }
     void type(const QString& text) {
-        for (const QChar c : text)
-            c == u'\n' ? press(Qt::Key_Return) : QTest::keyClicks(QApplication::focusWidget(), c);
+        for (const QChar c : text) {
+            if (c == u'\n') {
+                press(Qt::Key_Return);
+            } else if (c.unicode() < 0x80) {
+                QTest::keyClicks(QApplication::focusWidget(), c);
+            } else { // QTest has names for the keys of ASCII only
+                QKeyEvent pressed(QEvent::KeyPress, 0, Qt::NoModifier, c);
+                QApplication::sendEvent(QApplication::focusWidget(), &pressed);
+            }
+        }
     }
 
     /// The one that is seen, when several desks have a widget of the name.

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "OpenLibrary.h"
 #include "store/Journal.h"
-#include "store/Pictures.h"
+#include "store/MediaFiles.h"
 #include "store/ServicePack.h"
 #include "support/Samples.h"
 #include "support/SmallDisk.h"
@@ -104,17 +104,17 @@ protected:
         LibraryTest::SetUp();
         service = serviceOf(u"Sunday"_s, 2);
         for (const char letter : {'a', 'b'}) {
-            const auto kept = library->pictures().bringIn(QByteArray(40'000, letter), u"p.png"_s);
+            const auto kept = library->media().bringIn(QByteArray(40'000, letter), u"p.png"_s);
             ASSERT_TRUE(kept);
             service.items.push_back({ItemId::create(), PictureItem{{}, {{kept->name, {}}}}});
         }
-        service.media = mediaFactsOf(service, library->pictures().folder(), {});
+        service.media = mediaFactsOf(service, library->media().folder(), {});
     }
     [[nodiscard]] QStringList filesIn(const QString& where) const {
         return QDir(path(where)).entryList(QDir::AllEntries | QDir::Hidden | QDir::NoDotAndDotDot);
     }
     Result<FileStamp> pack() {
-        return packService(service, planPack(service, library->pictures().folder(), {}), path(u"a.mivanta"_s),
+        return packService(service, planPack(service, library->media().folder(), {}), path(u"a.mivanta"_s),
                            {});
     }
     Service service;
@@ -154,17 +154,17 @@ TEST_F(PackFaults, AFullDiskWhileUnpackingWritesNothing) {
 TEST_F(PackFaults, AFullDiskWhileComingInLeavesTheLibraryAsItWas) {
     ASSERT_TRUE(pack());
     auto other = std::move(*Library::open(path(u"other"_s)));
-    ASSERT_TRUE(QDir().mkpath(other->pictures().folder()));
+    ASSERT_TRUE(QDir().mkpath(other->media().folder()));
     for (const qint64 room : {0, 1'000, 39'999}) {
         const auto brought = [&] {
             const SmallDisk disk{rlim_t(room)};
-            return bringInMedia(path(u"a.mivanta"_s), other->pictures(), path(u"fonts"_s));
+            return bringInMedia(path(u"a.mivanta"_s), other->media(), path(u"fonts"_s));
         }();
         ASSERT_FALSE(brought) << room;
         EXPECT_TRUE(filesIn(u"other/media"_s).isEmpty()) << room;
-        EXPECT_TRUE(other->pictures().all()->empty());
+        EXPECT_TRUE(other->media().all()->empty());
     }
-    EXPECT_EQ(bringInMedia(path(u"a.mivanta"_s), other->pictures(), path(u"fonts"_s))->added, 2);
+    EXPECT_EQ(bringInMedia(path(u"a.mivanta"_s), other->media(), path(u"fonts"_s))->added, 2);
 }
 
 } // namespace

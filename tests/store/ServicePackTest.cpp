@@ -2,7 +2,7 @@
 #include "store/ServicePack.h"
 #include "OpenLibrary.h"
 #include "formats/ServiceFile.h"
-#include "store/Pictures.h"
+#include "store/MediaFiles.h"
 #include "support/Samples.h"
 #include "support/Text.h"
 #include <QCryptographicHash>
@@ -19,7 +19,7 @@ protected:
     void SetUp() override {
         LibraryTest::SetUp();
         for (const QByteArray bytes : {"dawn", "dusk", "night"})
-            names << library->pictures().bringIn(bytes, QString::fromLatin1(bytes) + u".png"_s)->name;
+            names << library->media().bringIn(bytes, QString::fromLatin1(bytes) + u".png"_s)->name;
         service.id = ServiceId::create();
         service.title = u"Sunday"_s;
         service.theme = samples::theme();
@@ -30,7 +30,7 @@ protected:
         const QMap<QString, QString> titles{{names[0], u"dawn.png"_s}};
         service.media = mediaFactsOf(service, media(), titles);
     }
-    [[nodiscard]] QString media() const { return library->pictures().folder(); }
+    [[nodiscard]] QString media() const { return library->media().folder(); }
     QString pack() {
         const QString to = path(u"sunday.mivanta"_s);
         EXPECT_TRUE(packService(service, planPack(service, media(), {}), to, {}));
@@ -59,7 +59,7 @@ protected:
         EXPECT_TRUE(unpacked.error().what.contains(why)) << unpacked.error().text().toStdString();
         EXPECT_FALSE(QFileInfo::exists(path(u"out"_s)));
         const QStringList before = filesIn(media());
-        EXPECT_FALSE(bringInMedia(file, library->pictures(), path(u"fonts"_s)));
+        EXPECT_FALSE(bringInMedia(file, library->media(), path(u"fonts"_s)));
         EXPECT_EQ(filesIn(media()), before);
     }
     QStringList names;
@@ -67,7 +67,7 @@ protected:
 };
 
 TEST_F(ServicePack, TakesEveryPictureOnceFromWhereverItIsUsed) {
-    EXPECT_EQ(picturesOf(service), (QStringList{names[0], names[1], names[2]}));
+    EXPECT_EQ(mediaOf(service), (QStringList{names[0], names[1], names[2]}));
     const PackPlan plan = planPack(service, media(), {});
     ASSERT_EQ(plan.files.size(), 3U);
     EXPECT_EQ(plan.files[0].title, u"dawn.png"_s);
@@ -81,16 +81,16 @@ TEST_F(ServicePack, OpensWithAnEmptyLibraryAndBringsEachPictureInOnce) {
     const auto opened = openService(file);
     ASSERT_TRUE(opened);
     EXPECT_TRUE(opened->isPacked);
-    EXPECT_EQ(missingMedia(opened->service, other->pictures().folder()).size(), 3U);
-    const auto first = bringInMedia(file, other->pictures(), path(u"fonts"_s));
+    EXPECT_EQ(missingMedia(opened->service, other->media().folder()).size(), 3U);
+    const auto first = bringInMedia(file, other->media(), path(u"fonts"_s));
     ASSERT_TRUE(first) << first.error().text().toStdString();
     EXPECT_EQ(first->added, 3);
-    EXPECT_TRUE(missingMedia(opened->service, other->pictures().folder()).empty());
-    EXPECT_EQ(other->pictures().all()->size(), 3U);
-    const auto again = bringInMedia(file, other->pictures(), path(u"fonts"_s));
+    EXPECT_TRUE(missingMedia(opened->service, other->media().folder()).empty());
+    EXPECT_EQ(other->media().all()->size(), 3U);
+    const auto again = bringInMedia(file, other->media(), path(u"fonts"_s));
     EXPECT_EQ(again->added, 0);
     EXPECT_EQ(again->already, 3);
-    EXPECT_EQ(filesIn(other->pictures().folder()).size(), 3);
+    EXPECT_EQ(filesIn(other->media().folder()).size(), 3);
 }
 
 TEST_F(ServicePack, UnpacksToAFolderAndRefusesOneThatHasIt) {
@@ -105,7 +105,7 @@ TEST_F(ServicePack, UnpacksToAFolderAndRefusesOneThatHasIt) {
 }
 
 TEST_F(ServicePack, WhatIsMissingIsSaidAndTheRestIsPacked) {
-    QFile::remove(library->pictures().pathOf(names[0]));
+    QFile::remove(library->media().pathOf(names[0]));
     const PackPlan plan = planPack(service, media(), {});
     EXPECT_EQ(plan.missing, QStringList{u"dawn.png"_s});
     EXPECT_EQ(plan.files.size(), 2U);
@@ -123,7 +123,7 @@ TEST_F(ServicePack, FontsWhoseLicenceForbidsItStayHere) {
     EXPECT_EQ(plan.leftOut[0].font.family, u"Own"_s);
     const QString to = path(u"f.mivanta"_s);
     ASSERT_TRUE(packService(service, plan, to, {}));
-    ASSERT_TRUE(bringInMedia(to, library->pictures(), path(u"fonts"_s)));
+    ASSERT_TRUE(bringInMedia(to, library->media(), path(u"fonts"_s)));
     EXPECT_EQ(filesIn(path(u"fonts"_s)), QStringList{u"Free.ttf"_s});
 }
 
@@ -200,8 +200,8 @@ TEST_F(ServicePack, FlippedBytesNeverBringInAnythingWrong) {
 
 TEST_F(ServicePack, PicturesAreRenamedWhereverTheyAre) {
     for (const QString& name : names)
-        renamePicture(service, name, u"new.png"_s);
-    EXPECT_EQ(picturesOf(service), QStringList{u"new.png"_s});
+        renameMedia(service, name, u"new.png"_s);
+    EXPECT_EQ(mediaOf(service), QStringList{u"new.png"_s});
 }
 
 TEST_F(ServicePack, AFolderThatIsNotThereIsSaidWithWhatToDo) {

@@ -94,20 +94,20 @@ TEST_F(ThemesInLibrary, OneIsTheUsual) {
 }
 
 TEST_F(ThemesInLibrary, PicturesAreKeptOnceByWhatIsInThem) {
-    const auto first = library->pictures().bringIn(picture(u"boats.JPG"_s, "some bytes"));
-    const auto again = library->pictures().bringIn(picture(u"ships.jpg"_s, "some bytes"));
-    const auto other = library->pictures().bringIn("other bytes", u"pasted"_s);
+    const auto first = library->media().bringIn(picture(u"boats.JPG"_s, "some bytes"));
+    const auto again = library->media().bringIn(picture(u"ships.jpg"_s, "some bytes"));
+    const auto other = library->media().bringIn("other bytes", u"pasted"_s);
     ASSERT_TRUE(first && again && other);
     EXPECT_EQ(first->name, again->name);
     EXPECT_TRUE(first->name.endsWith(u".jpg"_s));
     EXPECT_NE(first->name, other->name);
-    EXPECT_TRUE(QFileInfo::exists(library->pictures().pathOf(first->name)));
-    ASSERT_EQ(library->pictures().all()->size(), 2u);
-    EXPECT_FALSE(library->pictures().bringIn(folder.filePath(u"gone.jpg"_s)));
+    EXPECT_TRUE(QFileInfo::exists(library->media().pathOf(first->name)));
+    ASSERT_EQ(library->media().all()->size(), 2u);
+    EXPECT_FALSE(library->media().bringIn(folder.filePath(u"gone.jpg"_s)));
 }
 
 TEST_F(ThemesInLibrary, AThemeTravelsWithItsPictures) {
-    const auto stored = library->pictures().bringIn(picture(u"boats.jpg"_s, "boats"));
+    const auto stored = library->media().bringIn(picture(u"boats.jpg"_s, "boats"));
     Theme own = theme(u"boats"_s, u"Boats"_s);
     own.look.backdrop.kind = BackdropKind::Picture;
     own.look.backdrop.picture = stored->name;
@@ -117,28 +117,28 @@ TEST_F(ThemesInLibrary, AThemeTravelsWithItsPictures) {
     own.look.objects = {logo};
     ASSERT_TRUE(library->themes().save(own));
     const QString path = folder.filePath(u"boats.mivanta-theme"_s);
-    ASSERT_TRUE(library->themes().sendOut(own, path, library->pictures()));
+    ASSERT_TRUE(library->themes().sendOut(own, path, library->media()));
 
     const QTemporaryDir elsewhere;
     const auto other = std::move(*Library::open(elsewhere.path()));
-    const auto arrived = other->themes().bringIn(path, other->pictures());
+    const auto arrived = other->themes().bringIn(path, other->media());
     ASSERT_TRUE(arrived) << arrived.error().text().toStdString();
     EXPECT_EQ(*arrived, own);
-    QFile file(other->pictures().pathOf(arrived->look.backdrop.picture));
+    QFile file(other->media().pathOf(arrived->look.backdrop.picture));
     ASSERT_TRUE(file.open(QIODevice::ReadOnly));
     EXPECT_EQ(file.readAll(), "boats");
 
     // The same again is the same; another one of this name stands beside it.
-    EXPECT_EQ(*other->themes().bringIn(path, other->pictures()), own);
+    EXPECT_EQ(*other->themes().bringIn(path, other->media()), own);
     own.look.words.size = 50;
-    ASSERT_TRUE(library->themes().sendOut(own, path, library->pictures()));
-    const auto beside = other->themes().bringIn(path, other->pictures());
+    ASSERT_TRUE(library->themes().sendOut(own, path, library->media()));
+    const auto beside = other->themes().bringIn(path, other->media());
     ASSERT_TRUE(beside);
     EXPECT_EQ(beside->name, u"Boats 2"_s);
     EXPECT_NE(beside->id, own.id);
 
-    ASSERT_TRUE(QFile::remove(library->pictures().pathOf(stored->name)));
-    EXPECT_FALSE(library->themes().sendOut(own, path, library->pictures()));
+    ASSERT_TRUE(QFile::remove(library->media().pathOf(stored->name)));
+    EXPECT_FALSE(library->themes().sendOut(own, path, library->media()));
 }
 
 TEST_F(ThemesInLibrary, BrokenThemeFilesChangeNothing) {
@@ -155,16 +155,16 @@ TEST_F(ThemesInLibrary, BrokenThemeFilesChangeNothing) {
                                          zipWith({{"theme.json", noPicture}})};
     for (const QByteArray& bytes : broken) {
         const auto refused =
-            library->themes().bringIn(picture(u"x.mivanta-theme"_s, bytes), library->pictures());
+            library->themes().bringIn(picture(u"x.mivanta-theme"_s, bytes), library->media());
         EXPECT_FALSE(refused) << bytes.left(40).toStdString();
         if (!refused) {
             EXPECT_FALSE(refused.error().what.isEmpty());
         }
     }
     EXPECT_EQ(names().size(), before);
-    EXPECT_TRUE(library->pictures().all()->empty());
+    EXPECT_TRUE(library->media().all()->empty());
     EXPECT_TRUE(library->themes().bringIn(picture(u"bare.json"_s, R"({"id":"bare","name":"Bare"})"),
-                                          library->pictures())); // the bare JSON of a theme will do
+                                          library->media())); // the bare JSON of a theme will do
 }
 
 TEST(ThemeFile, NamesItsPicturesOnce) {

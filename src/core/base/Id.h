@@ -34,5 +34,6 @@ using ItemId = Id<struct ItemTag>;
 using ServiceId = Id<struct ServiceTag>;
 using TranslationId = Id<struct TranslationTag>;
 using TextId = Id<struct TextTag>;
+using GroupId = Id<struct GroupTag>;
 
 } // namespace mivanta

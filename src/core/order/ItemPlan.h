@@ -6,6 +6,14 @@
 
 namespace mivanta {
 
+/// What sounds when an item is taken.
+struct ItemSound {
+    QString name;        ///< of its file in the media folder
+    QString title;       ///< what it was called
+    bool goesOn = false; ///< until its end, also when another item is taken
+    friend bool operator==(const ItemSound&, const ItemSound&) = default;
+};
+
 /// What is planned for an item besides its words.
 struct ItemPlan {
     std::optional<int> seconds; ///< how long it takes; nothing = as long as it usually does
@@ -15,6 +23,7 @@ struct ItemPlan {
     std::optional<int> advance; ///< its next slide comes by itself after so many seconds, 1 to kLongestItem
     bool goesOn = false;        ///< with `advance`: behind its last slide the next item comes, too
     bool skipped = false;       ///< it stays in the order and is left out today
+    std::optional<ItemSound> sound{};
     friend bool operator==(const ItemPlan&, const ItemPlan&) = default;
 };
 

@@ -28,6 +28,14 @@ QString countdownTitle(const CountdownItem& item) {
     return words.isEmpty() ? QStringLiteral("Countdown") : words;
 }
 
+QString slotText(const SlotItem& item) {
+    if (item.wants == ItemKind::Song)
+        return QStringLiteral("song to choose");
+    if (item.wants == ItemKind::Passage)
+        return QStringLiteral("scripture to choose");
+    return item.wants == ItemKind::Text ? QStringLiteral("text to choose") : QStringLiteral("to choose");
+}
+
 QString pictureTitle(const PictureItem& item) {
     return !item.title.isEmpty() || item.pictures.empty() ? item.title : item.pictures.front().caption;
 }
@@ -44,6 +52,7 @@ QString titleOf(const ItemWords& words) {
               [&](const NoteItem& item) { return namedOr(item.words.section(u'\n', 0, 0), words); },
               [&](const PauseItem& item) { return namedOr(item.title, words); },
               [](const CountdownItem& item) { return countdownTitle(item); },
+              [&](const SlotItem& item) { return namedOr(item.name, words); },
               [](const UnknownItem& item) { return item.title.isEmpty() ? item.kind : item.title; }},
         words);
 }
@@ -65,6 +74,7 @@ QString kindText(const ItemWords& words) {
                                                      item.to->toString(QStringLiteral("HH:mm"))
                                                : QStringLiteral("counts down");
                             },
+                            [](const SlotItem& item) { return slotText(item); },
                             [](const UnknownItem&) { return QStringLiteral("not known here"); }},
                       words);
 }
@@ -83,6 +93,8 @@ auto nameIn(Words& words) {
         return Name(&note->words);
     if (auto* pause = std::get_if<PauseItem>(&words))
         return Name(&pause->title);
+    if (auto* slot = std::get_if<SlotItem>(&words))
+        return Name(&slot->name);
     auto* countdown = std::get_if<CountdownItem>(&words);
     return countdown ? Name(&countdown->words) : Name(nullptr);
 }
@@ -114,6 +126,7 @@ bool isSame(const ItemWords& a, const ItemWords& b) {
               [&](const NoteItem& item) { return item == std::get<NoteItem>(b); },
               [&](const PauseItem& item) { return item == std::get<PauseItem>(b); },
               [&](const CountdownItem& item) { return item == std::get<CountdownItem>(b); },
+              [&](const SlotItem& item) { return item == std::get<SlotItem>(b); },
               [&](const UnknownItem& item) { return item.json == std::get<UnknownItem>(b).json; }},
         a);
 }
@@ -127,7 +140,7 @@ std::optional<ItemKind> kindOf(const ItemWords& words) {
               [](const PictureItem&) { return Kind(ItemKind::Picture); },
               [](const NoteItem&) { return Kind(); }, [](const PauseItem&) { return Kind(ItemKind::Pause); },
               [](const CountdownItem&) { return Kind(ItemKind::Pause); },
-              [](const UnknownItem&) { return Kind(); }},
+              [](const SlotItem&) { return Kind(); }, [](const UnknownItem&) { return Kind(); }},
         words);
 }
 

@@ -30,7 +30,7 @@ struct TextItem {
 
 /// A picture of the library's media in the order.
 struct OrderPicture {
-    QString name;    ///< of its file in the media folder, as StoredPicture has it
+    QString name;    ///< of its file in the media folder, as StoredMedium has it
     QString caption; ///< what it was called; shown when the item says so
     friend bool operator==(const OrderPicture&, const OrderPicture&) = default;
 };
@@ -64,6 +64,13 @@ struct CountdownItem {
     friend bool operator==(const CountdownItem&, const CountdownItem&) = default;
 };
 
+/// A place that is still to be filled: with a song, a passage, a text, or with anything.
+struct SlotItem {
+    QString name; ///< "Opening song"
+    std::optional<ItemKind> wants;
+    friend bool operator==(const SlotItem&, const SlotItem&) = default;
+};
+
 /// Something that another version of the program put into the order: kept as it is, and never run.
 struct UnknownItem {
     QString kind;
@@ -72,7 +79,7 @@ struct UnknownItem {
 };
 
 using ItemWords = std::variant<Heading, SongItem, PassageItem, TextItem, PictureItem, NoteItem, PauseItem,
-                               CountdownItem, UnknownItem>;
+                               CountdownItem, SlotItem, UnknownItem>;
 
 [[nodiscard]] SongItem songItem(Song song);
 [[nodiscard]] PassageItem passageItem(Passage passage);
@@ -83,7 +90,7 @@ using ItemWords = std::variant<Heading, SongItem, PassageItem, TextItem, Picture
 /// "Song", "Scripture", "Prayer", "3 pictures"…; empty for a heading.
 [[nodiscard]] QString kindText(const ItemWords& words);
 
-/// True for what is named in the order itself: headings, notes, pauses, countdowns and pictures.
+/// True for what is named in the order itself: headings, notes, pauses, countdowns, places to fill, pictures.
 [[nodiscard]] bool canBeNamed(const ItemWords& words);
 /// The same with another name; anything else as it is.
 [[nodiscard]] ItemWords named(ItemWords words, const QString& name);

@@ -40,10 +40,70 @@ Result<bool> readDetail(const QString& line, Service& service, const std::vector
     return true;
 }
 
+/// "[kind] words"; nothing when the line is none of those.
+std::optional<ItemWords> wordsInBrackets(const QString& line) {
+    const auto end = line.indexOf(u']');
+    if (!line.startsWith(u'[') || end < 0)
+        return std::nullopt;
+    const QString kind = line.mid(1, end - 1).trimmed().toLower();
+    const QString words = line.mid(end + 1).trimmed();
+    if (kind == QLatin1String("song"))
+        return SlotItem{words, ItemKind::Song};
+    if (kind == QLatin1String("reading"))
+        return SlotItem{words, ItemKind::Passage};
+    if (kind == QLatin1String("text"))
+        return SlotItem{words, ItemKind::Text};
+    if (kind == QLatin1String("any"))
+        return SlotItem{words, std::nullopt};
+    if (kind == QLatin1String("note"))
+        return NoteItem{words};
+    if (kind == QLatin1String("pause"))
+        return PauseItem{words};
+    if (kind == QLatin1String("countdown"))
+        return CountdownItem{words, std::nullopt};
+    return std::nullopt;
+}
+
+/// "key: value" about an item, from behind its "+".
+Result<void> readPlan(const QString& line, ItemPlan& plan, const OrderSources& sources, const QString& at) {
+    const QString key = line.section(u':', 0, 0).trimmed().toLower();
+    const QString value = line.section(u':', 1).trimmed();
+    const auto length = [&](std::optional<int>& seconds) -> Result<void> {
+        seconds = durationFrom(value);
+        if (!seconds)
+            return failure(QStringLiteral("\"%1\" is no length").arg(value), at,
+                           QStringLiteral("Write it like 4, 4:30, 90 s or 1:05 h."));
+        return {};
+    };
+    if (key == QLatin1String("leader")) {
+        plan.leader = value;
+    } else if (key == QLatin1String("note")) {
+        plan.note = value;
+    } else if (key == QLatin1String("takes")) {
+        return length(plan.seconds);
+    } else if (key == QLatin1String("by itself")) {
+        return length(plan.advance);
+    } else if (key == QLatin1String("at")) {
+        plan.at = timeFrom(value);
+        if (!plan.at)
+            return failure(QStringLiteral("\"%1\" is no time of day").arg(value), at,
+                           QStringLiteral("Write it like 10:30."));
+    } else if (key == QLatin1String("sound") && sources.findSound) {
+        auto sound = sources.findSound(value);
+        if (!sound)
+            return tl::unexpected(Error{sound.error().what, at, sound.error().remedy});
+        plan.sound = std::move(*sound);
+    } else {
+        return failure(QStringLiteral("\"%1\" is not known of an item").arg(key), at,
+                       QStringLiteral("Write leader, note, takes, at, by itself or sound."));
+    }
+    return {};
+}
+
 } // namespace
 
 Result<Service> readOrderText(const QString& text, const QString& where, const std::vector<Theme>& themes,
-                              const std::function<Result<ItemWords>(const QString& line)>& findItem) {
+                              const OrderSources& sources) {
     Service service;
     service.id = ServiceId::create();
     if (!themes.empty())
@@ -58,12 +118,22 @@ Result<Service> readOrderText(const QString& text, const QString& where, const s
             service.items.push_back({ItemId::create(), Heading{line.mid(1).trimmed()}});
             continue;
         }
+        if (line.startsWith(u'+') && !service.items.empty()) {
+            auto read = readPlan(line.mid(1), service.items.back().plan, sources, lineAt(where, number));
+            if (!read)
+                return tl::unexpected(read.error());
+            continue;
+        }
+        if (auto words = wordsInBrackets(line)) {
+            service.items.push_back({ItemId::create(), std::move(*words)});
+            continue;
+        }
         const auto detail = readDetail(line, service, themes, lineAt(where, number));
         if (!detail)
             return tl::unexpected(detail.error());
         if (*detail)
             continue;
-        auto item = findItem(line);
+        auto item = sources.findItem(line);
         if (!item) {
             Error error = item.error();
             error.where = lineAt(where, number);

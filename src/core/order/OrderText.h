@@ -6,11 +6,18 @@
 
 namespace mivanta {
 
+/// Looks up what the lines of an order name; a failure ends the reading.
+struct OrderSources {
+    std::function<Result<ItemWords>(const QString& line)> findItem;
+    std::function<Result<ItemSound>(const QString& name)> findSound{};
+};
+
 /// Reads a service from lines of text: "Title: …", "Place: …", "Start: 2026-10-04 10:30", "Theme: id or name"
-/// first, then "# Heading" and one item a line: a title or a reference. `findItem` looks it up; its failure
-/// ends the reading. Without a theme, the first of `themes` is used.
-[[nodiscard]] Result<Service>
-readOrderText(const QString& text, const QString& where, const std::vector<Theme>& themes,
-              const std::function<Result<ItemWords>(const QString& line)>& findItem);
+/// first, then "# Heading" and one item a line: a title or a reference. "[song] Opening song" is a place to
+/// fill, as are "[reading] …", "[text] …" and "[any] …"; "[note] …", "[pause] …" and "[countdown] …" are
+/// those items. "+ leader: …", "+ note: …", "+ takes: 4:30", "+ at: 11:00", "+ by itself: 8 s" and "+ sound:
+/// …" are about the item before. Without a theme, the first of `themes` is used.
+[[nodiscard]] Result<Service> readOrderText(const QString& text, const QString& where,
+                                            const std::vector<Theme>& themes, const OrderSources& sources);
 
 } // namespace mivanta

@@ -13,14 +13,18 @@ struct Item {
     ItemLook look{};
     ItemPlan plan{};
     SlideEdits edits{};
+    GroupId group{}; ///< of items that stand together; null = in none
 
     [[nodiscard]] const Song* song() const;
     [[nodiscard]] const Passage* passage() const;
     [[nodiscard]] const TextItem* text() const;
     [[nodiscard]] bool isHeading() const { return std::holds_alternative<Heading>(content); }
     [[nodiscard]] bool isUnknown() const { return std::holds_alternative<UnknownItem>(content); }
-    /// False for headings, notes for the operator and what is unknown.
+    /// False for headings, notes for the operator, places to fill and what is unknown.
     [[nodiscard]] bool hasSlides() const { return kindOf(content).has_value(); }
+    [[nodiscard]] bool isSlot() const { return std::holds_alternative<SlotItem>(content); }
+    /// It takes its time: what has slides, and what will have when it is filled.
+    [[nodiscard]] bool hasPlan() const { return hasSlides() || isSlot(); }
     /// True for what comes up while the service runs.
     [[nodiscard]] bool isRun() const { return hasSlides() && !plan.skipped; }
     [[nodiscard]] QString title() const { return titleOf(content); }

@@ -31,12 +31,15 @@ void addOnce(QStringList& names, const QStringList& more) {
 
 } // namespace
 
-QStringList picturesOf(const Service& service) {
+QStringList mediaOf(const Service& service) {
     QStringList names;
-    for (const Item& item : service.items)
+    for (const Item& item : service.items) {
         if (const auto* set = std::get_if<PictureItem>(&item.content))
             for (const OrderPicture& picture : set->pictures)
                 addOnce(names, {picture.name});
+        if (item.plan.sound)
+            addOnce(names, {item.plan.sound->name});
+    }
     eachLook(
         service, [&](const Look& look) { addOnce(names, picturesOf(look)); },
         [&](const LookChoice& choice) {
@@ -47,12 +50,15 @@ QStringList picturesOf(const Service& service) {
     return names;
 }
 
-void renamePicture(Service& service, const QString& from, const QString& to) {
-    for (Item& item : service.items)
+void renameMedia(Service& service, const QString& from, const QString& to) {
+    for (Item& item : service.items) {
         if (auto* set = std::get_if<PictureItem>(&item.content))
             for (OrderPicture& picture : set->pictures)
                 if (picture.name == from)
                     picture.name = to;
+        if (item.plan.sound && item.plan.sound->name == from)
+            item.plan.sound->name = to;
+    }
     eachLook(
         service, [&](Look& look) { renamePicture(look, from, to); },
         [&](LookChoice& choice) {

@@ -4,11 +4,11 @@
 
 namespace mivanta {
 
-/// The files of the library's media that a service shows: in its items, its themes and every look in it. Each
-/// once, in the order in which they come.
-[[nodiscard]] QStringList picturesOf(const Service& service);
-/// Has another file shown wherever that one is.
-void renamePicture(Service& service, const QString& from, const QString& to);
+/// The files of the library's media that a service uses: pictures in its items, its themes and every look in
+/// it, and sounds. Each once, in the order in which they come.
+[[nodiscard]] QStringList mediaOf(const Service& service);
+/// Has another file used wherever that one is.
+void renameMedia(Service& service, const QString& from, const QString& to);
 
 /// A font that words of a service are set in.
 struct UsedFont {

@@ -34,6 +34,15 @@ void addSongFindings(std::vector<Finding>& findings, const Item& item, const Son
                             QStringLiteral("Add it if the song is sung under a licence.")});
 }
 
+void addSlotFindings(std::vector<Finding>& findings, const Service& service) {
+    for (const Item& item : service.items)
+        if (item.isSlot() && !item.plan.skipped)
+            findings.push_back(
+                {Severity::Doubt, item.id, QStringLiteral("Nothing is chosen yet"),
+                 QStringLiteral(
+                     "Find fills this place on the Prepare desk; while running it is passed over.")});
+}
+
 } // namespace
 
 std::vector<Finding> findingsOf(const Service& service, const RunPlan& plan) {
@@ -46,6 +55,7 @@ std::vector<Finding> findingsOf(const Service& service, const RunPlan& plan) {
         if (const Song* song = item->song())
             addSongFindings(findings, *item, *song);
     }
+    addSlotFindings(findings, service);
     std::stable_sort(findings.begin(), findings.end(),
                      [](const Finding& a, const Finding& b) { return a.severity < b.severity; });
     return findings;

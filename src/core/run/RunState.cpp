@@ -75,6 +75,7 @@ RunState shown(RunState state, const Cue& cue, const RunPlan& plan) {
         state.planNext.reset();
     }
     state.next = afterOnScreen(state, plan);
+    state.isLooking = false;
     return state;
 }
 
@@ -125,6 +126,7 @@ RunState lookedAhead(const RunState& state, const RunPlan& plan, int steps) {
             break;
         result.next = cue;
     }
+    result.isLooking = state.isLooking || !(result.next == state.next);
     return result;
 }
 
@@ -135,6 +137,7 @@ RunState lookedAtItem(const RunState& state, const RunPlan& plan, int item) {
 RunState lookedAt(const RunState& state, const Cue& cue) {
     RunState result = state;
     result.next = cue;
+    result.isLooking = true;
     return result;
 }
 
@@ -148,12 +151,14 @@ RunState lookedAtUnplanned(const RunState& state, const RunPlan& plan, const Ite
         result.planNext = afterOnScreen(state, plan);
     }
     result.next = Cue{item, slides->steps.front().position};
+    result.isLooking = true;
     return result;
 }
 
 RunState lookedBack(const RunState& state, const RunPlan& plan) {
     RunState result = state;
     result.next = afterOnScreen(result, plan);
+    result.isLooking = false;
     return result;
 }
 
@@ -164,8 +169,10 @@ RunState reconciled(const RunState& state, const RunPlan& plan) {
             result.itemHint = at;
     if (result.planNext && !plan.slidesOf(result.planNext->item))
         result.planNext = atHint(result, plan);
-    if (!result.next || !plan.slidesOf(result.next->item))
+    if (!result.next || !plan.slidesOf(result.next->item)) {
         result.next = afterOnScreen(result, plan);
+        result.isLooking = false;
+    }
     return result;
 }
 

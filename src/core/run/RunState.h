@@ -35,6 +35,7 @@ public:
 struct RunState {
     std::optional<Cue> onScreen;
     std::optional<Cue> next; ///< nothing at the end of the service
+    bool isLooking = false;  ///< `next` is where a look has put it
     Curtain curtain = Curtain::Open;
     int itemHint = 0; ///< where the item on screen stood, for when it is taken out of the order
     /// While an unplanned item is next or on screen: what of the plan was on screen, and what was next.

@@ -14,6 +14,7 @@ constexpr double kSpokenWordsAMinute = 110; // by everybody together
 constexpr int kRounding = 15;               // a guess is not told to the second
 constexpr int kSecondsAPicture = 10;
 constexpr int kSecondsAPause = 60;
+constexpr int kSecondsASlot = 180; // as most songs take
 constexpr int kHalfADay = 12 * 3600;
 
 int wordCount(const QString& text) {
@@ -33,8 +34,10 @@ QDateTime fixedTime(const QTime& at, const QDateTime& now) {
 } // namespace
 
 int guessedSeconds(const Item& item, const Service& service) {
-    if (!item.hasSlides())
+    if (!item.hasPlan())
         return 0;
+    if (item.isSlot())
+        return kSecondsASlot;
     if (const auto* pictures = std::get_if<PictureItem>(&item.content))
         return int(pictures->pictures.size()) * item.plan.advance.value_or(kSecondsAPicture);
     if (const auto* countdown = std::get_if<CountdownItem>(&item.content))
@@ -79,7 +82,7 @@ Timetable timetableOf(const Service& service) {
         row.begins = now;
         if (item.isHeading())
             heading = &row;
-        if (!item.hasSlides())
+        if (!item.hasPlan())
             continue;
         row.isGuessed = !item.plan.seconds;
         if (item.plan.skipped)

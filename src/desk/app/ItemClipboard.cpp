@@ -1,15 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/ItemClipboard.h"
+#include "core/order/Groups.h"
 #include "formats/ItemJson.h"
 #include <QJsonArray>
 #include <QJsonDocument>
 #include <QMimeData>
 
 namespace mivanta {
-
-namespace {
-constexpr const char* kMime = "application/x-mivanta-order+json";
-}
 
 QMimeData* itemsToMime(const std::vector<Item>& items) {
     QJsonArray json;
@@ -19,18 +16,18 @@ QMimeData* itemsToMime(const std::vector<Item>& items) {
         titles << (item.isHeading() ? QStringLiteral("# ") + item.title() : item.title());
     }
     auto* data = new QMimeData;
-    data->setData(QLatin1String(kMime), QJsonDocument(json).toJson(QJsonDocument::Compact));
+    data->setData(QLatin1String(kCopiesMime), QJsonDocument(json).toJson(QJsonDocument::Compact));
     data->setText(titles.join(u'\n'));
     return data;
 }
 
 bool holdsItems(const QMimeData& data) {
-    return data.hasFormat(QLatin1String(kMime));
+    return data.hasFormat(QLatin1String(kCopiesMime));
 }
 
 Result<std::vector<Item>> itemsFromMime(const QMimeData& data) {
     std::vector<Item> items;
-    const QJsonArray json = QJsonDocument::fromJson(data.data(QLatin1String(kMime))).array();
+    const QJsonArray json = QJsonDocument::fromJson(data.data(QLatin1String(kCopiesMime))).array();
     for (const QJsonValue& value : json) {
         auto item = itemFromJson(value.toObject(), QStringLiteral("the clipboard"));
         if (!item)
@@ -38,6 +35,7 @@ Result<std::vector<Item>> itemsFromMime(const QMimeData& data) {
         item->id = ItemId::create();
         items.push_back(std::move(*item));
     }
+    renewGroups(items);
     return items;
 }
 

@@ -3,6 +3,7 @@
 #include "desk/app/OpeningBar.h"
 #include "desk/app/PackingBar.h"
 #include "desk/app/RecentServices.h"
+#include "desk/app/StartMenu.h"
 #include "desk/check/CheckDesk.h"
 #include "desk/library/LibraryDesk.h"
 #include "desk/parts/Header.h"
@@ -85,6 +86,15 @@ void MainWindow::makeActions() {
     QAction* storeAs =
         makeAction(this, QStringLiteral("save-service-as"), QString(), tr("Save as\u2026"),
                    tr("Save the service under another name"), QKeySequence(QStringLiteral("Ctrl+Shift+S")));
+    auto* start = new StartMenu(
+        m_session, *m_prompts, [this](const auto& then) { settleUnsaved(then); }, this);
+    fresh->setMenu(start);
+    connect(start, &StartMenu::started, this, [this] { goTo(PrepareAt); });
+    QAction* begin = makeAction(this, QStringLiteral("begin-with"), QString(), tr("Begin with\u2026"),
+                                tr("Start a service from a template, an earlier one or an e-mail"),
+                                QKeySequence(QStringLiteral("Ctrl+Alt+N")));
+    connect(begin, &QAction::triggered, this,
+            [this, start] { start->popup(mapToGlobal(QPoint(width() / 5, height() / 8))); });
     m_recent = new RecentServices(this);
     open->setMenu(m_recent);
     connect(m_recent, &RecentServices::chosen, this, [this](const QString& path) {
@@ -143,11 +153,11 @@ void MainWindow::makeActions() {
     connect(m_stack, &QStackedWidget::currentChanged, this, showUndo);
     showUndo();
     m_fileActions = {fresh, open, store, pack, undo, redo};
-    m_editActions = {fresh, open, recent, pack, find, files, folder};
+    m_editActions = {fresh, begin, open, recent, pack, find, files, folder};
 }
 
 void MainWindow::makeDesks() {
-    const QString pictures = picturesFolder(m_session.library().folder());
+    const QString pictures = mediaFolderOf(m_session.library().folder());
     const QString cache = pictureCacheFolder(m_session.library().folder());
     m_thumbnails.setPictures(pictures, cache);
     m_session.contrasts().setPictures(pictures, cache);

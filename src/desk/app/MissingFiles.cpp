@@ -43,7 +43,7 @@ struct MissingFiles::Found {
     void bringIn(Library& library, const QString& name, const QString& path) {
         const auto facts = lookAtPicture(path);
         const auto picture =
-            facts ? library.pictures().bringIn(path) : Result<StoredPicture>(tl::unexpected(facts.error()));
+            facts ? library.media().bringIn(path) : Result<StoredMedium>(tl::unexpected(facts.error()));
         if (!picture) {
             errors.push_back(picture.error());
             return;
@@ -63,7 +63,7 @@ MissingFiles::MissingFiles(ServiceDocument& document, QString libraryFolder, QOb
       m_known(usualFolders()) {
     connect(&m_document, &ServiceDocument::opened, this, &MissingFiles::look);
     connect(&m_document, &ServiceDocument::changed, this, [this] {
-        if (picturesOf(m_document.service()) != m_looked)
+        if (mediaOf(m_document.service()) != m_looked)
             look();
     });
 }
@@ -98,7 +98,7 @@ void MissingFiles::use(const QString& name, const QString& path) {
 
 void MissingFiles::run(Job job) {
     job.service = m_document.service();
-    m_looked = picturesOf(job.service);
+    m_looked = mediaOf(job.service);
     job.libraryFolder = m_libraryFolder;
     job.folders = m_added + m_known;
     if (!m_document.path().isEmpty())
@@ -112,7 +112,7 @@ void MissingFiles::run(Job job) {
         [job, wanted = m_wanted]() -> Found {
             Found result;
             result.search = job.search;
-            auto missing = missingMedia(job.service, picturesFolder(job.libraryFolder));
+            auto missing = missingMedia(job.service, mediaFolderOf(job.libraryFolder));
             if (missing.empty())
                 return result;
             const auto library = Library::open(job.libraryFolder);

@@ -3,7 +3,7 @@
 #include "core/run/Cards.h"
 #include "desk/app/Prompts.h"
 #include "media/PictureProxies.h"
-#include "store/Pictures.h"
+#include "store/MediaFiles.h"
 #include <QBuffer>
 #include <QClipboard>
 #include <QGuiApplication>
@@ -62,7 +62,7 @@ OrderSender::~OrderSender() {
 RenderSources OrderSender::pictures() const {
     const QString folder = m_session.library().folder();
     return {PictureProxies::loader(
-        std::make_shared<PictureProxies>(picturesFolder(folder), pictureCacheFolder(folder)))};
+        std::make_shared<PictureProxies>(mediaFolderOf(folder), pictureCacheFolder(folder)))};
 }
 
 std::vector<SlideOnPaper> OrderSender::slides() const {

@@ -3,7 +3,7 @@
 #include "desk/app/Prompts.h"
 #include "desk/parts/Style.h"
 #include "render/FontFiles.h"
-#include "store/Pictures.h"
+#include "store/MediaFiles.h"
 #include <QFileInfo>
 #include <QHBoxLayout>
 #include <QLabel>
@@ -76,7 +76,7 @@ void PackingBar::start() {
     m_busy = true;
     m_worker.run(
         this,
-        [service, folder = picturesFolder(m_session.library().folder()),
+        [service, folder = mediaFolderOf(m_session.library().folder()),
          titles = m_session.document().mediaTitles()] {
             Planned planned{service, {}};
             planned.service.media = mediaFactsOf(service, folder, titles);

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/Prompts.h"
 #include "media/PictureProxies.h"
+#include "media/Sound.h"
 #include <QCoreApplication>
 #include <QFileDialog>
 #include <QInputDialog>
@@ -85,6 +86,12 @@ QStringList DialogPrompts::picturesToChoose() {
     return QFileDialog::getOpenFileNames(
         m_window, tr("Choose pictures"), {},
         tr("Pictures (*.%1);;All files (*)").arg(pictureSuffixes().join(QStringLiteral(" *."))));
+}
+
+QString DialogPrompts::soundToChoose() {
+    return QFileDialog::getOpenFileName(
+        m_window, tr("Choose a sound"), {},
+        tr("Sounds (*.%1);;All files (*)").arg(soundSuffixes().join(QStringLiteral(" *."))));
 }
 
 QString DialogPrompts::folderToLookIn() {

@@ -32,6 +32,7 @@ public:
     [[nodiscard]] virtual QStringList themeFilesToImport() = 0;
     [[nodiscard]] virtual QString pictureToChoose() = 0;
     [[nodiscard]] virtual QStringList picturesToChoose() = 0;
+    [[nodiscard]] virtual QString soundToChoose() = 0;
     /// For files that are missing.
     [[nodiscard]] virtual QString folderToLookIn() = 0;
     /// `warning`: who uses it.
@@ -72,6 +73,7 @@ public:
     [[nodiscard]] QStringList themeFilesToImport() override;
     [[nodiscard]] QString pictureToChoose() override;
     [[nodiscard]] QStringList picturesToChoose() override;
+    [[nodiscard]] QString soundToChoose() override;
     [[nodiscard]] QString folderToLookIn() override;
     [[nodiscard]] bool deleteTheme(const QString& name, const QString& warning) override;
     [[nodiscard]] Unsaved unsavedWork(const QString& service) override;

@@ -157,6 +157,7 @@ QByteArray RunController::keptState() const {
         json.insert(u"onScreen"_s, cueToJson(*m_state.onScreen));
     if (m_takenAt.isValid())
         json.insert(u"takenAt"_s, m_takenAt.toString(Qt::ISODateWithMs));
+    json.insert(u"looking"_s, m_state.isLooking);
     if (m_state.next)
         json.insert(u"next"_s, cueToJson(*m_state.next));
     if (m_state.planOnScreen)
@@ -187,6 +188,7 @@ void RunController::takeUp(const QByteArray& kept) {
     state.planNext = cueFromJson(json[u"planNext"_s]);
     state.onScreen = cueFromJson(json[u"onScreen"_s]);
     state.next = cueFromJson(json[u"next"_s]);
+    state.isLooking = json[u"looking"_s].toBool();
     state.curtain = Curtain(json[u"curtain"_s].toInt());
     state.itemHint = json[u"hint"_s].toInt();
     m_state = reconciled(state, m_book);
@@ -197,6 +199,7 @@ void RunController::takeUp(const QByteArray& kept) {
         scene.curtain = m_state.curtain;
     keep();
     m_prefetchSoon.start();
+    Q_EMIT takenUp();
     Q_EMIT changed();
     if (m_state.onScreen)
         Q_EMIT shown();

@@ -42,7 +42,8 @@ public:
 
 Q_SIGNALS:
     void changed();
-    void shown(); ///< something was put on screen, or taken up again after a restart
+    void takenUp(); ///< what was on screen before a restart; shown() follows
+    void shown();   ///< something was put on screen, or taken up again after a restart
 
 private:
     void change(const RunState& next);

@@ -1,7 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/ServiceDocument.h"
+#include "core/order/Groups.h"
+#include "core/order/Templates.h"
 #include "render/FontFiles.h"
-#include "store/Pictures.h"
+#include "store/MediaFiles.h"
 #include "store/ServicePack.h"
 #include <QSet>
 #include <algorithm>
@@ -37,7 +39,7 @@ private:
     void show(const Service& service) {
         m_document.m_service = service;
         ++m_document.m_changes;
-        m_document.m_journalSoon.start();
+        m_document.journalSoon();
         Q_EMIT m_document.changed();
     }
 
@@ -50,7 +52,7 @@ private:
 ServiceDocument::ServiceDocument(const QString& libraryFolder, Theme usualTheme, QObject* parent)
     : QObject(parent),
       m_usualTheme(std::move(usualTheme)),
-      m_mediaFolder(picturesFolder(libraryFolder)),
+      m_mediaFolder(mediaFolderOf(libraryFolder)),
       m_journal(std::make_shared<Journal>(libraryFolder)) {
     m_undo.setUndoLimit(kUndoLimit);
     m_journalSoon.setSingleShot(true);
@@ -67,6 +69,7 @@ ServiceDocument::~ServiceDocument() {
 }
 
 void ServiceDocument::apply(Service next, const QString& what, int visit) {
+    settleGroups(next.items);
     m_undo.push(new Change(*this, std::move(next), what, visit));
 }
 
@@ -103,6 +106,7 @@ std::vector<ItemId> ServiceDocument::duplicate(const std::vector<ItemId>& ids) {
             made.push_back(copies.back().id);
             last = std::max(last, at);
         }
+    renewGroups(copies);
     if (!copies.empty())
         insertItems(last + 1, std::move(copies),
                     made.size() == 1 ? tr("a copy of %1").arg(m_service.item(ids.front())->title())
@@ -117,7 +121,7 @@ void ServiceDocument::changePart(Part Item::*member, const std::vector<ItemId>& 
     bool isChanged = false;
     for (const ItemId& id : ids) {
         const int at = next.indexOf(id);
-        if (at < 0 || !next.items[size_t(at)].hasSlides())
+        if (at < 0 || !next.items[size_t(at)].hasPlan())
             continue;
         Part& part = next.items[size_t(at)].*member;
         const Part before = part;
@@ -161,6 +165,12 @@ void ServiceDocument::move(const std::vector<ItemId>& ids, int to) {
     const QSet<ItemId> moving(ids.begin(), ids.end());
     const auto isMoving = [&](const Item& item) { return moving.contains(item.id); };
     Service next = m_service;
+    for (Item& item : next.items) { // whoever goes without the others leaves the group
+        const std::vector<ItemId> members = groupOf(m_service.items, item.id);
+        if (isMoving(item) && !std::all_of(members.begin(), members.end(),
+                                           [&](const ItemId& id) { return moving.contains(id); }))
+            item.group = {};
+    }
     to = std::clamp(to, 0, int(next.items.size()));
     std::stable_partition(next.items.begin(), next.items.begin() + to,
                           [&](const Item& i) { return !isMoving(i); });
@@ -170,6 +180,54 @@ void ServiceDocument::move(const std::vector<ItemId>& ids, int to) {
     if (!same)
         apply(std::move(next), ids.size() == 1 ? tr("moving %1").arg(m_service.item(ids.front())->title())
                                                : tr("moving %1 items").arg(ids.size()));
+}
+
+void ServiceDocument::group(const std::vector<ItemId>& ids) {
+    if (ids.size() < 2)
+        return;
+    const QSet<ItemId> joining(ids.begin(), ids.end());
+    const auto joins = [&](const Item& item) { return joining.contains(item.id); };
+    Service next = m_service;
+    const GroupId group = GroupId::create();
+    for (Item& item : next.items)
+        if (joins(item))
+            item.group = group;
+    const auto first = std::find_if(next.items.begin(), next.items.end(), joins);
+    std::stable_partition(first, next.items.end(), joins);
+    apply(std::move(next), tr("grouping %1 items").arg(ids.size()));
+}
+
+void ServiceDocument::ungroup(const std::vector<ItemId>& ids) {
+    Service next = m_service;
+    bool isChanged = false;
+    for (const ItemId& id : ids)
+        for (const ItemId& member : groupOf(m_service.items, id))
+            if (const int at = next.indexOf(member); at >= 0 && !next.items[size_t(at)].group.isNull()) {
+                next.items[size_t(at)].group = {};
+                isChanged = true;
+            }
+    if (isChanged)
+        apply(std::move(next), tr("dissolving a group"));
+}
+
+void ServiceDocument::fill(const ItemId& slot, ItemWords words) {
+    Service next = m_service;
+    const int at = next.indexOf(slot);
+    if (at < 0 || !next.items[size_t(at)].isSlot())
+        return;
+    const QString title = titleOf(words);
+    next.items[size_t(at)].content = std::move(words);
+    apply(std::move(next), tr("choosing %1").arg(title));
+}
+
+void ServiceDocument::makeSlots(const std::vector<ItemId>& ids) {
+    Service next = m_service;
+    int made = 0;
+    for (const ItemId& id : ids)
+        if (const int at = next.indexOf(id); at >= 0)
+            made += becomeSlot(next.items[size_t(at)]) ? 1 : 0;
+    if (made > 0)
+        apply(std::move(next), made == 1 ? tr("choosing anew") : tr("choosing %1 items anew").arg(made));
 }
 
 void ServiceDocument::rename(const ItemId& id, const QString& title) {
@@ -196,13 +254,21 @@ void ServiceDocument::setTitle(const QString& title) {
     apply(std::move(next), tr("renaming the service"));
 }
 
+void ServiceDocument::setPlace(const QString& place) {
+    if (place == m_service.place)
+        return;
+    Service next = m_service;
+    next.place = place;
+    apply(std::move(next), tr("where the service is"));
+}
+
 void ServiceDocument::replacePictures(const QMap<QString, QString>& instead) {
-    const QStringList shown = picturesOf(m_service);
+    const QStringList shown = mediaOf(m_service);
     Service next = m_service;
     int replaced = 0;
     for (auto it = instead.begin(); it != instead.end(); ++it)
         if (it.key() != it.value() && shown.contains(it.key())) {
-            renamePicture(next, it.key(), it.value());
+            renameMedia(next, it.key(), it.value());
             ++replaced;
         }
     if (replaced > 0)
@@ -249,7 +315,7 @@ void ServiceDocument::take(Service service, const QString& path, const std::opti
     m_isPacked = false;
     m_recovered = false;
     m_undo.clear();
-    m_journalSoon.start();
+    journalSoon();
     Q_EMIT changed();
     Q_EMIT stateChanged();
     Q_EMIT opened();
@@ -260,6 +326,12 @@ void ServiceDocument::startNew() {
     service.id = ServiceId::create();
     service.theme = m_usualTheme;
     take(std::move(service), {}, {});
+}
+
+void ServiceDocument::startFrom(Service service) {
+    take(std::move(service), {}, {});
+    m_recovered = true; // nothing of it is in a file yet
+    Q_EMIT stateChanged();
 }
 
 void ServiceDocument::open(const QString& path) {
@@ -323,6 +395,12 @@ void ServiceDocument::recover() {
             Q_EMIT stateChanged();
             Q_EMIT recovered(unsaved);
         });
+}
+
+/// Also when changes never pause: what is unsaved is on the disk soon after the first of them.
+void ServiceDocument::journalSoon() {
+    if (!m_journalSoon.isActive())
+        m_journalSoon.start();
 }
 
 void ServiceDocument::writeJournal() {

@@ -30,6 +30,14 @@ public:
     /// Each of them once more, behind the last of them. The new ones.
     std::vector<ItemId> duplicate(const std::vector<ItemId>& ids);
     void remove(const std::vector<ItemId>& ids);
+    /// Puts them one behind the other, where the first of them is, to stay together; at least two.
+    void group(const std::vector<ItemId>& ids);
+    /// Dissolves the groups that any of them is in.
+    void ungroup(const std::vector<ItemId>& ids);
+    /// A place to fill becomes what was chosen for it; its plan stays.
+    void fill(const ItemId& slot, ItemWords words);
+    /// What was chosen becomes places to fill again, named by what it was, as one step.
+    void makeSlots(const std::vector<ItemId>& ids);
     /// Moves the items, in their order, to stand before what is at `to` now.
     void move(const std::vector<ItemId>& ids, int to);
     /// The words of an item become these, in this service only. Changes of one `visit` (not 0) that follow
@@ -47,16 +55,20 @@ public:
     /// What has a name of its own in the order: a heading, a note, a pause, a countdown, pictures.
     void rename(const ItemId& id, const QString& title);
     void setTitle(const QString& title);
+    void setPlace(const QString& place);
     void setTheme(const Theme& theme);
     /// The service's copies of this theme become as it is.
     void updateTheme(const Theme& theme);
     /// That new services begin with.
     void setUsualTheme(const Theme& theme) { m_usualTheme = theme; }
+    [[nodiscard]] const Theme& usualTheme() const { return m_usualTheme; }
     /// What is chosen for the target; `library`: where themes are copied from.
     void changeLook(const LookTarget& target, const std::vector<Theme>& library,
                     const std::function<void(LookChoice&)>& change, const QString& what, int visit = 0);
 
     void startNew();
+    /// A new service made of another one: never saved, and to be saved.
+    void startFrom(Service service);
     void open(const QString& path);
     /// What the library's media were called, by their names in the media folder; saved with those in use.
     void setMediaTitles(const QMap<QString, QString>& titles) { m_mediaTitles = titles; }
@@ -92,6 +104,7 @@ private:
                     const std::function<void(Part&)>& change, const QString& what, int visit);
     void apply(Service next, const QString& what, int visit = 0);
     void take(Service service, const QString& path, const std::optional<FileStamp>& stamp);
+    void journalSoon();
     void writeJournal();
 
     Service m_service;

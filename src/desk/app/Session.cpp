@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/Session.h"
 #include "render/Fonts.h"
-#include "store/Pictures.h"
+#include "store/MediaFiles.h"
 #include "store/ServicePack.h"
 #include "store/Settings.h"
 
@@ -19,7 +19,7 @@ Session::Session(Options options, QObject* parent)
                 {true,
                  m_options.program,
                  {QStringLiteral("--library"), m_options.libraryFolder},
-                 picturesFolder(m_options.libraryFolder),
+                 mediaFolderOf(m_options.libraryFolder),
                  pictureCacheFolder(m_options.libraryFolder)}}),
       m_run(m_book, m_player) {
     connect(&m_library, &LibraryClient::failed, this, &Session::problem);
@@ -29,6 +29,7 @@ Session::Session(Options options, QObject* parent)
     connect(&m_library, &LibraryClient::changed, this, &Session::loadMediaTitles);
     connect(&m_document, &ServiceDocument::packedOpened, this, &Session::bringInPacked);
     connect(&m_differences, &Differences::failed, this, &Session::problem);
+    connect(&m_sounds, &ItemSounds::failed, this, &Session::problem);
     connect(&m_missing, &MissingFiles::failed, this, &Session::problem);
     connect(&m_missing, &MissingFiles::found, this, [this](int files) {
         Q_EMIT notice(files == 1 ? tr("A missing file was found and is in the library now.")
@@ -105,11 +106,11 @@ void Session::loadMediaTitles() {
     m_library.ask<Titles>(
         this,
         [](Library& library) -> Result<Titles> {
-            const auto all = library.pictures().all();
+            const auto all = library.media().all();
             if (!all)
                 return tl::unexpected(all.error());
             Titles titles;
-            for (const StoredPicture& picture : *all)
+            for (const StoredMedium& picture : *all)
                 titles.insert(picture.name, picture.title);
             return titles;
         },
@@ -136,7 +137,7 @@ void Session::bringInPacked(const QString& path) {
             const auto library = Library::open(folder);
             if (!library)
                 return tl::unexpected(library.error());
-            return bringInMedia(path, (*library)->pictures(), fontsFolder(folder));
+            return bringInMedia(path, (*library)->media(), fontsFolder(folder));
         },
         [this](const Result<UnpackedMedia>& brought) {
             if (!brought) {

@@ -3,6 +3,7 @@
 #include "desk/app/AutoAdvance.h"
 #include "desk/app/Contrasts.h"
 #include "desk/app/Differences.h"
+#include "desk/app/ItemSounds.h"
 #include "desk/app/LibraryClient.h"
 #include "desk/app/MissingFiles.h"
 #include "desk/app/ServiceDocument.h"
@@ -39,6 +40,7 @@ public:
     [[nodiscard]] SlideBook& book() { return m_book; }
     [[nodiscard]] RunController& run() { return m_run; }
     [[nodiscard]] AutoAdvance& advance() { return m_advance; }
+    [[nodiscard]] ItemSounds& sounds() { return m_sounds; }
     [[nodiscard]] Contrasts& contrasts() { return m_contrasts; }
     [[nodiscard]] ServiceReadings& readings() { return m_readings; }
     [[nodiscard]] PlayerClient& player() { return m_player; }
@@ -78,6 +80,7 @@ private:
     PlayerClient m_player;
     RunController m_run;
     AutoAdvance m_advance{m_run, m_document};
+    ItemSounds m_sounds{m_run, m_document, m_player};
     Worker m_settings{QStringLiteral("settings")};
     Worker m_unpacking{QStringLiteral("unpacking")};
     std::vector<Monitor> m_monitors;

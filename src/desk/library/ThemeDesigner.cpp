@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/ThemeDesigner.h"
-#include "desk/app/BringInPicture.h"
+#include "desk/app/BringInMedia.h"
 #include "desk/app/Prompts.h"
 #include "desk/library/ThemeSample.h"
 #include "desk/parts/Columns.h"
@@ -191,7 +191,7 @@ void ThemeDesigner::focusName() {
 void ThemeDesigner::takePicture(const QString& path) {
     if (!m_draft.theme())
         return;
-    bringInPicture(m_session, this, path, [this, id = m_draft.theme()->id](const StoredPicture& picture) {
+    bringInPicture(m_session, this, path, [this, id = m_draft.theme()->id](const StoredMedium& picture) {
         if (!m_draft.theme() || m_draft.theme()->id != id)
             return;
         m_draft.endVisit();
@@ -200,7 +200,7 @@ void ThemeDesigner::takePicture(const QString& path) {
     });
 }
 
-void ThemeDesigner::addPicture(const StoredPicture& picture) {
+void ThemeDesigner::addPicture(const StoredMedium& picture) {
     m_draft.endVisit();
     changeObjects([&](auto& objects) { objects.push_back(SlideObject::ofPicture(picture.name)); });
 }

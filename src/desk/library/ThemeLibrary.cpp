@@ -258,7 +258,7 @@ void ThemeLibrary::bringIn(const QStringList& paths) {
             m_designer->takePicture(path);
             continue;
         }
-        ask<Theme>([path](Library& library) { return library.themes().bringIn(path, library.pictures()); },
+        ask<Theme>([path](Library& library) { return library.themes().bringIn(path, library.media()); },
                    [this](const Theme& theme) {
                        m_wanted = theme.id;
                        Q_EMIT m_session.notice(
@@ -276,7 +276,7 @@ void ThemeLibrary::sendOut() {
     if (!path.endsWith(QLatin1String(kThemeSuffix)))
         path += u'.' + QLatin1String(kThemeSuffix);
     change([path, theme = *m_draft.theme()](
-               Library& library) { return library.themes().sendOut(theme, path, library.pictures()); },
+               Library& library) { return library.themes().sendOut(theme, path, library.media()); },
            [this, path] { Q_EMIT m_session.notice(tr("Written to %1.").arg(path)); });
 }
 

@@ -304,7 +304,7 @@ public:
         row->addStretch(1);
         setFocusProxy(m_choose);
         connect(m_choose, &QPushButton::clicked, this, [this, choose = std::move(choose)] {
-            choose([editor = QPointer<PictureEditor>(this)](const StoredPicture& picture) {
+            choose([editor = QPointer<PictureEditor>(this)](const StoredMedium& picture) {
                 if (editor)
                     Q_EMIT editor->edited(picture.name);
             });

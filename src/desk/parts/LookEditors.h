@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/theme/LookProperty.h"
-#include "store/Pictures.h"
+#include "store/MediaFiles.h"
 #include <QWidget>
 #include <functional>
 
@@ -20,7 +20,7 @@ Q_SIGNALS:
 };
 
 /// Asks the person for a picture of the library, or a file; the answer may come later, or never.
-using PictureChooser = std::function<void(const std::function<void(const StoredPicture&)>& chosen)>;
+using PictureChooser = std::function<void(const std::function<void(const StoredMedium&)>& chosen)>;
 
 /// The editor for a property; its object name is the property's key.
 [[nodiscard]] LookEditor* makeLookEditor(const LookProperty& property, const PictureChooser& choosePicture,

@@ -333,13 +333,13 @@ void ObjectsEditor::put(const SlideObject& object) {
     Q_EMIT opened(m_open);
 }
 
-void ObjectsEditor::addPicture(const StoredPicture& picture) {
+void ObjectsEditor::addPicture(const StoredMedium& picture) {
     put(SlideObject::ofPicture(picture.name));
 }
 
 void ObjectsEditor::addObject(ObjectKind kind) {
     if (kind == ObjectKind::Picture) {
-        m_choosePicture([editor = QPointer<ObjectsEditor>(this)](const StoredPicture& picture) {
+        m_choosePicture([editor = QPointer<ObjectsEditor>(this)](const StoredMedium& picture) {
             if (editor)
                 editor->addPicture(picture);
         });

@@ -18,7 +18,7 @@ public:
     [[nodiscard]] const std::vector<SlideObject>& objects() const { return m_objects; }
     /// Opens one of them, and closes the others; -1 = all are closed.
     void open(int index);
-    void addPicture(const StoredPicture& picture);
+    void addPicture(const StoredMedium& picture);
 
 Q_SIGNALS:
     void opened(int index);

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/ArrangeInService.h"
 #include "core/run/Cards.h"
-#include "desk/app/BringInPicture.h"
+#include "desk/app/BringInMedia.h"
 #include "desk/parts/Columns.h"
 #include "desk/parts/ObjectsEditor.h"
 #include "desk/parts/SlideCanvas.h"
@@ -68,7 +68,7 @@ ArrangeInService::ArrangeInService(Session& session, ThumbnailStore& thumbnails,
     connect(m_canvas, &SlideCanvas::objectRemoved, this, [this](int index) {
         changeObjects([index](auto& objects) { objects.erase(objects.begin() + index); });
     });
-    const auto add = [this](const StoredPicture& picture) { m_objects->addPicture(picture); };
+    const auto add = [this](const StoredMedium& picture) { m_objects->addPicture(picture); };
     connect(m_canvas, &SlideCanvas::objectDropped, this,
             [this, add](const QString& path) { bringInPicture(m_session, this, path, add); });
     connect(m_canvas, &SlideCanvas::picturePasted, this,

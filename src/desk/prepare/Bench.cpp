@@ -11,6 +11,7 @@
 #include "desk/prepare/PlanInService.h"
 #include "desk/prepare/SlideInService.h"
 #include "desk/prepare/SongInService.h"
+#include "desk/prepare/SoundInService.h"
 #include "desk/prepare/StageInService.h"
 #include "desk/prepare/TextInService.h"
 #include <QGridLayout>
@@ -57,6 +58,7 @@ Bench::Bench(Session& session, Prompts& prompts, ThumbnailStore& thumbnails,
     connect(m_slide, &SlideInService::moveWanted, this, &Bench::moveSlide);
     connect(m_text, &TextInService::libraryWanted, this, &Bench::openInLibrary);
     m_plan = new PlanInService(m_session, content);
+    m_sound = new SoundInService(m_session, prompts, content);
     m_stage = new StageInService(m_session, content);
     m_look = new LookInService(m_session, m_thumbnails, choosePicture, content);
 
@@ -72,6 +74,7 @@ Bench::Bench(Session& session, Prompts& prompts, ThumbnailStore& thumbnails,
     column->addWidget(m_set);
     column->addSpacing(spaced(1));
     column->addWidget(m_plan);
+    column->addWidget(m_sound);
     column->addWidget(m_stage);
     column->addSpacing(spaced(2));
     column->addWidget(m_song);
@@ -96,6 +99,7 @@ void Bench::setItem(const ItemId& id) {
     m_moment->setItem(id);
     m_slide->setItem(id);
     m_plan->setItem(id);
+    m_sound->setItem(id);
     m_stage->setItem(id);
     m_look->setItem(id);
     for (PictureView* picture : m_pictures)
@@ -133,6 +137,7 @@ void Bench::refresh() {
         m_kind->setText(facts.join(QStringLiteral(" \u00b7 ")));
     }
     m_plan->refresh();
+    m_sound->refresh();
     m_stage->refresh();
     m_song->refresh();
     m_passage->refresh();

@@ -18,6 +18,7 @@ class PlanInService;
 class Prompts;
 class SlideInService;
 class SongInService;
+class SoundInService;
 class StageInService;
 class TextInService;
 
@@ -30,6 +31,7 @@ public:
     void setItem(const ItemId& id);
     [[nodiscard]] LookInService* look() { return m_look; }
     [[nodiscard]] PlanInService* plan() { return m_plan; }
+    [[nodiscard]] SoundInService* sound() { return m_sound; }
     [[nodiscard]] StageInService* stage() { return m_stage; }
     [[nodiscard]] MomentInService* moment() { return m_moment; }
 
@@ -63,6 +65,7 @@ private:
     SlideInService* m_slide;
     TextInService* m_text;
     PlanInService* m_plan;
+    SoundInService* m_sound;
     StageInService* m_stage;
     LookInService* m_look;
 };

@@ -17,14 +17,14 @@ auto commonValue(const std::vector<const Item*>& items, Read read)
     return first;
 }
 
-/// The chosen items that have slides; only the current one when it is not among them.
-inline std::vector<ItemId> chosenWithSlides(const Service& service, std::vector<ItemId> chosen,
-                                            const ItemId& current) {
+/// The chosen items that `has` is true of; only the current one when it is not among them.
+inline std::vector<ItemId> chosenThat(bool (Item::*has)() const, const Service& service,
+                                      std::vector<ItemId> chosen, const ItemId& current) {
     if (std::find(chosen.begin(), chosen.end(), current) == chosen.end())
         chosen = {current};
     std::erase_if(chosen, [&](const ItemId& id) {
         const Item* item = service.item(id);
-        return !item || !item->hasSlides();
+        return !item || !(item->*has)();
     });
     return chosen;
 }

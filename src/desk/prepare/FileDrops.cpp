@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/FileDrops.h"
-#include "desk/app/BringInPicture.h"
+#include "desk/app/BringInMedia.h"
 #include "formats/SongReader.h"
 #include "media/PictureProxies.h"
 #include <QFileInfo>
@@ -59,7 +59,10 @@ void placeFiles(Session& session, QObject* asker, const QStringList& files,
         else
             Q_EMIT session.problem(
                 {QObject::tr("\u201c%1\u201d cannot be put into the order").arg(QFileInfo(file).fileName()),
-                 file, QObject::tr("Drop pictures or song files here; open a service with Ctrl+O.")});
+                 file,
+                 QObject::tr("Drop pictures or song files here, and sounds beside \u201cSounds\u201d of an "
+                             "item; open a "
+                             "service with Ctrl+O.")});
     }
     bringInPictures(session, asker, pictures, [place](std::vector<OrderPicture> taken) {
         place(PictureItem{{}, std::move(taken)});

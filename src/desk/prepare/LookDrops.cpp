@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/LookDrops.h"
-#include "desk/app/BringInPicture.h"
+#include "desk/app/BringInMedia.h"
 #include "desk/app/Session.h"
 #include <QCoreApplication>
 
@@ -24,7 +24,7 @@ void useTheme(Session& session, const LookTarget& target, const QString& onto, c
 }
 
 void usePicture(Session& session, const LookTarget& target, const QString& onto,
-                const StoredPicture& picture) {
+                const StoredMedium& picture) {
     session.document().changeLook(
         target, session.book().themes(),
         [&](LookChoice& choice) {
@@ -47,9 +47,7 @@ void dropLook(Session& session, QObject* asker, const LookTarget& target, const 
     } else if (drop.isThemeFile) {
         session.library().ask<Theme>(
             asker,
-            [path = drop.file](Library& library) {
-                return library.themes().bringIn(path, library.pictures());
-            },
+            [path = drop.file](Library& library) { return library.themes().bringIn(path, library.media()); },
             [&session, target, onto](const Result<Theme>& theme) {
                 if (theme)
                     useTheme(session, target, onto, *theme);
@@ -58,7 +56,7 @@ void dropLook(Session& session, QObject* asker, const LookTarget& target, const 
             },
             true);
     } else {
-        bringInPicture(session, asker, drop.file, [&session, target, onto](const StoredPicture& picture) {
+        bringInPicture(session, asker, drop.file, [&session, target, onto](const StoredMedium& picture) {
             usePicture(session, target, onto, picture);
         });
     }

@@ -22,6 +22,8 @@ std::optional<QString> wordsOf(const ItemWords& words) {
         return note->words;
     if (const auto* pause = std::get_if<PauseItem>(&words))
         return pause->title;
+    if (const auto* slot = std::get_if<SlotItem>(&words))
+        return slot->name;
     const auto* countdown = std::get_if<CountdownItem>(&words);
     return countdown ? Words(countdown->words) : std::nullopt;
 }
@@ -100,6 +102,8 @@ void MomentInService::refresh() {
         return;
     const auto* countdown = std::get_if<CountdownItem>(&shown->content);
     m_what->setText(countdown ? tr("Words over the figures")
+                    : shown->isSlot()
+                        ? tr("What this place is for; what Find has for it is put here with Enter")
                     : std::holds_alternative<PauseItem>(shown->content)
                         ? tr("What the pause is for; the musicians see it, the hall does not")
                         : tr("What the operator reads here while running; it is on no screen"));

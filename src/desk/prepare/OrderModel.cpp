@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/OrderModel.h"
 #include "core/run/Cards.h"
+#include "desk/app/ItemClipboard.h"
 #include "desk/parts/FindList.h"
 #include "desk/parts/LookDrag.h"
 #include <QMimeData>
@@ -52,6 +53,16 @@ QString OrderModel::slackText(int row) const {
     return *slack > 0 ? tr("%1 free").arg(durationText(*slack)) : tr("%1 over").arg(durationText(-*slack));
 }
 
+OrderModel::GroupPlace OrderModel::groupPlace(int row) const {
+    const auto& items = m_document.service().items;
+    const GroupId& group = items[size_t(row)].group;
+    if (group.isNull())
+        return InNone;
+    const bool isFirst = row == 0 || !(items[size_t(row - 1)].group == group);
+    const bool isLast = row + 1 == int(items.size()) || !(items[size_t(row + 1)].group == group);
+    return isFirst ? First : isLast ? Last : Middle;
+}
+
 int OrderModel::rowCount(const QModelIndex& parent) const {
     return parent.isValid() ? 0 : int(m_document.service().items.size());
 }
@@ -74,7 +85,9 @@ QVariant OrderModel::data(const QModelIndex& index, int role) const {
     case IsHeadingRole:
         return item.isHeading();
     case IsNoteRole:
-        return std::holds_alternative<NoteItem>(item.content);
+        return std::holds_alternative<NoteItem>(item.content) || item.isSlot();
+    case GroupRole:
+        return groupPlace(index.row());
     case SideRole: {
         const int seconds = m_times.rows[size_t(index.row())].seconds;
         if (item.isHeading())
@@ -124,16 +137,24 @@ Qt::ItemFlags OrderModel::flags(const QModelIndex& index) const {
 
 QStringList OrderModel::mimeTypes() const {
     return {QString::fromLatin1(kItemsMime), QString::fromLatin1(FindListModel::kMimeType),
-            QStringLiteral("text/uri-list")};
+            QStringLiteral("text/uri-list"), QString::fromLatin1(kCopiesMime), QStringLiteral("text/plain")};
 }
 
 QMimeData* OrderModel::mimeData(const QModelIndexList& indexes) const {
-    QStringList ids;
-    for (const QModelIndex& index : indexes)
+    QStringList ids{m_token};
+    std::vector<Item> items;
+    for (const QModelIndex& index : indexes) {
         ids << idAt(index.row()).text();
-    auto* data = new QMimeData;
+        items.push_back(m_document.service().items[size_t(index.row())]);
+    }
+    QMimeData* data = itemsToMime(items); // for another window
     data->setData(QString::fromLatin1(kItemsMime), ids.join(u'\n').toLatin1());
     return data;
+}
+
+/// Dragged from this very order, not from another window's.
+bool OrderModel::isOwn(const QMimeData& data) const {
+    return data.data(QString::fromLatin1(kItemsMime)).split('\n').value(0) == m_token.toLatin1();
 }
 
 bool OrderModel::dropMimeData(const QMimeData* data, Qt::DropAction, int row, int,
@@ -147,13 +168,22 @@ bool OrderModel::dropMimeData(const QMimeData* data, Qt::DropAction, int row, in
         Q_EMIT filesDropped(files, to);
         return true;
     }
-    if (!data->hasFormat(QString::fromLatin1(kItemsMime)))
-        return false;
-    std::vector<ItemId> ids;
-    for (const QByteArray& id : data->data(QString::fromLatin1(kItemsMime)).split('\n'))
-        ids.push_back(ItemId::fromText(QString::fromLatin1(id)));
-    m_document.move(ids, to);
-    return true;
+    if (isOwn(*data)) {
+        std::vector<ItemId> ids;
+        for (const QByteArray& id : data->data(QString::fromLatin1(kItemsMime)).split('\n').mid(1))
+            ids.push_back(ItemId::fromText(QString::fromLatin1(id)));
+        m_document.move(ids, to);
+        return true;
+    }
+    if (holdsItems(*data)) {
+        if (const auto items = itemsFromMime(*data))
+            m_document.insertItems(to, *items,
+                                   tr("bringing %1 items from another service").arg(items->size()));
+        return true;
+    }
+    if (data->hasText())
+        Q_EMIT textDropped(data->text(), to);
+    return data->hasText();
 }
 
 } // namespace mivanta

@@ -4,6 +4,7 @@
 #include "desk/app/Finding.h"
 #include "desk/app/ServiceDocument.h"
 #include <QAbstractListModel>
+#include <QUuid>
 
 namespace mivanta {
 
@@ -19,8 +20,11 @@ public:
         SlackRole,   ///< before a fixed time: "2 min free", "1:30 min over"; else empty
         IsLateRole,  ///< true when that time is missed
         SkippedRole, ///< left out today
-        IsNoteRole,  ///< for the operator
+        IsNoteRole,  ///< for the operator, or a place to fill
+        GroupRole,   ///< a GroupPlace
     };
+    /// Where an item stands among those that it belongs with.
+    enum GroupPlace { InNone, First, Middle, Last };
     explicit OrderModel(ServiceDocument& document, QObject* parent = nullptr);
 
     [[nodiscard]] int rowCount(const QModelIndex& parent = {}) const override;
@@ -40,15 +44,19 @@ public:
 
 Q_SIGNALS:
     void filesDropped(const QStringList& files, int at);
+    void textDropped(const QString& text, int at);
     void picksDropped(const std::vector<mivanta::FindPick>& picks, int at);
 
 private:
     void work();
     [[nodiscard]] QString slackText(int row) const;
+    [[nodiscard]] GroupPlace groupPlace(int row) const;
+    [[nodiscard]] bool isOwn(const QMimeData& data) const;
 
     ServiceDocument& m_document;
     Timetable m_times;
-    std::vector<int> m_numbers; ///< by row; 0 = none
+    std::vector<int> m_numbers;                             ///< by row; 0 = none
+    const QString m_token = QUuid::createUuid().toString(); ///< tells its own drags from other windows'
 };
 
 } // namespace mivanta

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/OrderSheet.h"
+#include "core/order/Groups.h"
 #include "desk/app/ItemClipboard.h"
 #include "desk/parts/Columns.h"
 #include "desk/parts/Style.h"
@@ -203,8 +204,13 @@ void OrderSheet::copySelected() {
 
 void OrderSheet::paste() {
     const QMimeData* data = QGuiApplication::clipboard()->mimeData();
-    if (!data || !holdsItems(*data))
+    if (!data)
         return;
+    if (!holdsItems(*data)) {
+        if (data->hasText())
+            Q_EMIT textPasted(data->text(), markerRow());
+        return;
+    }
     const auto items = itemsFromMime(*data);
     if (!items) {
         Q_EMIT failed(items.error());
@@ -221,6 +227,24 @@ void OrderSheet::paste() {
 
 void OrderSheet::duplicateSelected() {
     selectAll(m_document.duplicate(selected()));
+}
+
+void OrderSheet::groupSelected() {
+    const std::vector<ItemId> ids = selected();
+    if (ids.empty())
+        return;
+    const std::vector<ItemId> members = groupOf(m_document.service().items, ids.front());
+    const bool isInside = std::all_of(ids.begin(), ids.end(), [&](const ItemId& id) {
+        return std::find(members.begin(), members.end(), id) != members.end();
+    });
+    if (isInside)
+        selectAll(members);
+    else
+        m_document.group(ids);
+}
+
+void OrderSheet::ungroupSelected() {
+    m_document.ungroup(selected());
 }
 
 void OrderSheet::skipSelected() {

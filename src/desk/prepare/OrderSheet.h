@@ -28,6 +28,8 @@ public:
     void copySelected();
     void paste(); ///< behind the mark
     void duplicateSelected();
+    void groupSelected(); ///< several: they stay together; one of a group: chooses all of it
+    void ungroupSelected();
     void skipSelected(); ///< leaves them out today, or takes them back when all are
     void renameCurrent();
     [[nodiscard]] QListView* view() { return m_view; }
@@ -39,6 +41,7 @@ Q_SIGNALS:
     void selectionChanged();
     void titleClicked();
     void startClicked();
+    void textPasted(const QString& text, int at);
     void failed(const mivanta::Error& error);
     /// Onto these items, or onto the service when there are none.
     void lookDropped(const std::vector<mivanta::ItemId>& onto, const mivanta::LookDrop& drop);

@@ -30,6 +30,7 @@ public:
             painter->setPen(QPen(day().accent, 1));
             painter->drawRect(option.rect.adjusted(0, 0, -1, -1));
         }
+        paintBracket(*painter, option.rect, index);
         if (index.data(OrderModel::IsHeadingRole).toBool())
             paintHeading(*painter, option.rect, index);
         else
@@ -49,6 +50,22 @@ public:
     }
 
 private:
+    /// Of items that stay together, at their left.
+    static void paintBracket(QPainter& painter, const QRect& area, const QModelIndex& index) {
+        const int place = index.data(OrderModel::GroupRole).toInt();
+        if (place == OrderModel::InNone)
+            return;
+        painter.setPen(QPen(day().accent, 2));
+        const int x = area.left() + 1;
+        const int top = place == OrderModel::First ? area.top() + spaced(1) : area.top();
+        const int bottom = place == OrderModel::Last ? area.bottom() - spaced(1) : area.bottom();
+        painter.drawLine(x, top, x, bottom);
+        if (place == OrderModel::First)
+            painter.drawLine(x, top, x + spaced(0.75), top);
+        if (place == OrderModel::Last)
+            painter.drawLine(x, bottom, x + spaced(0.75), bottom);
+    }
+
     static void paintHeading(QPainter& painter, const QRect& area, const QModelIndex& index) {
         QFont font = textFont(1.02, true);
         font.setCapitalization(QFont::SmallCaps);

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/PicturesInService.h"
-#include "desk/app/BringInPicture.h"
+#include "desk/app/BringInMedia.h"
 #include "desk/app/Prompts.h"
 #include "desk/parts/Style.h"
 #include <QCheckBox>

@@ -6,14 +6,13 @@
 #include "desk/prepare/CommonValue.h"
 #include <QCheckBox>
 #include <QGridLayout>
+#include <QHBoxLayout>
 #include <QLabel>
 #include <QLineEdit>
 
 namespace mivanta {
 
 namespace {
-
-constexpr int kSmallField = 34; // in steps of the layout
 
 template <typename Value>
 std::optional<Value> commonPlan(const std::vector<const Item*>& items, Value ItemPlan::*member) {
@@ -28,15 +27,14 @@ PlanInService::PlanInService(Session& session, QWidget* parent) : QWidget(parent
     grid->setContentsMargins(0, 0, 0, 0);
     grid->setHorizontalSpacing(spaced(2));
     grid->setVerticalSpacing(spaced(1.5));
-    grid->setColumnStretch(3, 1);
+    for (const int column : {1, 3, 5})
+        grid->setColumnStretch(column, 1);
     m_at = field("plan-at", tr("Begins at"),
                  tr("A time that it must begin at, such as 10:30; empty = when what is before it ends"));
     m_takes = field("plan-takes", tr("Takes"),
                     tr("How long it is planned for: 4, 4:30, 90 s, 1:05 h; empty = guessed from its words"));
     m_leader = field("plan-leader", tr("Led by"), tr("Who leads it; printed on the order"));
     m_note = field("plan-note", tr("Note"), tr("A note for the operator; never on a screen of the hall"));
-    for (QLineEdit* small : {m_at, m_takes})
-        small->setMaximumWidth(spaced(kSmallField));
     m_skipped = new QCheckBox(tr("Leave out today"), this);
     m_skipped->setObjectName(QStringLiteral("plan-skipped"));
     m_skipped->setToolTip(tr("It stays in the order and is passed over while running (Ctrl+T)"));
@@ -44,7 +42,6 @@ PlanInService::PlanInService(Session& session, QWidget* parent) : QWidget(parent
         field("plan-advance", tr("By itself"),
               tr("The next slide of this item comes by itself after so long: 10 s, 1:30; empty = only "
                  "when it is taken"));
-    m_advance->setMaximumWidth(spaced(kSmallField));
     m_goesOn = new QCheckBox(tr("then on to the next item"), this);
     m_goesOn->setObjectName(QStringLiteral("plan-goes-on"));
     m_goesOn->setToolTip(tr("Behind its last slide the next item comes by itself, too"));
@@ -58,19 +55,23 @@ PlanInService::PlanInService(Session& session, QWidget* parent) : QWidget(parent
         text->setBuddy(edit);
         return text;
     };
+    auto* checks = new QHBoxLayout;
+    checks->setSpacing(spaced(4));
+    checks->addWidget(m_goesOn);
+    checks->addWidget(m_skipped);
+    checks->addStretch(1);
     grid->addWidget(label(m_at), 0, 0);
     grid->addWidget(m_at, 0, 1);
-    grid->addWidget(label(m_leader), 0, 2);
-    grid->addWidget(m_leader, 0, 3);
-    grid->addWidget(label(m_takes), 1, 0);
-    grid->addWidget(m_takes, 1, 1);
+    grid->addWidget(label(m_takes), 0, 2);
+    grid->addWidget(m_takes, 0, 3);
+    grid->addWidget(label(m_advance), 0, 4);
+    grid->addWidget(m_advance, 0, 5);
+    grid->addWidget(label(m_leader), 1, 0);
+    grid->addWidget(m_leader, 1, 1);
     grid->addWidget(label(m_note), 1, 2);
-    grid->addWidget(m_note, 1, 3);
-    grid->addWidget(label(m_advance), 2, 0);
-    grid->addWidget(m_advance, 2, 1);
-    grid->addWidget(m_goesOn, 2, 2, 1, 2);
-    grid->addWidget(m_skipped, 3, 0, 1, 4);
-    grid->addWidget(m_wrong, 4, 0, 1, 4);
+    grid->addWidget(m_note, 1, 3, 1, 3);
+    grid->addLayout(checks, 2, 0, 1, 6);
+    grid->addWidget(m_wrong, 3, 0, 1, 6);
     connect(m_advance, &QLineEdit::editingFinished, this, &PlanInService::takeAdvance);
     connect(m_goesOn, &QCheckBox::clicked, this, [this](bool on) {
         m_goesOn->setTristate(false);
@@ -110,8 +111,8 @@ void PlanInService::setItem(const ItemId& id) {
 }
 
 std::vector<ItemId> PlanInService::items() const {
-    return chosenWithSlides(m_session.document().service(),
-                            m_selection ? m_selection() : std::vector<ItemId>(), m_item);
+    return chosenThat(&Item::hasPlan, m_session.document().service(),
+                      m_selection ? m_selection() : std::vector<ItemId>(), m_item);
 }
 
 void PlanInService::change(const QString& what, const std::function<void(ItemPlan&)>& work) {

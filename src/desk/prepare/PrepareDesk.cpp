@@ -1,8 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/PrepareDesk.h"
 #include "core/run/Cards.h"
-#include "desk/app/BringInPicture.h"
+#include "desk/app/BringInMedia.h"
 #include "desk/app/OrderSender.h"
+#include "desk/app/PasteOrder.h"
 #include "desk/app/Placing.h"
 #include "desk/parts/Columns.h"
 #include "desk/parts/SendMenu.h"
@@ -13,9 +14,12 @@
 #include "desk/prepare/LookInService.h"
 #include "desk/prepare/MomentInService.h"
 #include "desk/prepare/PlanInService.h"
+#include "desk/prepare/SoundInService.h"
 #include "desk/prepare/StageInService.h"
 #include "desk/prepare/WordsInService.h"
 #include <QAction>
+#include <QClipboard>
+#include <QGuiApplication>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QMenu>
@@ -41,6 +45,7 @@ PrepareDesk::PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileAc
     m_bench->look()->setSelection([this] { return m_sheet->selected(); });
     m_bench->plan()->setSelection([this] { return m_sheet->selected(); });
     m_bench->stage()->setSelection([this] { return m_sheet->selected(); });
+    m_bench->sound()->setSelection([this] { return m_sheet->selected(); });
     auto* row = new QHBoxLayout(order);
     row->setContentsMargins(spaced(4), 0, 0, 0);
     row->setSpacing(0);
@@ -61,10 +66,16 @@ PrepareDesk::PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileAc
         m_pages->setCurrentIndex(0);
         m_sheet->setFocus();
     });
-    connect(m_sheet, &OrderSheet::currentChanged, this, [this] { m_bench->setItem(m_sheet->current()); });
+    connect(m_sheet, &OrderSheet::currentChanged, this, [this] {
+        m_bench->setItem(m_sheet->current());
+        showWanted();
+    });
+    connect(m_sheet, &OrderSheet::textPasted, this, &PrepareDesk::addText);
+    connect(m_sheet->model(), &OrderModel::textDropped, this, &PrepareDesk::addText);
     connect(m_sheet, &OrderSheet::selectionChanged, this, [this] {
         m_bench->plan()->refresh();
         m_bench->stage()->refresh();
+        m_bench->sound()->refresh();
     });
     connect(m_sheet, &OrderSheet::titleClicked, this, &PrepareDesk::rename);
     connect(m_sheet, &OrderSheet::startClicked, this, &PrepareDesk::changeStart);
@@ -80,6 +91,11 @@ PrepareDesk::PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileAc
     connect(&m_session.document(), &ServiceDocument::opened, this, [this] {
         m_pages->setCurrentIndex(0);
         const auto& items = m_session.document().service().items;
+        for (const Item& item : items)
+            if (item.isSlot()) {
+                m_sheet->select(item.id);
+                return;
+            }
         for (const Item& item : items)
             if (!item.isHeading()) {
                 m_sheet->select(item.id);
@@ -203,7 +219,11 @@ void PrepareDesk::selectItem(const ItemId& id) {
 }
 
 void PrepareDesk::add(const std::vector<FindPick>& picks) {
-    addAt(picks, m_sheet->markerRow());
+    const Item* current = m_session.document().service().item(m_sheet->current());
+    if (current && current->isSlot())
+        fillSlots(picks);
+    else
+        addAt(picks, m_sheet->markerRow());
 }
 
 void PrepareDesk::addAt(const std::vector<FindPick>& picks, int at) {
@@ -215,6 +235,45 @@ std::function<void(ItemWords)> PrepareDesk::placeFrom(int at) {
     return [this, row = std::make_shared<int>(at)](ItemWords words) {
         m_sheet->select(m_session.document().insert((*row)++, std::move(words)));
     };
+}
+
+/// Fills the place that is chosen and goes on to the next one; what is left over when all are filled is put
+/// behind the last.
+void PrepareDesk::fillSlots(const std::vector<FindPick>& picks) {
+    placePicks(m_session, m_prompts, this, picks, [this](ItemWords words) {
+        ServiceDocument& document = m_session.document();
+        const ItemId slot = m_sheet->current();
+        const Item* item = document.service().item(slot);
+        if (!item || !item->isSlot()) {
+            m_sheet->select(document.insert(m_sheet->markerRow(), std::move(words)));
+            return;
+        }
+        document.fill(slot, std::move(words));
+        const auto& items = document.service().items;
+        const auto next = std::find_if(items.begin() + document.service().indexOf(slot), items.end(),
+                                       [](const Item& each) { return each.isSlot(); });
+        m_sheet->select(next == items.end() ? slot : next->id);
+    });
+}
+
+/// Lines from an e-mail or a table, at the mark.
+void PrepareDesk::addText(const QString& text, int at) {
+    auto* dialog = new PasteOrder(m_session, text, tr("Add them to the order"), this);
+    connect(dialog, &PasteOrder::taken, this, [this, at](const std::vector<Item>& items) {
+        m_session.document().insertItems(at, items, tr("adding %1 items from a list").arg(items.size()));
+        if (!items.empty())
+            m_sheet->select(items.back().id);
+    });
+    dialog->open();
+}
+
+/// Find says what it is for while a place to fill is chosen.
+void PrepareDesk::showWanted() {
+    const Item* item = m_session.document().service().item(m_sheet->current());
+    const auto* slot = item ? std::get_if<SlotItem>(&item->content) : nullptr;
+    m_find->box()->setPlaceholderText(
+        slot ? tr("For \u201c%1\u201d: title, words, luk 5 1-11\u2026").arg(item->title())
+             : tr("Title, words, number, or luk 5 1-11\u2026"));
 }
 
 /// Everything that Find does not find.
@@ -242,6 +301,13 @@ QToolButton* PrepareDesk::addMenuButton(QAction* heading) {
         });
     add("add-note", tr("A &note for the operator"), tr("Read on the Run desk only"),
         [this] { addMoment(NoteItem()); });
+    add("add-slot", tr("A place to &fill"), tr("To be chosen later; Find fills it while it is chosen"),
+        [this] {
+            addMoment(SlotItem{tr("To be chosen"), std::nullopt});
+        });
+    add("add-list", tr("&Lines from an e-mail or a list\u2026"),
+        tr("Several items at once, matched with songs, passages and texts"),
+        [this] { addText(QGuiApplication::clipboard()->text(), m_sheet->markerRow()); });
     add("add-pause", tr("A pa&use"), tr("The backdrop without words, for silence or something played"),
         [this] { addMoment(PauseItem{tr("Quiet time")}); });
     add("add-countdown", tr("A &countdown"), tr("To a time of day, or for a while"), [this] {
@@ -317,9 +383,32 @@ void PrepareDesk::buildSheetMenu() {
     add("item-paste", tr("Paste"), QKeySequence::Paste, &OrderSheet::paste);
     add("item-duplicate", tr("Duplicate"), QKeySequence(QStringLiteral("Ctrl+D")),
         &OrderSheet::duplicateSelected);
+    add("item-group", tr("Keep together"), QKeySequence(QStringLiteral("Ctrl+G")),
+        &OrderSheet::groupSelected);
+    add("item-ungroup", tr("Keep together no longer"), QKeySequence(QStringLiteral("Ctrl+Shift+G")),
+        &OrderSheet::ungroupSelected);
+    add("item-anew", tr("Choose anew"), QKeySequence(QStringLiteral("Ctrl+Shift+C")),
+        [this] { m_session.document().makeSlots(m_sheet->selected()); });
     add("item-skip", tr("Leave out today"), QKeySequence(QStringLiteral("Ctrl+T")),
         &OrderSheet::skipSelected);
     add("item-remove", tr("Remove"), QKeySequence(Qt::Key_Delete), &OrderSheet::removeSelected);
+    auto* line = new QAction(view);
+    line->setSeparator(true);
+    view->addAction(line);
+    const auto addForService = [&](const char* name, const QString& text, const char* keys, auto work) {
+        add(name, text, QKeySequence(QLatin1String(keys)), work);
+        view->actions().last()->setShortcutContext(Qt::WidgetWithChildrenShortcut);
+        addAction(view->actions().last()); // also while the order is empty, or Find has the focus
+    };
+    addForService("service-name", tr("Name of the service\u2026"), "Ctrl+Shift+T", [this] { rename(); });
+    addForService("service-place", tr("Where it is\u2026"), "Ctrl+Shift+W", [this] { changePlace(); });
+    addForService("service-start", tr("When it begins\u2026"), "Ctrl+Shift+B", [this] { changeStart(); });
+}
+
+void PrepareDesk::changePlace() {
+    const QString before = m_session.document().service().place;
+    if (const QString place = m_prompts.text(tr("Where the service is:"), before); !place.isEmpty())
+        m_session.document().setPlace(place);
 }
 
 void PrepareDesk::changeStart() {

@@ -42,12 +42,16 @@ private:
     QToolButton* addMenuButton(QAction* heading);
     void addMoment(ItemWords words);
     [[nodiscard]] std::function<void(ItemWords)> placeFrom(int at);
+    void fillSlots(const std::vector<FindPick>& picks);
+    void addText(const QString& text, int at);
+    void showWanted();
     void addAt(const std::vector<FindPick>& picks, int at);
     void takeLook(const std::vector<ItemId>& onto, const LookDrop& drop);
     void addHeading();
     /// Every song of the service, as it stands here.
     void sendSheets(SendWay way);
     void rename();
+    void changePlace();
     void changeStart();
     void buildSheetMenu();
     void previewFound();

@@ -43,8 +43,8 @@ StageInService::StageInService(Session& session, QWidget* parent) : QWidget(pare
 }
 
 std::vector<ItemId> StageInService::items() const {
-    return chosenWithSlides(m_session.document().service(),
-                            m_selection ? m_selection() : std::vector<ItemId>(), m_item);
+    return chosenThat(&Item::hasSlides, m_session.document().service(),
+                      m_selection ? m_selection() : std::vector<ItemId>(), m_item);
 }
 
 void StageInService::setItem(const ItemId& id) {

@@ -21,6 +21,8 @@ public:
     /// Steps of this item on screen and next; -1 = elsewhere.
     void setMarks(int onScreenStep, int nextStep);
     [[nodiscard]] const ItemId& item() const { return m_item; }
+    /// What stands at the right of its head.
+    [[nodiscard]] const QString& side() const { return m_side; }
     [[nodiscard]] bool isOpen() const { return m_open; }
     [[nodiscard]] const std::vector<LaneCard*>& cards() const { return m_cards; }
     /// Where the marked card (next, else on screen) stands, for scrolling to it.

@@ -52,6 +52,9 @@ void setContent(Lane& lane, const Item& item, const Service& service) {
     }
     if (!item.plan.leader.isEmpty())
         side = side.isEmpty() ? item.plan.leader : item.plan.leader + QStringLiteral(" \u00b7 ") + side;
+    if (item.plan.sound)
+        side = QStringLiteral("\u266a ") + item.plan.sound->title +
+               (side.isEmpty() ? side : QStringLiteral(" \u00b7 ") + side);
     lane.setNote(item.plan.note);
     const bool hasParts = item.song() != nullptr;
     lane.setContent(item.title(), side,

@@ -4,6 +4,7 @@
 #include "desk/app/Placing.h"
 #include "desk/parts/Style.h"
 #include "desk/run/RunFind.h"
+#include "desk/run/SoundLine.h"
 #include <QApplication>
 #include <QHBoxLayout>
 #include <QKeyEvent>
@@ -127,6 +128,7 @@ QWidget* RunDesk::buildSide(ThumbnailStore& thumbnails) {
     column->addSpacing(spaced(2));
     column->addWidget(m_where);
     column->addWidget(m_byItself);
+    column->addWidget(new SoundLine(m_session.sounds(), side));
     column->addWidget(m_goTo);
     column->addStretch(1);
     return side;
@@ -358,6 +360,9 @@ bool RunDesk::obeyKey(QKeyEvent* event) {
     case Qt::Key_Escape:
         forgetDigits();
         run.lookBack();
+        return true;
+    case Qt::Key_S:
+        m_session.sounds().stop();
         return true;
     case Qt::Key_H:
         m_session.advance().stop();

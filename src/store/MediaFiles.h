@@ -8,39 +8,39 @@ namespace mivanta {
 
 class Database;
 
-/// A picture of the library.
-struct StoredPicture {
+/// A picture or a sound of the library.
+struct StoredMedium {
     QString name;  ///< of its file in the media folder: its content's SHA-256 and its suffix
     QString title; ///< what its file was called
-    friend bool operator==(const StoredPicture&, const StoredPicture&) = default;
+    friend bool operator==(const StoredMedium&, const StoredMedium&) = default;
 };
 
-/// The pictures in a library's media folder, named by what is in them, so that none is there twice.
+/// The files in a library's media folder, named by what is in them, so that none is there twice.
 /// Synchronous; used on the thread that opened the database.
-class Pictures {
+class MediaFiles {
 public:
-    Pictures(Database& database, QString folder);
+    MediaFiles(Database& database, QString folder);
 
-    /// Copies a file into the library. That it is a picture has been seen to.
-    [[nodiscard]] Result<StoredPicture> bringIn(const QString& path);
+    /// Copies a file into the library. That it is a picture or a sound has been seen to.
+    [[nodiscard]] Result<StoredMedium> bringIn(const QString& path);
     /// The same for bytes, such as those of a picture that was pasted.
-    [[nodiscard]] Result<StoredPicture> bringIn(const QByteArray& bytes, const QString& title);
+    [[nodiscard]] Result<StoredMedium> bringIn(const QByteArray& bytes, const QString& title);
     /// Takes over a file of the same disk whose name says its content, as pathOf() wants it.
     [[nodiscard]] Result<void> moveIn(const QString& path, const QString& name, const QString& title);
     /// The last one first.
-    [[nodiscard]] Result<std::vector<StoredPicture>> all();
+    [[nodiscard]] Result<std::vector<StoredMedium>> all();
     [[nodiscard]] QString pathOf(const QString& name) const;
     [[nodiscard]] const QString& folder() const { return m_folder; }
 
 private:
-    [[nodiscard]] Result<void> note(const StoredPicture& picture);
+    [[nodiscard]] Result<void> note(const StoredMedium& medium);
     Database& m_database;
     QString m_folder;
 };
 
-/// Where the pictures of a library folder are.
-[[nodiscard]] QString picturesFolder(const QString& libraryFolder);
-/// Where scaled copies of them are kept; it can be removed at any time.
+/// Where the media of a library folder are.
+[[nodiscard]] QString mediaFolderOf(const QString& libraryFolder);
+/// Where scaled copies of its pictures are kept; it can be removed at any time.
 [[nodiscard]] QString pictureCacheFolder(const QString& libraryFolder);
 
 } // namespace mivanta

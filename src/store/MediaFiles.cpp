@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "store/Pictures.h"
+#include "store/MediaFiles.h"
 #include "store/Database.h"
 #include "store/ServiceStore.h"
 #include <QCryptographicHash>
@@ -19,68 +19,70 @@ constexpr qint64 kLargestFile = 512LL << 20;
 QString nameFor(const QByteArray& bytes, const QString& title) {
     QString suffix = QFileInfo(title).suffix().toLower();
     if (suffix.isEmpty() || suffix.size() > 5)
-        suffix = u"picture"_s;
+        suffix = u"file"_s;
     return QString::fromLatin1(QCryptographicHash::hash(bytes, QCryptographicHash::Sha256).toHex()) + u'.' +
            suffix;
 }
 
 } // namespace
 
-Pictures::Pictures(Database& database, QString folder) : m_database(database), m_folder(std::move(folder)) {}
+MediaFiles::MediaFiles(Database& database, QString folder)
+    : m_database(database),
+      m_folder(std::move(folder)) {}
 
-QString Pictures::pathOf(const QString& name) const {
+QString MediaFiles::pathOf(const QString& name) const {
     return m_folder + u'/' + name;
 }
 
-Result<StoredPicture> Pictures::bringIn(const QString& path) {
+Result<StoredMedium> MediaFiles::bringIn(const QString& path) {
     QFile file(path);
     if (!file.open(QIODevice::ReadOnly))
         return failure(file.errorString(), path, u"Choose another file."_s);
     if (file.size() > kLargestFile)
-        return failure(u"the picture is larger than 512 MB"_s, path, u"Make it smaller first."_s);
+        return failure(u"the file is larger than 512 MB"_s, path, u"Make it smaller first."_s);
     return bringIn(file.readAll(), QFileInfo(path).fileName());
 }
 
-Result<StoredPicture> Pictures::bringIn(const QByteArray& bytes, const QString& title) {
+Result<StoredMedium> MediaFiles::bringIn(const QByteArray& bytes, const QString& title) {
     if (!QDir().mkpath(m_folder))
-        return failure(u"the folder for pictures could not be made"_s, m_folder,
+        return failure(u"the folder for media could not be made"_s, m_folder,
                        u"Check that you may write there."_s);
-    const StoredPicture picture{nameFor(bytes, title), title};
-    if (!QFileInfo::exists(pathOf(picture.name)))
-        if (auto written = writeSafely(pathOf(picture.name), bytes); !written)
+    const StoredMedium medium{nameFor(bytes, title), title};
+    if (!QFileInfo::exists(pathOf(medium.name)))
+        if (auto written = writeSafely(pathOf(medium.name), bytes); !written)
             return tl::unexpected(written.error());
-    if (auto kept = note(picture); !kept)
+    if (auto kept = note(medium); !kept)
         return tl::unexpected(kept.error());
-    return picture;
+    return medium;
 }
 
-Result<void> Pictures::note(const StoredPicture& picture) {
-    auto kept = m_database.change(u"INSERT INTO picture(name, title, added_at) VALUES (?, ?, ?)"
+Result<void> MediaFiles::note(const StoredMedium& medium) {
+    auto kept = m_database.change(u"INSERT INTO medium(name, title, added_at) VALUES (?, ?, ?)"
                                   " ON CONFLICT(name) DO NOTHING"_s,
-                                  {picture.name, picture.title, QDateTime::currentMSecsSinceEpoch()});
+                                  {medium.name, medium.title, QDateTime::currentMSecsSinceEpoch()});
     if (!kept)
         return tl::unexpected(kept.error());
     return {};
 }
 
-Result<void> Pictures::moveIn(const QString& path, const QString& name, const QString& title) {
+Result<void> MediaFiles::moveIn(const QString& path, const QString& name, const QString& title) {
     if (!QFileInfo::exists(pathOf(name)) && !QFile::rename(path, pathOf(name)))
-        return failure(u"a picture could not be put into the library"_s, pathOf(name),
+        return failure(u"a file could not be put into the library"_s, pathOf(name),
                        u"Check that you may write there."_s);
     return note({name, title.isEmpty() ? name : title});
 }
 
-Result<std::vector<StoredPicture>> Pictures::all() {
-    auto rows = m_database.select(u"SELECT name, title FROM picture ORDER BY added_at DESC, name"_s);
+Result<std::vector<StoredMedium>> MediaFiles::all() {
+    auto rows = m_database.select(u"SELECT name, title FROM medium ORDER BY added_at DESC, name"_s);
     if (!rows)
         return tl::unexpected(rows.error());
-    std::vector<StoredPicture> result;
+    std::vector<StoredMedium> result;
     while (rows->next())
         result.push_back({rows->text(0), rows->text(1)});
     return result;
 }
 
-QString picturesFolder(const QString& libraryFolder) {
+QString mediaFolderOf(const QString& libraryFolder) {
     return libraryFolder + u"/media"_s;
 }
 

@@ -1,8 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "desk/app/BringInPicture.h"
+#include "desk/app/BringInMedia.h"
 #include "desk/app/Prompts.h"
 #include "desk/app/Session.h"
 #include "media/PictureProxies.h"
+#include "media/Sound.h"
 #include <QBuffer>
 #include <QFileInfo>
 #include <QImage>
@@ -11,17 +12,17 @@ namespace mivanta {
 
 namespace {
 
-Result<StoredPicture> broughtIn(Library& library, const QString& path) {
+Result<StoredMedium> broughtIn(Library& library, const QString& path) {
     if (const auto facts = lookAtPicture(path); !facts)
         return tl::unexpected(facts.error());
-    return library.pictures().bringIn(path);
+    return library.media().bringIn(path);
 }
 
-void ask(Session& session, QObject* asker, std::function<Result<StoredPicture>(Library&)> work,
-         const PictureTaken& taken) {
-    session.library().ask<StoredPicture>(
+void ask(Session& session, QObject* asker, std::function<Result<StoredMedium>(Library&)> work,
+         const MediumTaken& taken) {
+    session.library().ask<StoredMedium>(
         asker, std::move(work),
-        [&session, taken](const Result<StoredPicture>& picture) {
+        [&session, taken](const Result<StoredMedium>& picture) {
             if (picture)
                 taken(*picture);
             else
@@ -32,9 +33,20 @@ void ask(Session& session, QObject* asker, std::function<Result<StoredPicture>(L
 
 } // namespace
 
-void bringInPicture(Session& session, QObject* asker, const QString& path, const PictureTaken& taken) {
+void bringInPicture(Session& session, QObject* asker, const QString& path, const MediumTaken& taken) {
     ask(
         session, asker, [path](Library& library) { return broughtIn(library, path); }, taken);
+}
+
+void bringInSound(Session& session, QObject* asker, const QString& path, const MediumTaken& taken) {
+    ask(
+        session, asker,
+        [path](Library& library) -> Result<StoredMedium> {
+            if (const auto facts = lookAtSound(path); !facts)
+                return tl::unexpected(facts.error());
+            return library.media().bringIn(path);
+        },
+        taken);
 }
 
 void bringInPictures(Session& session, QObject* asker, const QStringList& paths,
@@ -69,22 +81,22 @@ void bringInPictures(Session& session, QObject* asker, const QStringList& paths,
         true);
 }
 
-void bringInPicture(Session& session, QObject* asker, const QImage& picture, const PictureTaken& taken) {
+void bringInPicture(Session& session, QObject* asker, const QImage& picture, const MediumTaken& taken) {
     ask(
         session, asker,
-        [picture](Library& library) -> Result<StoredPicture> {
+        [picture](Library& library) -> Result<StoredMedium> {
             QByteArray bytes;
             QBuffer buffer(&bytes);
             if (!buffer.open(QIODevice::WriteOnly) || !picture.save(&buffer, "PNG"))
                 return tl::unexpected(Error{QStringLiteral("The pasted picture cannot be used"),
                                             QStringLiteral("the clipboard"),
                                             QStringLiteral("Save it as a file and bring that in.")});
-            return library.pictures().bringIn(bytes, QStringLiteral("Pasted.png"));
+            return library.media().bringIn(bytes, QStringLiteral("Pasted.png"));
         },
         taken);
 }
 
-void choosePicture(Session& session, Prompts& prompts, QObject* asker, const PictureTaken& taken) {
+void choosePicture(Session& session, Prompts& prompts, QObject* asker, const MediumTaken& taken) {
     if (const QString path = prompts.pictureToChoose(); !path.isEmpty())
         bringInPicture(session, asker, path, taken);
 }

@@ -1,0 +1,75 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <QKeySequence>
+#include <QObject>
+#include <map>
+#include <optional>
+#include <vector>
+
+namespace mivanta {
+
+/// Everything that a key does on the Run desk, besides digits and the letters of parts.
+enum class RunAction {
+    Take,
+    Back,
+    LookOn,
+    LookBack,
+    NextItem,
+    PreviousItem,
+    PartAgain,
+    FirstSlide,
+    StopLooking,
+    UndoTake,
+    CurtainOpen,
+    CurtainPlain,
+    CurtainWordsOff,
+    CurtainHouseCard,
+    CurtainBlack,
+    BlackAndBack,
+    CallOut,
+    EndCallOut,
+    FreezeMain,
+    Find,
+    HoldAdvance,
+    FadeSound,
+};
+
+struct RunActionFacts {
+    RunAction action;
+    const char* id;   ///< in the settings
+    const char* name; ///< "Take what is next"; to be translated in the context RunKeys
+    std::vector<Qt::Key> usual;
+    bool repeats = false; ///< also while the key is held down
+};
+[[nodiscard]] const std::vector<RunActionFacts>& runActions();
+
+/// Which keys do what on the Run desk. A key is one key without a modifier, so that no action needs two
+/// hands; each does one thing. Changes are kept in the settings. GUI thread.
+class RunKeys : public QObject {
+    Q_OBJECT
+public:
+    explicit RunKeys(QObject* parent = nullptr);
+
+    [[nodiscard]] std::optional<RunAction> actionOf(Qt::Key key) const;
+    [[nodiscard]] const std::vector<Qt::Key>& keysOf(RunAction action) const;
+    /// "Space, Enter"; empty when no key does it.
+    [[nodiscard]] QString textOf(RunAction action) const;
+    [[nodiscard]] static QString textOf(Qt::Key key);
+
+    /// False for keys that say something else here: digits, and modifiers alone.
+    [[nodiscard]] static bool canBeGiven(Qt::Key key);
+    /// The key does this from now on, and no longer what it did before, which is returned.
+    std::optional<RunAction> give(RunAction action, Qt::Key key);
+    void takeAway(RunAction action, Qt::Key key);
+    /// As the program came.
+    void reset();
+
+Q_SIGNALS:
+    void changed();
+
+private:
+    void keep();
+    std::map<RunAction, std::vector<Qt::Key>> m_keys;
+};
+
+} // namespace mivanta

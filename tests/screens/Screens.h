@@ -1,0 +1,181 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "link/PlayerClient.h"
+#include "store/ServiceStore.h"
+#include "support/Golden.h"
+#include "support/Text.h"
+#include <QDir>
+#include <QElapsedTimer>
+#include <QFile>
+#include <QGuiApplication>
+#include <QJsonDocument>
+#include <QJsonObject>
+#include <QPixmap>
+#include <QProcess>
+#include <QScreen>
+#include <QTemporaryDir>
+#include <QThread>
+#include <csignal>
+#include <gtest/gtest.h>
+
+namespace mivanta {
+
+inline void pass(int milliseconds) {
+    QElapsedTimer time;
+    time.start();
+    while (time.elapsed() < milliseconds)
+        QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 10);
+}
+
+template <typename Condition>
+bool waitUntil(Condition condition, int milliseconds = 30'000) {
+    QElapsedTimer time;
+    time.start();
+    while (time.elapsed() < milliseconds) {
+        if (condition())
+            return true;
+        QCoreApplication::processEvents(QEventLoop::AllEvents, 5);
+        QThread::msleep(5);
+    }
+    return condition();
+}
+
+/// Processes of a program that work on the folder.
+inline std::vector<qint64> pidsOf(const QString& program, const QString& folder) {
+    std::vector<qint64> pids;
+    for (const QString& entry : QDir(u"/proc"_s).entryList({u"[0-9]*"_s}, QDir::Dirs)) {
+        QFile file(u"/proc/%1/cmdline"_s.arg(entry));
+        if (!file.open(QIODevice::ReadOnly))
+            continue;
+        const QList<QByteArray> words = file.readAll().split('\0');
+        if (QString::fromUtf8(words[0]).endsWith(u"/bin/"_s + program) && words.contains(folder.toUtf8()))
+            pids.push_back(entry.toLongLong());
+    }
+    return pids;
+}
+
+inline bool isAlive(qint64 pid) {
+    QFile file(u"/proc/%1/stat"_s.arg(pid));
+    return file.open(QIODevice::ReadOnly) && !file.readAll().contains(") Z ");
+}
+
+/// The real programs on a display with three monitors, with the demo library, driven by real key presses.
+class Screens : public ::testing::Test {
+protected:
+    void SetUp() override {
+        ASSERT_EQ(QGuiApplication::screens().size(), 3) << "run it through packaging/virtual-display";
+        // Where no window is, the display is red: what a window leaves behind is no picture.
+        run(u"xsetroot"_s, {u"-solid"_s, u"red"_s});
+        library = folder.filePath(u"library"_s);
+        const QString demo = QStringLiteral(MIVANTA_SOURCE_DIR "/data/demo");
+        cli({u"import"_s, demo + u"/songs"_s});
+        cli({u"import"_s, demo + u"/scripture/quayside"_s, u"--translation"_s, u"QST"_s});
+        cli({u"import"_s, demo + u"/scripture/hafenmuster.osis.xml"_s, u"--translation"_s, u"HMT"_s});
+        cli({u"import"_s, demo + u"/texts"_s, u"--texts"_s});
+        session = sessionFolder(library);
+    }
+
+    void TearDown() override {
+        for (const qint64 pid : deskPids())
+            ::kill(pid_t(pid), SIGKILL);
+        for (const qint64 pid : playerPids())
+            ::kill(pid_t(pid), SIGKILL);
+        QDir(session).removeRecursively();
+    }
+
+    [[nodiscard]] std::vector<qint64> deskPids() const { return pidsOf(u"mivanta"_s, library); }
+    [[nodiscard]] std::vector<qint64> playerPids() const { return pidsOf(u"mivanta-player"_s, session); }
+
+    void cli(const QStringList& arguments) const {
+        QProcess process;
+        process.start(QStringLiteral(MIVANTA_BIN_DIR "/mivanta-cli"),
+                      QStringList{u"--library"_s, library} + arguments);
+        ASSERT_TRUE(process.waitForFinished());
+        ASSERT_EQ(process.exitCode(), 0) << process.readAllStandardError().constData();
+    }
+
+    void start(const QStringList& arguments) {
+        ASSERT_TRUE(QProcess::startDetached(QStringLiteral(MIVANTA_BIN_DIR "/mivanta"),
+                                            QStringList{u"--library"_s, library} + arguments));
+        ASSERT_TRUE(
+            waitUntil([&] { return !playerPids().empty() && QFile::exists(playerSocketPath(session)); }));
+        watch();
+    }
+
+    void startOnRun() {
+        const QString file = folder.filePath(u"sunday.mivanta"_s);
+        if (!QFile::exists(file))
+            cli({u"service"_s, u"new"_s, QStringLiteral(MIVANTA_SOURCE_DIR "/data/demo/sea-harvest.txt"),
+                 u"--to"_s, file});
+        start({u"--run"_s, file});
+        ASSERT_TRUE(waitUntil([&] { return state()[u"desk"_s] == u"run"_s && state().contains(u"next"_s); }));
+    }
+
+    void watch() {
+        observer = std::make_unique<PlayerClient>(PlayerClient::Setup{session, {}, {false, {}, {}}});
+        QObject::connect(observer.get(), &PlayerClient::welcomed,
+                         [this](const QByteArray& kept) { remember(kept); });
+        QObject::connect(observer.get(), &PlayerClient::stateChanged,
+                         [this](const QByteArray& kept) { remember(kept); });
+        observer->start();
+    }
+    void remember(const QByteArray& kept) {
+        kept_ = kept;
+        ++states;
+    }
+    [[nodiscard]] QJsonObject state() const { return QJsonDocument::fromJson(kept_).object(); }
+
+    /// Keys to the desks' window, as from a keyboard.
+    void press(const QStringList& keys) const {
+        const auto pids = deskPids();
+        ASSERT_EQ(pids.size(), 1u);
+        run(u"xdotool"_s, {u"search"_s, u"--sync"_s, u"--onlyvisible"_s, u"--pid"_s, QString::number(pids[0]),
+                           u"--name"_s, u"^Mivanta$"_s, u"windowfocus"_s, u"--sync"_s});
+        run(u"xdotool"_s, QStringList{u"key"_s, u"--delay"_s, u"60"_s} + keys);
+    }
+    static void type(const QString& text) { run(u"xdotool"_s, {u"type"_s, u"--delay"_s, u"40"_s, text}); }
+    static void run(const QString& program, const QStringList& arguments) {
+        QProcess process;
+        process.start(program, arguments);
+        EXPECT_TRUE(process.waitForFinished(20'000)) << program.toStdString();
+    }
+
+    [[nodiscard]] static QImage monitor(int number) {
+        const QList<QScreen*> screens = QGuiApplication::screens();
+        const QRect area = screens[number]->geometry();
+        return screens[number]
+            ->grabWindow(0, 0, 0, area.width(), area.height())
+            .toImage()
+            .convertToFormat(QImage::Format_RGB32);
+    }
+    /// The hall once it has stopped changing: between two takes it stands still, too, on a busy machine.
+    [[nodiscard]] static QImage settledHall() {
+        constexpr int kStill = 6;
+        QImage before = monitor(1);
+        int still = 0;
+        for (int i = 0; i < 80 && still < kStill; ++i) {
+            pass(120);
+            const QImage now = monitor(1);
+            still = now == before ? still + 1 : 0;
+            before = now;
+        }
+        return before;
+    }
+
+    QTemporaryDir folder;
+    QString library;
+    QString session;
+    std::unique_ptr<PlayerClient> observer;
+    QByteArray kept_;
+    int states = 0;
+};
+
+inline bool isBlack(const QImage& image) {
+    for (int y = 0; y < image.height(); y += 9)
+        for (int x = 0; x < image.width(); x += 9)
+            if (image.pixel(x, y) != qRgb(0, 0, 0))
+                return false;
+    return true;
+}
+
+} // namespace mivanta
