@@ -190,14 +190,14 @@ void benchTake(Figures& figures, const QString& folder) {
         const ItemSlides slides =
             slidesFor(contentOf(maker.make(song)), outputs, plainChain(theme, themes), measures);
         for (size_t s = 0; s < slides.steps.size(); ++s) {
-            const auto scenes = scenesAt(slides, slides.steps[s].position, Curtain::Open);
+            const auto scenes = scenesAt(slides, slides.steps[s].position);
             if (s == 0) {
                 missed.push_back(take(scenes)); // nobody drew it ahead
             } else {
                 ahead.push_back(take(scenes));
             }
             if (s + 1 < slides.steps.size()) {
-                player.prepare(scenesAt(slides, slides.steps[s + 1].position, Curtain::Open));
+                player.prepare(scenesAt(slides, slides.steps[s + 1].position));
                 QElapsedTimer pause; // a slide is up for at least this long
                 pause.start();
                 waitUntil([&] { return pause.elapsed() > 500; }, 1000);

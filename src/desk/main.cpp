@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/MainWindow.h"
+#include "desk/app/RunSocket.h"
 #include "desk/parts/Style.h"
 #include "media/Mpv.h"
 #include "render/Fonts.h"
@@ -35,6 +36,13 @@ int main(int argc, char** argv) {
                               parser.isSet(QStringLiteral("run")), QCoreApplication::applicationFilePath(),
                               QCoreApplication::applicationDirPath() + QStringLiteral("/mivanta-player")});
     mivanta::MainWindow window(session);
+    mivanta::RunSocket remote(session);
+    // Not before the player has taken these desks: others may be at work with this library.
+    QObject::connect(&session.player(), &mivanta::PlayerClient::welcomed, &remote, [&] {
+        const auto listening = remote.listen(mivanta::runSocketPath(mivanta::sessionFolder(library)));
+        if (!listening)
+            Q_EMIT session.problem(listening.error());
+    });
     window.show();
     session.start();
     return app.exec();

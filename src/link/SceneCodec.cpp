@@ -136,13 +136,13 @@ QDataStream& operator>>(QDataStream& stream, Look& look) {
 QDataStream& operator<<(QDataStream& stream, const Scene& scene) {
     return stream << scene.output << scene.size << scene.look << scene.fontSize << scene.rows
                   << scene.roomForChords << scene.credit << scene.besideWords << scene.stageNote
-                  << asByte(scene.curtain);
+                  << asByte(scene.curtain) << scene.callOut;
 }
 
 QDataStream& operator>>(QDataStream& stream, Scene& scene) {
     return stream >> scene.output >> scene.size >> scene.look >> scene.fontSize >> scene.rows >>
            scene.roomForChords >> scene.credit >> scene.besideWords >> scene.stageNote >>
-           asByte(scene.curtain);
+           asByte(scene.curtain) >> scene.callOut;
 }
 
 QDataStream& operator<<(QDataStream& stream, const Output& output) {

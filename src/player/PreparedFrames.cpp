@@ -12,7 +12,7 @@ namespace mivanta {
 namespace {
 
 constexpr int kAheadNice = 15;
-constexpr qsizetype kMostFrames = 24; // at 1080p up to 8 MB each, and 16 MB for each backdrop among them
+constexpr qsizetype kMostFrames = 36; // at 1080p up to 8 MB each, and 16 MB for each backdrop among them
 
 QByteArray sizeKey(QSize size) {
     return QByteArray::number(size.width()) + 'x' + QByteArray::number(size.height());
@@ -43,6 +43,7 @@ BehindPtr behindLayer(const Scene& scene, QSize size, const QByteArray& key, con
     made->key = key;
     Scene alone = scene;
     alone.curtain = scene.curtain == Curtain::Black ? Curtain::Black : Curtain::WordsOff;
+    alone.callOut.clear();
     made->layer = renderScene(alone, size, sources);
     // On a screen there is only black behind a see-through picture.
     made->image = QImage(size, QImage::Format_RGB32);

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "render/SceneRenderer.h"
 #include "render/BackdropPainter.h"
+#include "render/CallOutPainter.h"
 #include "render/ObjectPainter.h"
 #include "render/WordsPainter.h"
 #include <algorithm>
@@ -48,6 +49,8 @@ QImage renderBehind(const Scene& scene, QSize target, const RenderSources& sourc
 }
 
 bool hasFront(const Scene& scene) {
+    if (!scene.callOut.isEmpty() && scene.curtain != Curtain::Black)
+        return true;
     if (scene.curtain != Curtain::Open)
         return false;
     const auto& objects = scene.look.objects;
@@ -57,6 +60,10 @@ bool hasFront(const Scene& scene) {
 }
 
 void paintFront(QPainter& painter, const Scene& scene, const RenderSources& sources, const QImage& behind) {
+    if (scene.curtain != Curtain::Open) { // only the call-out is before it
+        paintCallOut(painter, scene);
+        return;
+    }
     paintObjects(painter, scene, sources,
                  [&](const SlideObject& o) { return !o.inFront && !isBehind(scene, o); });
     paintPanel(painter, scene, behind);
@@ -64,6 +71,7 @@ void paintFront(QPainter& painter, const Scene& scene, const RenderSources& sour
     paintCredit(painter, scene);
     paintStageNote(painter, scene);
     paintObjects(painter, scene, sources, [](const SlideObject& o) { return o.inFront; });
+    paintCallOut(painter, scene);
 }
 
 } // namespace

@@ -22,7 +22,8 @@ Library::Library(QString folder, std::unique_ptr<Database> database)
       m_scripture(std::make_unique<Scripture>(*m_database)),
       m_texts(std::make_unique<Texts>(*m_database)),
       m_themes(std::make_unique<Themes>(*m_database)),
-      m_media(std::make_unique<MediaFiles>(*m_database, mediaFolderOf(m_folder))) {}
+      m_media(std::make_unique<MediaFiles>(*m_database, mediaFolderOf(m_folder))),
+      m_takes(std::make_unique<TakeHistory>(*m_database)) {}
 
 Library::~Library() = default;
 

@@ -6,6 +6,7 @@
 #include "store/MediaFiles.h"
 #include "store/Scripture.h"
 #include "store/SongFilter.h"
+#include "store/TakeHistory.h"
 #include "store/Texts.h"
 #include "store/Themes.h"
 #include <QDateTime>
@@ -128,6 +129,7 @@ public:
     [[nodiscard]] Texts& texts() { return *m_texts; }
     [[nodiscard]] Themes& themes() { return *m_themes; }
     [[nodiscard]] MediaFiles& media() { return *m_media; }
+    [[nodiscard]] TakeHistory& takes() { return *m_takes; }
     [[nodiscard]] Database& database() { return *m_database; }
     [[nodiscard]] const QString& folder() const { return m_folder; }
 
@@ -147,6 +149,7 @@ private:
     std::unique_ptr<Texts> m_texts;
     std::unique_ptr<Themes> m_themes;
     std::unique_ptr<MediaFiles> m_media;
+    std::unique_ptr<TakeHistory> m_takes;
     friend class SongImport;
 };
 

@@ -206,6 +206,20 @@ const Migration& soundsBesidePictures() {
     return statements;
 }
 
+const Migration& whatWasOnScreen() {
+    static const Migration statements{
+        u"CREATE TABLE take ("
+        "  service TEXT NOT NULL, service_title TEXT NOT NULL,"
+        "  at INTEGER NOT NULL," // ms since 1970, UTC
+        "  item TEXT NOT NULL, subject TEXT NOT NULL, title TEXT NOT NULL, part TEXT NOT NULL)"_s,
+        u"CREATE INDEX take_at ON take(at)"_s,
+        u"CREATE TABLE item_time ("
+        "  subject TEXT NOT NULL, began_at INTEGER NOT NULL, seconds INTEGER NOT NULL)"_s,
+        u"CREATE INDEX item_time_subject ON item_time(subject, began_at)"_s,
+    };
+    return statements;
+}
+
 Result<int> versionOf(Database& database) {
     auto rows = database.select(u"PRAGMA user_version"_s);
     if (!rows)
@@ -223,7 +237,8 @@ const std::vector<Migration>& libraryMigrations() {
                                                    factsAndUses(),
                                                    scriptureAndTexts(),
                                                    themesAndPictures(),
-                                                   soundsBesidePictures()};
+                                                   soundsBesidePictures(),
+                                                   whatWasOnScreen()};
     return migrations;
 }
 

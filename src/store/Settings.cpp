@@ -2,6 +2,7 @@
 #include "store/Settings.h"
 #include "formats/OutputsJson.h"
 #include "formats/PassageJson.h"
+#include "formats/RunSettingsJson.h"
 #include "formats/ThemeJson.h"
 #include "store/ServiceStore.h"
 #include <QDir>
@@ -26,6 +27,20 @@ Result<std::vector<Output>> loadOutputs(const QString& libraryFolder) {
 
 Result<void> saveOutputs(const QString& libraryFolder, const std::vector<Output>& outputs) {
     return writeSafely(libraryFolder + u"/outputs.json"_s, outputsToJson(outputs));
+}
+
+Result<RunSettings> loadRunSettings(const QString& libraryFolder) {
+    QFile file(libraryFolder + u"/run.json"_s);
+    if (!file.exists())
+        return usualRunSettings();
+    if (!file.open(QIODevice::ReadOnly))
+        return failure(u"the settings for running cannot be read: "_s + file.errorString(), file.fileName(),
+                       u"Check its permissions."_s);
+    return runSettingsFromJson(file.readAll(), file.fileName());
+}
+
+Result<void> saveRunSettings(const QString& libraryFolder, const RunSettings& settings) {
+    return writeSafely(libraryFolder + u"/run.json"_s, runSettingsToJson(settings));
 }
 
 PassageLayout loadUsualLayout(const QString& libraryFolder) {

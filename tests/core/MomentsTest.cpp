@@ -28,7 +28,7 @@ SlideObject figuresOf(const Scene& scene) {
 TEST(PictureItems, AreASlideAPictureInItsPlaceOfTheBackdrop) {
     const ItemSlides slides = slidesOf(harbours(), usualOutputs());
     ASSERT_EQ(slides.steps.size(), 3U);
-    const auto scenes = scenesAt(slides, slides.steps[1].position, Curtain::Open);
+    const auto scenes = scenesAt(slides, slides.steps[1].position);
     EXPECT_EQ(scenes[0].look.backdrop.kind, BackdropKind::Picture);
     EXPECT_EQ(scenes[0].look.backdrop.picture, u"b.png"_s);
     EXPECT_EQ(scenes[0].look.backdrop.fit, PictureFit::Whole);
@@ -41,7 +41,7 @@ TEST(PictureItems, AnOutputThatInsistsOnItsBackdropKeepsIt) {
     stream.name = u"stream"_s;
     stream.insists = {LookGroup::Backdrop};
     const ItemSlides slides = slidesOf(harbours(), {stream});
-    EXPECT_NE(scenesAt(slides, {}, Curtain::Open)[0].look.backdrop.picture, u"a.png"_s);
+    EXPECT_NE(scenesAt(slides, {})[0].look.backdrop.picture, u"a.png"_s);
 }
 
 TEST(PictureItems, CaptionsAreWordsWhenTheyAreShown) {
@@ -49,8 +49,8 @@ TEST(PictureItems, CaptionsAreWordsWhenTheyAreShown) {
     item.showsCaptions = true;
     item.pictures[1].caption.clear();
     const ItemSlides slides = slidesOf(item, usualOutputs());
-    EXPECT_EQ(scenesAt(slides, slides.steps[0].position, Curtain::Open)[0].rows[0].text, u"Dawn"_s);
-    EXPECT_TRUE(scenesAt(slides, slides.steps[1].position, Curtain::Open)[0].rows.empty());
+    EXPECT_EQ(scenesAt(slides, slides.steps[0].position)[0].rows[0].text, u"Dawn"_s);
+    EXPECT_TRUE(scenesAt(slides, slides.steps[1].position)[0].rows.empty());
 }
 
 TEST(PictureItems, PartsOfTheSameNameAreToldApart) {
@@ -61,7 +61,7 @@ TEST(PictureItems, PartsOfTheSameNameAreToldApart) {
 TEST(Pauses, ShowTheBackdropAndTellTheStage) {
     const ItemSlides slides = slidesOf(PauseItem{u"Silence"_s}, usualOutputs());
     ASSERT_EQ(slides.steps.size(), 1U);
-    const auto scenes = scenesAt(slides, {}, Curtain::Open);
+    const auto scenes = scenesAt(slides, {});
     EXPECT_TRUE(scenes[0].rows.empty());
     EXPECT_TRUE(scenes[0].credit.isEmpty());
     EXPECT_EQ(scenes[1].stageNote, u"Silence"_s);
@@ -76,7 +76,7 @@ TEST(Notes, HaveNoSlidesAndAreNotRun) {
 
 TEST(Countdowns, WordsStandOverTheFiguresInTheirBox) {
     const ItemSlides slides = slidesOf(CountdownItem{u"We begin in"_s, QTime(10, 30)}, usualOutputs());
-    for (const Scene& scene : scenesAt(slides, {}, Curtain::Open)) {
+    for (const Scene& scene : scenesAt(slides, {})) {
         const SlideObject figures = figuresOf(scene);
         EXPECT_EQ(figures.kind, ObjectKind::Countdown);
         EXPECT_EQ(figures.text, u"10:30"_s);
@@ -87,7 +87,7 @@ TEST(Countdowns, WordsStandOverTheFiguresInTheirBox) {
 
 TEST(Countdowns, ForAWhileBeginWhenTheyAreTaken) {
     const ItemSlides slides = slidesOf(CountdownItem{{}, std::nullopt, 90}, usualOutputs());
-    const auto scenes = scenesAt(slides, {}, Curtain::Open);
+    const auto scenes = scenesAt(slides, {});
     EXPECT_EQ(secondsLeft(figuresOf(scenes[0]), QTime(8, 0)), 90);
     const SlideObject running = figuresOf(startedAt(scenes, QTime(10, 0))[0]);
     EXPECT_EQ(secondsLeft(running, QTime(10, 0)), 90);

@@ -117,7 +117,7 @@ TEST(SlideEdits, TheStageSeesItsOwnWordsAndNoteAtEveryStep) {
     const ItemSlides slides = slidesFor(content, {outputOf(OutputKind::Hall), outputOf(OutputKind::Stage)},
                                         plainChain(samples::theme(), {}), measures);
     for (const Step& step : slides.steps) {
-        const auto scenes = scenesAt(slides, step.position, Curtain::Open);
+        const auto scenes = scenesAt(slides, step.position);
         EXPECT_TRUE(scenes[0].rows[0].text.startsWith(u'A') || scenes[0].rows[0].text.startsWith(u'B'));
         EXPECT_TRUE(scenes[0].stageNote.isEmpty());
         ASSERT_EQ(scenes[1].rows.size(), 2U);

@@ -133,7 +133,7 @@ TEST(Steps, ABandOnlyPartShowsNothingInTheHallAndItsChordsOnStage) {
     const Scene scene =
         sceneOf(slides, slides.outputs[1], slides.outputs[1].slideAt(slides.steps[0].position));
     EXPECT_EQ(scene.rows[0].text, u"G   Em"_s);
-    const auto scenes = scenesAt(slides, slides.steps[0].position, Curtain::Open);
+    const auto scenes = scenesAt(slides, slides.steps[0].position);
     EXPECT_TRUE(scenes[0].rows.empty());
 }
 
@@ -151,7 +151,7 @@ TEST(Steps, AnItemWithoutWordsStillHasOneStep) {
     const ItemSlides slides = split(samples::song(u"Silent"_s, {}), {output(u"hall"_s, 4)});
     EXPECT_EQ(slides.steps.size(), 1u);
     EXPECT_EQ(cardsFor(slides).size(), 1u);
-    EXPECT_TRUE(scenesAt(slides, slides.steps[0].position, Curtain::Open)[0].rows.empty());
+    EXPECT_TRUE(scenesAt(slides, slides.steps[0].position)[0].rows.empty());
 }
 
 TEST(Steps, ChordsFollowTheirLettersIntoAWrappedRow) {
@@ -173,9 +173,9 @@ TEST(Steps, AnEmptySlideIsAStepOfItsOwnWithNothingOnIt) {
     song.singingOrder = {{song.parts[1].id, 1, {}}, {{}, 1, {}}, {song.parts[1].id, 1, {}}};
     const ItemSlides slides = split(song, {output(u"hall"_s, 4), output(u"stream"_s, 2)});
     ASSERT_EQ(slides.steps.size(), 3u);
-    for (const Scene& scene : scenesAt(slides, slides.steps[1].position, Curtain::Open))
+    for (const Scene& scene : scenesAt(slides, slides.steps[1].position))
         EXPECT_TRUE(scene.rows.empty());
-    for (const Scene& scene : scenesAt(slides, slides.steps[2].position, Curtain::Open))
+    for (const Scene& scene : scenesAt(slides, slides.steps[2].position))
         EXPECT_EQ(scene.rows.size(), 2u);
     EXPECT_EQ(cardsFor(slides)[1].label, u"Empty"_s);
 }
@@ -186,10 +186,10 @@ TEST(Steps, AStageNoteIsForTheStageAlone) {
     Output stage = output(u"stage"_s, 4);
     stage.kind = OutputKind::Stage;
     const ItemSlides slides = split(song, {output(u"hall"_s, 4), stage});
-    const auto scenes = scenesAt(slides, slides.steps[0].position, Curtain::Open);
+    const auto scenes = scenesAt(slides, slides.steps[0].position);
     EXPECT_EQ(scenes[0].stageNote, QString());
     EXPECT_EQ(scenes[1].stageNote, u"half time"_s);
-    EXPECT_EQ(scenesAt(slides, slides.steps.back().position, Curtain::Open)[1].stageNote, QString());
+    EXPECT_EQ(scenesAt(slides, slides.steps.back().position)[1].stageNote, QString());
 }
 
 TEST(Steps, EmphasisGoesWithItsWordsOntoWrappedRows) {

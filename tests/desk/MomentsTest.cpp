@@ -2,6 +2,7 @@
 #include "desk/Dropping.h"
 #include "desk/Window.h"
 #include "desk/prepare/Bench.h"
+#include "desk/run/AdvanceLine.h"
 #include "desk/run/Lane.h"
 #include "store/MediaFiles.h"
 #include "support/Samples.h"
@@ -301,7 +302,7 @@ TEST_F(Moments, SlidesComeByThemselvesUntilTheOperatorLooksElsewhere) {
     window->goTo(MainWindow::RunAt);
     press(Qt::Key_Space);
     const Cue first = *session->run().state().onScreen;
-    EXPECT_TRUE(child<QLabel>(u"run-by-itself"_s)->text().contains(u"by itself"_s));
+    EXPECT_TRUE(child<AdvanceLine>(u"run-by-itself"_s)->text().contains(u"by itself"_s));
     ASSERT_TRUE(waitUntil([&] { return !(*session->run().state().onScreen == first); }));
     const Cue second = *session->run().state().onScreen;
     EXPECT_TRUE(session->advance().due());
@@ -314,7 +315,7 @@ TEST_F(Moments, SlidesComeByThemselvesUntilTheOperatorLooksElsewhere) {
     ASSERT_TRUE(session->advance().due());
     press(Qt::Key_H);
     EXPECT_FALSE(session->advance().due());
-    EXPECT_TRUE(child<QLabel>(u"run-by-itself"_s)->text().isEmpty());
+    EXPECT_TRUE(child<AdvanceLine>(u"run-by-itself"_s)->text().isEmpty());
 }
 
 TEST_F(Moments, BehindTheLastSlideTheNextItemComesOnlyWhenThatIsWanted) {

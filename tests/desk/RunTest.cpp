@@ -27,7 +27,7 @@ protected:
     /// Waits until the player really shows what was ordered for an output.
     bool isShown(const QString& output) {
         return waitUntil([&] {
-            for (const Scene& scene : session->run().live())
+            for (const Scene& scene : session->run().shownNow())
                 if (scene.output == output) {
                     const QImage wanted =
                         renderScene(scene).scaled(480, 270, Qt::IgnoreAspectRatio, Qt::SmoothTransformation);
@@ -108,11 +108,11 @@ TEST_F(Run, TheCurtainCoversAndOpens) {
     EXPECT_TRUE(isShown(u"hall"_s));
     EXPECT_NE(shown(u"hall"_s), words);
     EXPECT_TRUE(lamp().startsWith(u"Backdrop only"_s));
-    QTest::mouseClick(child<QToolButton>(u"curtain-F9"_s), Qt::LeftButton);
+    QTest::mouseClick(child<QToolButton>(u"curtain-%1"_s.arg(int(Curtain::Black))), Qt::LeftButton);
     EXPECT_TRUE(waitUntil([&] { return shown(u"hall"_s).pixel(240, 135) == qRgb(0, 0, 0); }));
     EXPECT_TRUE(lamp().startsWith(u"Black"_s));
     press(Qt::Key_Space); // a take behind the curtain does not open it
-    EXPECT_EQ(state().curtain, Curtain::Black);
+    EXPECT_EQ(state().covers.curtain, Curtain::Black);
     press(Qt::Key_F5);
     EXPECT_TRUE(isShown(u"hall"_s));
     EXPECT_EQ(state().onScreen, session->book().cue(0, 1));

@@ -85,7 +85,7 @@ TEST_F(Several, ASongCountsAsSungOnceItWasOnScreen) {
     addByFind(u"every tide"_s, u"Every Tide"_s);
     press(Qt::Key_4, Qt::AltModifier);
     press(Qt::Key_F9); // behind a closed curtain nobody sings
-    ASSERT_NE(session->run().state().curtain, Curtain::Open);
+    ASSERT_NE(session->run().state().covers.curtain, Curtain::Open);
     press(Qt::Key_Space);
     ASSERT_TRUE(waitUntil([&] { return session->run().state().onScreen.has_value(); }));
     SongFilter filter;
@@ -93,7 +93,7 @@ TEST_F(Several, ASongCountsAsSungOnceItWasOnScreen) {
     auto library = Library::open(libraryFolder);
     EXPECT_EQ((*library)->songs(filter)->size(), 14u);
     press(Qt::Key_F5);
-    ASSERT_EQ(session->run().state().curtain, Curtain::Open);
+    ASSERT_EQ(session->run().state().covers.curtain, Curtain::Open);
     EXPECT_TRUE(waitUntil([&] { return (*library)->songs(filter)->size() == 13; }));
     press(Qt::Key_1, Qt::AltModifier);
     EXPECT_TRUE(waitUntil([&] { return child<QLabel>(u"sung-facts"_s)->text() == u"Not sung here yet"_s; }));

@@ -26,7 +26,12 @@ protected:
         list = child<QListWidget>(u"theme-list"_s);
         canvas = child<SlideCanvas>(u"theme-canvas"_s);
         ASSERT_TRUE(waitUntil([&] { return list->count() >= 4 && name() == u"Dusk Water"_s; }));
-        QTest::qWait(100); // laid out
+        QRectF before;
+        ASSERT_TRUE(waitUntil([&] { // laid out
+            QTest::qWait(100);
+            const QRectF now = canvas->pictureArea();
+            return std::exchange(before, now) == now && now.isValid();
+        }));
     }
     QString name() { return child<QLineEdit>(u"theme-name"_s)->text(); }
     LookForm* form() { return window->findChild<QWidget*>(u"theme-designer"_s)->findChild<LookForm*>(); }

@@ -62,7 +62,10 @@ TEST_F(Screens, EditingKillsLoseAtMostTheLastMoment) {
         EXPECT_LE(loss, kLossMs + kBusyMs) << "kill " << kill;
         lost.push_back(loss);
         // Exactly what was kept is there again.
-        ASSERT_TRUE(waitUntil([&] { return states > seen && deskPids() != pids; })) << kill;
+        ASSERT_TRUE(waitUntil([&] {
+            const auto now = deskPids();
+            return states > seen && now.size() == 1 && now != pids;
+        })) << kill;
         pass(700);
         const auto again = journalled(library);
         ASSERT_TRUE(again) << kill;

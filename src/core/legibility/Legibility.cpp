@@ -44,6 +44,11 @@ double addedLuminance(RoomLight light) {
     return 0;
 }
 
+bool isLight(const Colour& colour) {
+    constexpr double kMiddleGrey = 0.18;
+    return relativeLuminance(colour) > kMiddleGrey;
+}
+
 double contrastRatio(double luminance, double other, RoomLight light) {
     const double added = addedLuminance(light) + 0.05;
     return (std::max(luminance, other) + added) / (std::min(luminance, other) + added);

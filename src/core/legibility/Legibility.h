@@ -23,6 +23,9 @@ struct LetterHeights {
 /// Relative luminance, 0 to 1, as WCAG 2 defines it for sRGB.
 [[nodiscard]] double relativeLuminance(const Colour& colour);
 
+/// Lighter than a middle grey: black behind it is the stronger ground.
+[[nodiscard]] bool isLight(const Colour& colour);
+
 /// What the room's light adds to every point of a screen, in relative luminance.
 [[nodiscard]] double addedLuminance(RoomLight light);
 

@@ -12,14 +12,13 @@ constexpr double kOutlineStep = 0.04; // of the font's size
 constexpr double kMixStep = 0.22;     // of the way to black or white
 constexpr int kBrightnessStep = 22;   // of a picture's treatment
 constexpr int kPanelAlphaStep = 60;   // of a panel's 255
-constexpr double kLightWords = 0.18;  // relative luminance of a middle grey
 
 const LookProperty& property(const char* key) {
     return *lookProperty(QString::fromLatin1(key));
 }
 
 bool hasLightWords(const Look& look) {
-    return relativeLuminance(look.words.colour) > kLightWords;
+    return isLight(look.words.colour);
 }
 
 Colour opposite(const Look& look) {

@@ -330,21 +330,34 @@ Scene sceneOf(const ItemSlides& slides, const OutputSlides& output, std::optiona
     return scene;
 }
 
-std::vector<Scene> scenesAt(const ItemSlides& slides, const Position& position, Curtain curtain) {
+std::vector<Scene> scenesAt(const ItemSlides& slides, const Position& position) {
     std::vector<Scene> scenes;
-    for (const OutputSlides& output : slides.outputs) {
+    for (const OutputSlides& output : slides.outputs)
         scenes.push_back(sceneOf(slides, output, output.slideAt(position)));
-        scenes.back().curtain = curtain;
-    }
     return scenes;
 }
 
-std::vector<Scene> scenesFor(const RunState& state, const RunPlan& plan, const std::vector<Output>& outputs) {
-    if (const ItemSlides* slides = state.onScreen ? plan.slidesOf(state.onScreen->item) : nullptr)
-        return scenesAt(*slides, state.onScreen->position, state.curtain);
+namespace {
+
+std::vector<Scene> scenesOf(const std::optional<Cue>& cue, const RunPlan& plan,
+                            const std::vector<Output>& outputs) {
+    if (const ItemSlides* slides = cue ? plan.slidesOf(cue->item) : nullptr)
+        return scenesAt(*slides, cue->position);
     std::vector<Scene> scenes;
     for (const Output& output : outputs)
         scenes.push_back(blackScene(output));
+    return scenes;
+}
+
+} // namespace
+
+std::vector<Scene> scenesFor(const RunState& state, const RunPlan& plan, const std::vector<Output>& outputs) {
+    std::vector<Scene> scenes = scenesOf(state.onScreen, plan, outputs);
+    for (const auto& [name, cue] : state.frozen)
+        for (const Scene& kept : scenesOf(cue, plan, outputs))
+            for (Scene& scene : scenes)
+                if (scene.output == name && kept.output == name)
+                    scene = kept;
     return scenes;
 }
 

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "core/run/Scene.h"
+#include "core/run/Covers.h"
 #include "core/run/Slides.h"
 
 namespace mivanta {
@@ -36,11 +36,13 @@ struct RunState {
     std::optional<Cue> onScreen;
     std::optional<Cue> next; ///< nothing at the end of the service
     bool isLooking = false;  ///< `next` is where a look has put it
-    Curtain curtain = Curtain::Open;
+    Covers covers{};
     int itemHint = 0; ///< where the item on screen stood, for when it is taken out of the order
     /// While an unplanned item is next or on screen: what of the plan was on screen, and what was next.
     std::optional<Cue> planOnScreen{};
     std::optional<Cue> planNext{};
+    /// Outputs that keep their picture, whatever is taken, with what was on screen then; nothing = black.
+    std::map<QString, std::optional<Cue>> frozen{};
     friend bool operator==(const RunState&, const RunState&) = default;
 };
 
@@ -71,12 +73,12 @@ struct RunState {
 [[nodiscard]] std::optional<Cue> following(const Cue& cue, const RunPlan& plan);
 [[nodiscard]] std::optional<Cue> preceding(const Cue& cue, const RunPlan& plan);
 
-/// The picture of every output at a position of an item.
-[[nodiscard]] std::vector<Scene> scenesAt(const ItemSlides& slides, const Position& position,
-                                          Curtain curtain);
+/// The picture of every output at a position of an item, with nothing over it.
+[[nodiscard]] std::vector<Scene> scenesAt(const ItemSlides& slides, const Position& position);
 /// The picture of one output's slide; nothing = its backdrop without words.
 [[nodiscard]] Scene sceneOf(const ItemSlides& slides, const OutputSlides& output, std::optional<int> slide);
-/// The pictures of what is on screen: black before the first take. Outputs are those of the plan's slides.
+/// The pictures of what is on screen, with nothing over them: black before the first take, and what a frozen
+/// output kept. Outputs are those of the plan's slides.
 [[nodiscard]] std::vector<Scene> scenesFor(const RunState& state, const RunPlan& plan,
                                            const std::vector<Output>& outputs);
 /// The pictures with countdowns that begin to run at `now`, the time of the take.

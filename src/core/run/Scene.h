@@ -9,9 +9,11 @@ namespace mivanta {
 
 /// What covers the outputs.
 enum class Curtain {
-    Open,     ///< everything is seen
-    WordsOff, ///< the backdrop only
-    Black,    ///< nothing
+    Open,      ///< everything is seen
+    Plain,     ///< the words on a plain ground
+    WordsOff,  ///< the backdrop only
+    HouseCard, ///< the house's card in place of everything
+    Black,     ///< nothing
 };
 
 struct SceneRow {
@@ -36,7 +38,9 @@ struct Scene {
     QString credit;
     QString besideWords; ///< the reference, under the words
     QString stageNote;   ///< for the musicians, at the top
-    Curtain curtain = Curtain::Open;
+    Curtain curtain =
+        Curtain::Open; ///< Open, WordsOff or Black: the others change the scene (core/run/Covers)
+    QString callOut{}; ///< over the foot of everything but black
     friend bool operator==(const Scene&, const Scene&) = default;
 };
 

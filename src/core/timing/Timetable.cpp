@@ -70,7 +70,30 @@ int usualSeconds(const Item& item, const Service& service, const QDateTime& now)
 
 } // namespace
 
-Timetable timetableOf(const Service& service) {
+QString subjectOf(const Item& item) {
+    if (const Song* song = item.song())
+        return QStringLiteral("song:") + song->id.text();
+    if (const TextItem* text = item.text())
+        return QStringLiteral("text:") + text->text->id.text();
+    return kindText(item.content).toLower() + u':' + item.title().toLower();
+}
+
+int secondsOf(const Item& item, const Service& service, const QDateTime& begins, const UsualLengths& usual) {
+    if (!item.hasPlan() || item.plan.skipped)
+        return 0;
+    if (item.plan.seconds)
+        return *item.plan.seconds;
+    const auto known = usual ? usual(item) : std::nullopt;
+    return known && !std::holds_alternative<CountdownItem>(item.content)
+               ? *known
+               : usualSeconds(item, service, begins);
+}
+
+QDateTime beginOf(const Item& item, const QDateTime& now) {
+    return item.plan.at && now.isValid() ? std::max(now, fixedTime(*item.plan.at, now)) : now;
+}
+
+Timetable timetableOf(const Service& service, const UsualLengths& usual) {
     Timetable table;
     table.rows.resize(service.items.size());
     QDateTime now = service.start;
@@ -98,7 +121,7 @@ Timetable timetableOf(const Service& service) {
                 heading->begins = now;
         }
         isFirst = false;
-        row.seconds = item.plan.seconds ? *item.plan.seconds : usualSeconds(item, service, now);
+        row.seconds = secondsOf(item, service, now, usual);
         now = now.isValid() ? now.addSecs(row.seconds) : now;
         table.seconds += row.seconds;
         if (heading)

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/order/Service.h"
+#include <functional>
 
 namespace mivanta {
 
@@ -19,10 +20,24 @@ struct Timetable {
     int seconds = 0;                ///< of all items, without the waiting for fixed times
 };
 
+/// How long an item usually takes, seconds, when that is known from earlier services.
+using UsualLengths = std::function<std::optional<int>(const Item&)>;
+
+/// What an item is about, the same in every service: a song, a text, a passage, or its kind and title.
+[[nodiscard]] QString subjectOf(const Item& item);
+
+/// How long an item takes that begins at `begins` (may be invalid): as planned, else as usual, else as
+/// guessed. Headings, notes and what is left out today take no time.
+[[nodiscard]] int secondsOf(const Item& item, const Service& service, const QDateTime& begins,
+                            const UsualLengths& usual = {});
+
+/// When an item begins that could begin at `now`: it waits for its fixed time.
+[[nodiscard]] QDateTime beginOf(const Item& item, const QDateTime& now);
+
 /// The times down the order. The first item begins at the service's start, or at its own fixed time; each
 /// begins when the one before it ends, or waits for its fixed time; one that is late begins late. Fixed times
 /// earlier than half a day before where the order stands are of the next day. What is skipped takes no time.
-[[nodiscard]] Timetable timetableOf(const Service& service);
+[[nodiscard]] Timetable timetableOf(const Service& service, const UsualLengths& usual = {});
 
 /// How long an item takes, when nobody has planned it: by its lines that are sung or its words that are read.
 [[nodiscard]] int guessedSeconds(const Item& item, const Service& service);

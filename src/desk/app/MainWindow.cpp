@@ -165,8 +165,8 @@ void MainWindow::makeDesks() {
     m_libraryDesk = new LibraryDesk(tools, m_stack);
     m_prepareDesk = new PrepareDesk(tools, m_fileActions, m_stack);
     m_checkDesk = new CheckDesk(m_session, *m_prompts, m_stack);
-    m_runDesk = new RunDesk(tools, m_stack);
-    m_setupDesk = new SetupDesk(m_session, m_thumbnails, *m_prompts, m_stack);
+    m_runDesk = new RunDesk(tools, m_runKeys, m_stack);
+    m_setupDesk = new SetupDesk(m_session, m_thumbnails, *m_prompts, m_runKeys, m_stack);
     const std::pair<QWidget*, std::pair<QString, QString>> desks[]{
         {m_libraryDesk, {tr("Library"), tr("All your songs, scripture and texts")}},
         {m_prepareDesk, {tr("Prepare"), tr("Put the service together")}},
@@ -289,16 +289,31 @@ void MainWindow::showHeader() {
     m_header->setService(service.title.isEmpty() ? tr("New service") : service.title,
                          facts.join(QStringLiteral(" \u00b7 ")));
     const auto outputs = m_session.outputs().size();
+    m_header->setLamp(lampOf(state, int(outputs)));
+}
+
+LampState MainWindow::lampOf(const RunState& state, int outputs) {
     LampState lamp;
-    if (m_session.run().live().empty())
-        lamp.text = tr("Nothing on screen \u00b7 %1 outputs").arg(outputs);
-    else if (state.curtain == Curtain::Black)
+    const Covers& covers = state.covers;
+    const bool isOpen = covers.curtain == Curtain::Open || covers.curtain == Curtain::Plain;
+    if (covers.curtain == Curtain::HouseCard)
+        lamp.text = tr("House card on %1 outputs").arg(outputs);
+    else if (covers.curtain == Curtain::Black && state.onScreen)
         lamp.text = tr("Black on %1 outputs").arg(outputs);
-    else if (state.curtain == Curtain::WordsOff)
+    else if (!state.onScreen)
+        lamp.text = tr("Nothing on screen \u00b7 %1 outputs").arg(outputs);
+    else if (covers.curtain == Curtain::WordsOff)
         lamp.text = tr("Backdrop only \u00b7 %1 outputs").arg(outputs);
+    else if (covers.curtain == Curtain::Plain)
+        lamp.text = tr("Plain words \u00b7 %1 outputs").arg(outputs);
     else
-        lamp = {true, tr("Words on screen \u00b7 %1 outputs").arg(outputs)};
-    m_header->setLamp(lamp);
+        lamp.text = tr("Words on screen \u00b7 %1 outputs").arg(outputs);
+    lamp.lit = state.onScreen && isOpen;
+    if (covers.callOut)
+        lamp.text += tr(" \u00b7 call-out");
+    if (const auto apart = covers.own.size() + state.frozen.size(); apart > 0)
+        lamp.text += tr(" \u00b7 %1 apart").arg(apart);
+    return lamp;
 }
 
 void MainWindow::showClock() {
@@ -353,8 +368,8 @@ void MainWindow::closeEvent(QCloseEvent* event) {
         return;
     }
     event->ignore();
-    const bool onScreen =
-        !m_session.run().live().empty() && m_session.run().state().curtain != Curtain::Black;
+    const RunState& run = m_session.run().state();
+    const bool onScreen = run.onScreen && run.covers.curtain != Curtain::Black;
     if (onScreen && !m_prompts->quitWhileOnScreen())
         return;
     m_libraryDesk->settle([this] {

@@ -5,6 +5,7 @@
 #include "desk/app/Session.h"
 #include "desk/library/Speller.h"
 #include "desk/parts/ThumbnailStore.h"
+#include "desk/run/RunKeys.h"
 #include <QMainWindow>
 
 class QAction;
@@ -21,6 +22,8 @@ class PrepareDesk;
 class PackingBar;
 class RecentServices;
 class RunDesk;
+struct LampState;
+struct RunState;
 class SetupDesk;
 
 /// The window: the head that never changes, and the five desks.
@@ -35,6 +38,8 @@ public:
 
     void goTo(Desk desk);
     [[nodiscard]] Desk currentDesk() const;
+    /// What the header's lamp says of a running service.
+    [[nodiscard]] static LampState lampOf(const RunState& state, int outputs);
     [[nodiscard]] RunDesk* runDesk() { return m_runDesk; }
     [[nodiscard]] NoticeBar* notices() { return m_notices; }
 
@@ -72,6 +77,7 @@ private:
     LibraryDesk* m_libraryDesk;
     PrepareDesk* m_prepareDesk;
     CheckDesk* m_checkDesk;
+    RunKeys m_runKeys{this};
     RunDesk* m_runDesk;
     SetupDesk* m_setupDesk;
     std::vector<QAction*> m_fileActions;

@@ -1,43 +1,35 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/RunController.h"
-#include "formats/ItemJson.h"
-#include <QJsonArray>
-#include <QJsonDocument>
-#include <QJsonObject>
+#include "core/run/PartJumps.h"
+#include "desk/app/KeptRun.h"
+#include <algorithm>
 
 namespace mivanta {
 
-using namespace Qt::StringLiterals;
-
 namespace {
-
-QJsonObject cueToJson(const Cue& cue) {
-    return {{u"item"_s, cue.item.text()},
-            {u"entry"_s, cue.position.entry},
-            {u"line"_s, cue.position.line},
-            {u"offset"_s, cue.position.offset}};
+constexpr size_t kMostUndone = 50;
 }
 
-std::optional<Cue> cueFromJson(const QJsonValue& json) {
-    const ItemId item = ItemId::fromText(json[u"item"_s].toString());
-    if (item.isNull())
-        return std::nullopt;
-    return Cue{item, {json[u"entry"_s].toInt(), json[u"line"_s].toInt(), json[u"offset"_s].toInt()}};
-}
-
-} // namespace
-
-RunController::RunController(SlideBook& book, PlayerClient& player, QObject* parent)
+RunController::RunController(SlideBook& book, ServiceDocument& document, PlayerClient& player,
+                             QObject* parent)
     : QObject(parent),
       m_book(book),
+      m_document(document),
       m_player(player) {
     m_prefetchSoon.setSingleShot(true);
     m_prefetchSoon.setInterval(0);
+    m_callOutEnds.setSingleShot(true);
     connect(&m_prefetchSoon, &QTimer::timeout, this, &RunController::prefetch);
+    connect(&m_callOutEnds, &QTimer::timeout, this, &RunController::endCallOut);
     connect(&m_book, &SlideBook::changed, this, &RunController::planChanged);
     connect(&m_player, &PlayerClient::welcomed, this, [this] { m_prefetchSoon.start(); });
     connect(&m_player, &PlayerClient::placesChanged, this, [this] { m_prefetchSoon.start(); });
     m_state = startedRun(m_book);
+}
+
+RunMoment RunController::moment() const {
+    return {m_state.onScreen ? m_state.onScreen->item : ItemId(), m_itemSince, m_since,
+            QDateTime::currentDateTime()};
 }
 
 void RunController::change(const RunState& next) {
@@ -54,15 +46,49 @@ void RunController::keep() {
         m_player.keep(keptState());
 }
 
+Scene RunController::coveredNow(const Scene& scene, const Covers& covers) const {
+    const auto card = std::find_if(m_cards.begin(), m_cards.end(),
+                                   [&](const Scene& each) { return each.output == scene.output; });
+    return covered(scene, covers, card == m_cards.end() ? nullptr : &*card);
+}
+
+std::vector<Scene> RunController::shownNow() const {
+    std::vector<Scene> scenes;
+    for (const Scene& scene : m_live)
+        scenes.push_back(coveredNow(scene, m_state.covers));
+    return scenes;
+}
+
 void RunController::showLive() {
-    for (Scene& scene : m_live)
-        scene.curtain = m_state.curtain;
-    m_player.show(m_live);
+    m_player.show(shownNow());
 }
 
 void RunController::show(const RunState& next) {
+    m_before.push_back({m_state, m_live, m_itemSince});
+    if (m_before.size() > kMostUndone)
+        m_before.erase(m_before.begin());
+    const QTime now = QTime::currentTime();
+    std::vector<Scene> scenes = startedAt(scenesFor(next, m_book, m_book.outputs()), now);
+    for (Scene& scene : scenes) // what is frozen stays as it is, whatever became of its item
+        for (const Scene& before : m_live)
+            if (before.output == scene.output && next.frozen.contains(scene.output))
+                scene = before;
+    RunState opened = next;
+    if (m_settings.takeOpensCurtain)
+        opened.covers.curtain = Curtain::Open;
+    const bool isSameItem =
+        m_state.onScreen && next.onScreen && m_state.onScreen->item == next.onScreen->item;
+    if (!isSameItem)
+        m_itemSince = QDateTime::currentDateTime();
+    put(opened, std::move(scenes));
+}
+
+void RunController::put(const RunState& next, std::vector<Scene> live) {
     m_takenAt = QDateTime::currentDateTime();
-    m_live = startedAt(scenesFor(next, m_book, m_book.outputs()), m_takenAt.time());
+    if (!m_since.isValid())
+        m_since = m_takenAt;
+    m_live = std::move(live);
+    m_state.covers = next.covers;
     showLive();
     change(next);
     Q_EMIT shown();
@@ -78,11 +104,40 @@ void RunController::back() {
         show(next);
 }
 
+void RunController::undoTake() {
+    if (m_before.empty())
+        return;
+    Before before = std::move(m_before.back());
+    m_before.pop_back();
+    before.state.covers = m_state.covers; // what was covered meanwhile stays so
+    before.state.frozen = m_state.frozen;
+    for (Scene& scene : before.live)
+        for (const Scene& now : m_live)
+            if (now.output == scene.output && m_state.frozen.contains(scene.output))
+                scene = now;
+    if (before.live.empty()) // before the first take
+        before.live = scenesFor(before.state, m_book, m_book.outputs());
+    m_itemSince = before.itemSince;
+    put(reconciled(before.state, m_book), std::move(before.live));
+}
+
 void RunController::lookAhead(int steps) {
     change(lookedAhead(m_state, m_book, steps));
 }
 void RunController::lookAtItem(int index) {
     change(lookedAtItem(m_state, m_book, index));
+}
+void RunController::lookAtItemsOn(int items) {
+    change(lookedAtItemsOn(m_state, m_book, items));
+}
+void RunController::lookAtPart(QChar letter, std::optional<int> number) {
+    change(lookedAtPart(m_state, m_book, letter, number));
+}
+void RunController::lookAtPartAgain() {
+    change(lookedAtPartAgain(m_state, m_book));
+}
+void RunController::lookAtFirst() {
+    change(lookedAtFirst(m_state, m_book));
 }
 void RunController::lookAt(const Cue& cue) {
     change(lookedAt(m_state, cue));
@@ -97,17 +152,101 @@ void RunController::lookAtUnplanned(ItemWords words) {
     change(lookedAtUnplanned(m_state, m_book, item.id));
 }
 
-void RunController::setCurtain(Curtain curtain) {
-    m_state.curtain = curtain;
+void RunController::cover(const Covers& covers) {
+    if (covers == m_state.covers)
+        return;
+    m_state.covers = covers;
+    // Before the first take there is nothing to cover but black; a card or a message is seen all the same.
+    if (m_live.empty() && (covers.curtain == Curtain::HouseCard || !covers.own.empty() || covers.callOut))
+        m_live = scenesFor(m_state, m_book, m_book.outputs());
     if (!m_live.empty())
         showLive();
     keep();
+    watchCallOut();
     m_prefetchSoon.start();
     Q_EMIT changed();
 }
 
+void RunController::setCurtain(Curtain curtain) {
+    Covers covers = m_state.covers;
+    if (curtain == Curtain::Black && covers.curtain != Curtain::Black)
+        m_beforeBlack = covers.curtain;
+    covers.curtain = curtain;
+    covers.own.clear(); // for all means for all
+    cover(covers);
+}
+
+void RunController::setOwnCurtain(const QString& output, std::optional<Curtain> curtain) {
+    Covers covers = m_state.covers;
+    covers.own.erase(output);
+    if (curtain)
+        covers.own[output] = *curtain;
+    cover(covers);
+}
+
+void RunController::blackAndBack() {
+    setCurtain(m_state.covers.curtain == Curtain::Black ? m_beforeBlack : Curtain::Black);
+}
+
+void RunController::setFrozen(const QString& output, bool frozen) {
+    RunState next = m_state;
+    if (frozen == next.frozen.contains(output))
+        return;
+    if (frozen) {
+        next.frozen[output] = next.onScreen;
+    } else {
+        next.frozen.erase(output);
+        const auto scenes = startedAt(scenesFor(next, m_book, m_book.outputs()), m_takenAt.time());
+        for (Scene& scene : m_live)
+            for (const Scene& now : scenes)
+                if (scene.output == output && now.output == output)
+                    scene = now;
+        showLive();
+    }
+    change(next);
+}
+
+void RunController::callOut(const QString& text, const std::set<QString>& outputs) {
+    if (text.trimmed().isEmpty())
+        return;
+    Covers covers = m_state.covers;
+    covers.callOut = CallOut{text.trimmed(), outputs, std::nullopt};
+    if (m_settings.callOutSeconds > 0)
+        covers.callOut->until = QDateTime::currentDateTime().addSecs(m_settings.callOutSeconds);
+    cover(covers);
+}
+
+void RunController::endCallOut() {
+    Covers covers = m_state.covers;
+    covers.callOut.reset();
+    cover(covers);
+}
+
+void RunController::watchCallOut() {
+    const auto& callOut = m_state.covers.callOut;
+    if (!callOut || !callOut->until) {
+        m_callOutEnds.stop();
+        return;
+    }
+    const qint64 left = QDateTime::currentDateTime().msecsTo(*callOut->until);
+    m_callOutEnds.start(int(std::max<qint64>(0, left)));
+}
+
+void RunController::setSettings(const RunSettings& settings) {
+    if (settings == m_settings)
+        return;
+    m_settings = settings;
+    planChanged(); // with another house card
+    Q_EMIT settingsChanged();
+}
+
 void RunController::planChanged() {
     m_state = reconciled(m_state, m_book);
+    m_cards.clear();
+    if (!m_book.outputs().empty()) {
+        const ItemSlides card = m_book.slidesOf(houseCardWords(m_settings.houseCard, m_document.service()));
+        m_cards = scenesAt(card, card.steps.front().position);
+    }
     keep();
     m_prefetchSoon.start();
     Q_EMIT changed();
@@ -115,8 +254,11 @@ void RunController::planChanged() {
 
 void RunController::startOver() {
     m_mayKeep = true;
+    m_before.clear();
+    m_since = {};
     RunState state = startedRun(m_book);
-    state.curtain = m_state.curtain;
+    state.covers = m_state.covers;
+    state.frozen = m_state.frozen;
     change(state);
 }
 
@@ -134,70 +276,48 @@ void RunController::prefetch() {
         const ItemSlides* slides = cue ? m_book.slidesOf(cue->item) : nullptr;
         if (!slides)
             return;
-        const auto at = scenesAt(*slides, cue->position, m_state.curtain);
-        scenes.insert(scenes.end(), at.begin(), at.end());
+        for (const Scene& scene : scenesAt(*slides, cue->position))
+            if (!m_state.frozen.contains(scene.output))
+                scenes.push_back(coveredNow(scene, m_state.covers));
     };
     add(m_state.next);
     if (m_state.next)
         add(following(*m_state.next, m_book));
     if (m_state.onScreen)
         add(preceding(*m_state.onScreen, m_book));
-    for (const Curtain curtain : {Curtain::Open, Curtain::WordsOff, Curtain::Black})
-        for (Scene scene : m_live) {
-            scene.curtain = curtain;
-            scenes.push_back(scene);
-        }
+    Covers covers;
+    for (const Curtain curtain :
+         {Curtain::Open, Curtain::Plain, Curtain::WordsOff, Curtain::HouseCard, Curtain::Black}) {
+        covers.curtain = curtain;
+        for (const Scene& scene : m_live)
+            scenes.push_back(coveredNow(scene, covers));
+    }
     m_player.prepare(scenes);
 }
 
 QByteArray RunController::keptState() const {
-    QJsonObject json{
-        {u"curtain"_s, int(m_state.curtain)}, {u"hint"_s, m_state.itemHint}, {u"desk"_s, m_desk}};
-    if (m_state.onScreen)
-        json.insert(u"onScreen"_s, cueToJson(*m_state.onScreen));
-    if (m_takenAt.isValid())
-        json.insert(u"takenAt"_s, m_takenAt.toString(Qt::ISODateWithMs));
-    json.insert(u"looking"_s, m_state.isLooking);
-    if (m_state.next)
-        json.insert(u"next"_s, cueToJson(*m_state.next));
-    if (m_state.planOnScreen)
-        json.insert(u"planOnScreen"_s, cueToJson(*m_state.planOnScreen));
-    if (m_state.planNext)
-        json.insert(u"planNext"_s, cueToJson(*m_state.planNext));
-    QJsonArray unplanned; // what other desks would not know
+    KeptRun kept{m_state, m_takenAt, m_itemSince, m_since, m_desk, {}};
     for (const auto& cue : {m_state.onScreen, m_state.next})
         if (const Item* item = cue ? m_book.unplannedItem(cue->item) : nullptr)
-            unplanned.append(itemToJson(*item));
-    json.insert(u"unplanned"_s, unplanned);
-    return QJsonDocument(json).toJson(QJsonDocument::Compact);
+            kept.unplanned.push_back(*item);
+    return keptRunToJson(kept);
 }
 
-QString RunController::deskOf(const QByteArray& kept) {
-    return QJsonDocument::fromJson(kept).object()[u"desk"_s].toString();
-}
-
-void RunController::takeUp(const QByteArray& kept) {
+void RunController::takeUp(const QByteArray& bytes) {
     m_mayKeep = true;
-    const QJsonObject json = QJsonDocument::fromJson(kept).object();
-    m_desk = json[u"desk"_s].toString();
-    RunState state;
-    for (const QJsonValue& value : json[u"unplanned"_s].toArray())
-        if (const auto item = itemFromJson(value.toObject(), {}); item && !m_book.unplannedItem(item->id))
-            m_book.addUnplanned(*item);
-    state.planOnScreen = cueFromJson(json[u"planOnScreen"_s]);
-    state.planNext = cueFromJson(json[u"planNext"_s]);
-    state.onScreen = cueFromJson(json[u"onScreen"_s]);
-    state.next = cueFromJson(json[u"next"_s]);
-    state.isLooking = json[u"looking"_s].toBool();
-    state.curtain = Curtain(json[u"curtain"_s].toInt());
-    state.itemHint = json[u"hint"_s].toInt();
-    m_state = reconciled(state, m_book);
-    m_takenAt = QDateTime::fromString(json[u"takenAt"_s].toString(), Qt::ISODateWithMs);
+    const KeptRun kept = keptRunFromJson(bytes);
+    m_desk = kept.desk;
+    for (const Item& item : kept.unplanned)
+        if (!m_book.unplannedItem(item.id))
+            m_book.addUnplanned(item);
+    m_state = reconciled(kept.state, m_book);
+    m_takenAt = kept.takenAt;
+    m_itemSince = kept.itemSince;
+    m_since = kept.since;
     if (m_state.onScreen)
         m_live = startedAt(scenesFor(m_state, m_book, m_book.outputs()), m_takenAt.time());
-    for (Scene& scene : m_live)
-        scene.curtain = m_state.curtain;
     keep();
+    watchCallOut();
     m_prefetchSoon.start();
     Q_EMIT takenUp();
     Q_EMIT changed();

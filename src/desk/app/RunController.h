@@ -1,5 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "core/run/RunSettings.h"
+#include "core/timing/RunTiming.h"
 #include "desk/app/SlideBook.h"
 #include "link/PlayerClient.h"
 #include <QDateTime>
@@ -11,25 +13,50 @@ namespace mivanta {
 class RunController : public QObject {
     Q_OBJECT
 public:
-    RunController(SlideBook& book, PlayerClient& player, QObject* parent = nullptr);
+    RunController(SlideBook& book, ServiceDocument& document, PlayerClient& player,
+                  QObject* parent = nullptr);
 
     [[nodiscard]] const RunState& state() const { return m_state; }
     [[nodiscard]] const SlideBook& plan() const { return m_book; }
-    /// The pictures ordered last, one an output; empty before the first take.
+    /// The pictures ordered last, one an output, without what covers them; empty before the first take.
     [[nodiscard]] const std::vector<Scene>& live() const { return m_live; }
+    /// The same as they are shown, with what covers them.
+    [[nodiscard]] std::vector<Scene> shownNow() const;
     /// When what is on screen was put there; invalid before the first take.
     [[nodiscard]] const QDateTime& takenAt() const { return m_takenAt; }
+    /// Where the service stands now.
+    [[nodiscard]] RunMoment moment() const;
 
-    // What the keys do. Only take() and back() change what the congregation sees, and the curtain.
+    // What the keys do. Only take(), back(), undoTake() and what covers the outputs change what people see.
     void take();
     void back();
+    /// Exactly what was shown before the last take, or the last back(); several times, one after the other.
+    void undoTake();
+    [[nodiscard]] bool canUndoTake() const { return !m_before.empty(); }
     void lookAhead(int steps);
     void lookAtItem(int index);
+    void lookAtItemsOn(int items);
+    void lookAtPart(QChar letter, std::optional<int> number = std::nullopt);
+    void lookAtPartAgain();
+    void lookAtFirst();
     void lookAt(const Cue& cue);
     void lookBack();
     /// Something that is not in the order is next; the order goes on behind it where it was left.
     void lookAtUnplanned(ItemWords words);
+
     void setCurtain(Curtain curtain);
+    /// A curtain for one output; nothing = the same as all the others.
+    void setOwnCurtain(const QString& output, std::optional<Curtain> curtain);
+    /// Black, or what it was before.
+    void blackAndBack();
+    /// The output keeps its picture, whatever is taken; the curtain still covers it.
+    void setFrozen(const QString& output, bool frozen);
+    /// For as long as the settings say.
+    void callOut(const QString& text, const std::set<QString>& outputs);
+    void endCallOut();
+
+    [[nodiscard]] const RunSettings& settings() const { return m_settings; }
+    void setSettings(const RunSettings& settings);
 
     /// The state as it is kept for a restart, and taken up again. The picture is left as it is.
     [[nodiscard]] QByteArray keptState() const;
@@ -38,29 +65,46 @@ public:
     void startOver();
     /// "run" or another desk's name: kept, too, so that a restart comes back there.
     void setDesk(const QString& desk);
-    [[nodiscard]] static QString deskOf(const QByteArray& kept);
 
 Q_SIGNALS:
     void changed();
     void takenUp(); ///< what was on screen before a restart; shown() follows
     void shown();   ///< something was put on screen, or taken up again after a restart
+    void settingsChanged();
 
 private:
+    struct Before {
+        RunState state;
+        std::vector<Scene> live;
+        QDateTime itemSince;
+    };
     void change(const RunState& next);
     void show(const RunState& next);
+    void put(const RunState& next, std::vector<Scene> live);
+    void cover(const Covers& covers);
+    [[nodiscard]] Scene coveredNow(const Scene& scene, const Covers& covers) const;
     void showLive();
     void keep();
     void prefetch();
     void planChanged();
+    void watchCallOut();
 
     SlideBook& m_book;
+    ServiceDocument& m_document;
     PlayerClient& m_player;
+    RunSettings m_settings = usualRunSettings();
     RunState m_state;
     std::vector<Scene> m_live;
+    std::vector<Scene> m_cards; ///< house cards, one an output
+    std::vector<Before> m_before;
+    Curtain m_beforeBlack = Curtain::Open;
     QDateTime m_takenAt;
+    QDateTime m_itemSince;
+    QDateTime m_since;
     QString m_desk;
     bool m_mayKeep = false; ///< not before what was kept last has been taken up
     QTimer m_prefetchSoon;
+    QTimer m_callOutEnds;
 };
 
 } // namespace mivanta

@@ -38,6 +38,7 @@ public:
 private:
     void show(const Service& service) {
         m_document.m_service = service;
+        m_document.m_timetable.reset();
         ++m_document.m_changes;
         m_document.journalSoon();
         Q_EMIT m_document.changed();
@@ -310,6 +311,7 @@ void ServiceDocument::changeLook(const LookTarget& target, const std::vector<The
 
 void ServiceDocument::take(Service service, const QString& path, const std::optional<FileStamp>& stamp) {
     m_service = std::move(service);
+    m_timetable.reset();
     m_path = path;
     m_stamp = stamp;
     m_isPacked = false;
@@ -319,6 +321,24 @@ void ServiceDocument::take(Service service, const QString& path, const std::opti
     Q_EMIT changed();
     Q_EMIT stateChanged();
     Q_EMIT opened();
+}
+
+void ServiceDocument::setUsualLengths(UsualLengths usual) {
+    m_usualLengths = std::move(usual);
+    m_timetable.reset();
+    Q_EMIT changed();
+}
+
+const Timetable& ServiceDocument::timetable() const {
+    if (!m_timetable)
+        m_timetable = timetableOf(m_service, [this](const Item& item) -> std::optional<int> {
+            if (const auto known = m_usualLengths ? m_usualLengths(item) : std::nullopt)
+                return known;
+            // A countdown to a time lasts until then; the rest is guessed once.
+            const bool depends = std::holds_alternative<CountdownItem>(item.content);
+            return depends ? std::nullopt : std::optional(m_guesses.of(item, m_service));
+        });
+    return *m_timetable;
 }
 
 void ServiceDocument::startNew() {

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/order/LookTarget.h"
+#include "core/timing/GuessedLengths.h"
 #include "desk/app/Worker.h"
 #include "store/Journal.h"
 #include <QMap>
@@ -73,6 +74,11 @@ public:
     /// What the library's media were called, by their names in the media folder; saved with those in use.
     void setMediaTitles(const QMap<QString, QString>& titles) { m_mediaTitles = titles; }
     [[nodiscard]] const QMap<QString, QString>& mediaTitles() const { return m_mediaTitles; }
+    /// How long items usually take, from earlier services; times down the order follow it.
+    void setUsualLengths(UsualLengths usual);
+    [[nodiscard]] const UsualLengths& usualLengths() const { return m_usualLengths; }
+    /// The times down the order as it is now; good until the next change.
+    [[nodiscard]] const Timetable& timetable() const;
     /// The file holds media, too; it keeps doing so when it is saved.
     [[nodiscard]] bool isPacked() const { return m_isPacked; }
     /// Has other files of the media shown wherever these are, as one step.
@@ -111,6 +117,9 @@ private:
     Theme m_usualTheme;
     QString m_mediaFolder;
     QMap<QString, QString> m_mediaTitles;
+    UsualLengths m_usualLengths;
+    mutable GuessedLengths m_guesses;
+    mutable std::optional<Timetable> m_timetable;
     bool m_isPacked = false;
     QString m_path;
     std::optional<FileStamp> m_stamp;

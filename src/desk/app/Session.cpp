@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/Session.h"
+#include "desk/app/KeptRun.h"
 #include "render/Fonts.h"
 #include "store/MediaFiles.h"
 #include "store/ServicePack.h"
@@ -21,7 +22,7 @@ Session::Session(Options options, QObject* parent)
                  {QStringLiteral("--library"), m_options.libraryFolder},
                  mediaFolderOf(m_options.libraryFolder),
                  pictureCacheFolder(m_options.libraryFolder)}}),
-      m_run(m_book, m_player) {
+      m_run(m_book, m_document, m_player) {
     connect(&m_library, &LibraryClient::failed, this, &Session::problem);
     connect(&m_library, &LibraryClient::opened, this, &Session::loadThemes);
     connect(&m_library, &LibraryClient::changed, this, &Session::loadThemes);
@@ -75,6 +76,14 @@ void Session::start() {
             m_player.setOutputs(m_book.outputs(), m_deskMonitor);
             m_outputsLoaded = true;
             takeUpService();
+        });
+    m_settings.run(
+        this, [folder = m_options.libraryFolder] { return loadRunSettings(folder); },
+        [this](const Result<RunSettings>& settings) {
+            if (settings)
+                m_run.setSettings(*settings);
+            else
+                Q_EMIT problem(settings.error());
         });
     m_library.open();
 }
@@ -164,7 +173,7 @@ void Session::takeUpService() {
 /// A song counts as sung once its words are to be seen.
 void Session::noteSung() {
     const RunState& state = m_run.state();
-    if (!state.onScreen || state.curtain != Curtain::Open || state.onScreen->item == m_sung)
+    if (!state.onScreen || state.covers.curtain != Curtain::Open || state.onScreen->item == m_sung)
         return;
     const Service& service = m_document.service();
     const Item* item = service.item(state.onScreen->item);
@@ -178,7 +187,7 @@ void Session::noteSung() {
 }
 
 void Session::serviceIsThere(bool hasUnsavedWork) {
-    const QString kept = RunController::deskOf(m_kept);
+    const QString kept = keptRunFromJson(m_kept).desk;
     if (!m_kept.isEmpty())
         m_run.takeUp(m_kept);
     else
@@ -205,6 +214,18 @@ void Session::changeOutput(const Output& output) {
     m_player.setOutputs(outputs, m_deskMonitor);
     m_settings.run(
         this, [folder = m_options.libraryFolder, outputs] { return saveOutputs(folder, outputs); },
+        [this](const Result<void>& saved) {
+            if (!saved)
+                Q_EMIT problem(saved.error());
+        });
+}
+
+void Session::changeRunSettings(const RunSettings& settings) {
+    if (settings == m_run.settings())
+        return;
+    m_run.setSettings(settings);
+    m_settings.run(
+        this, [folder = m_options.libraryFolder, settings] { return saveRunSettings(folder, settings); },
         [this](const Result<void>& saved) {
             if (!saved)
                 Q_EMIT problem(saved.error());

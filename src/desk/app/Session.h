@@ -9,6 +9,7 @@
 #include "desk/app/ServiceDocument.h"
 #include "desk/app/ServiceReadings.h"
 #include "desk/app/SlideBook.h"
+#include "desk/app/TakeLog.h"
 #include "link/PlayerClient.h"
 
 namespace mivanta {
@@ -49,6 +50,7 @@ public:
     [[nodiscard]] const std::vector<Monitor>& monitors() const { return m_monitors; }
     [[nodiscard]] const std::vector<Placement>& placements() const { return m_placements; }
     void changeOutput(const Output& output);
+    void changeRunSettings(const RunSettings& settings);
     /// The monitor that the desks are on, by its system name.
     void setDeskMonitor(const QString& name);
 
@@ -81,6 +83,7 @@ private:
     RunController m_run;
     AutoAdvance m_advance{m_run, m_document};
     ItemSounds m_sounds{m_run, m_document, m_player};
+    TakeLog m_takes{m_run, m_document, m_library};
     Worker m_settings{QStringLiteral("settings")};
     Worker m_unpacking{QStringLiteral("unpacking")};
     std::vector<Monitor> m_monitors;

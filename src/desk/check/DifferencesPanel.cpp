@@ -14,6 +14,8 @@ namespace mivanta {
 
 namespace {
 
+constexpr size_t kMostRows = 30; // nobody reads more of them
+
 QString kindOfWords(const LibraryDifference& difference) {
     return std::visit(
         Cases{[](const std::shared_ptr<const Song>&) { return DifferencesPanel::tr("song"); },
@@ -98,12 +100,34 @@ void DifferencesPanel::refresh() {
     m_title->setText(differencesText(all));
     m_takeAll->setVisible(
         std::any_of(all.begin(), all.end(), [](const LibraryDifference& each) { return each.there; }));
+    m_isStale = true;
+    if (isVisible())
+        fill();
+}
+
+void DifferencesPanel::showEvent(QShowEvent* event) {
+    QWidget::showEvent(event);
+    if (m_isStale)
+        fill();
+}
+
+void DifferencesPanel::fill() {
+    m_isStale = false;
     while (QLayoutItem* item = m_rows->takeAt(0)) {
         item->widget()->deleteLater();
         delete item;
     }
-    for (const LibraryDifference& difference : all)
-        m_rows->addWidget(row(difference));
+    const auto& all = m_session.differences().all();
+    const size_t shown = std::min(all.size(), kMostRows);
+    for (size_t i = 0; i < shown; ++i)
+        m_rows->addWidget(row(all[i]));
+    if (shown < all.size()) {
+        auto* more = new QLabel(tr("and %1 more, which come up as these are settled; or settle all at once:")
+                                    .arg(all.size() - shown),
+                                this);
+        makeQuiet(more);
+        m_rows->addWidget(more);
+    }
 }
 
 QWidget* DifferencesPanel::row(const LibraryDifference& difference) {

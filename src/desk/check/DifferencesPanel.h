@@ -16,13 +16,18 @@ class DifferencesPanel : public QWidget {
 public:
     explicit DifferencesPanel(Session& session, QWidget* parent = nullptr);
 
+protected:
+    void showEvent(QShowEvent* event) override;
+
 private:
     void refresh();
+    void fill();
     QWidget* row(const LibraryDifference& difference);
 
     Session& m_session;
     QLabel* m_title;
     QVBoxLayout* m_rows;
+    bool m_isStale = true; ///< rows are made when they are seen
     QPushButton* m_takeAll;
 };
 

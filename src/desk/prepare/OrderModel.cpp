@@ -39,7 +39,7 @@ OrderModel::OrderModel(ServiceDocument& document, QObject* parent)
 /// What takes the whole order into account.
 void OrderModel::work() {
     const Service& service = m_document.service();
-    m_times = timetableOf(service);
+    m_times = m_document.timetable();
     m_numbers.clear();
     int number = 0;
     for (const Item& item : service.items)

@@ -163,7 +163,7 @@ void PlanInService::refresh() {
     setVisible(!shown.empty());
     if (shown.empty())
         return;
-    const Timetable table = timetableOf(service);
+    const Timetable& table = m_session.document().timetable();
     const TimetableRow& row = table.rows[size_t(service.indexOf(shown.front()->id))];
     const QString several = tr("different");
     const auto show = [](QLineEdit* edit, const QString& text, const QString& placeholder) {
@@ -180,7 +180,10 @@ void PlanInService::refresh() {
                                 : QString());
     const auto seconds = commonPlan(shown, &ItemPlan::seconds);
     show(m_takes, seconds && *seconds ? durationText(**seconds) : QString(),
-         !seconds ? several : tr("about %1").arg(durationText(guessedSeconds(*shown.front(), service))));
+         !seconds ? several
+                  : tr("about %1")
+                        .arg(durationText(row.seconds > 0 ? row.seconds
+                                                          : guessedSeconds(*shown.front(), service))));
     const auto leader = commonPlan(shown, &ItemPlan::leader);
     show(m_leader, leader.value_or(QString()), leader ? QString() : several);
     const auto note = commonPlan(shown, &ItemPlan::note);

@@ -33,32 +33,48 @@ LaneList::LaneList(RunController& run, ServiceDocument& document, QWidget* paren
     m_sightSoon.setSingleShot(true);
     m_sightSoon.setInterval(0);
     connect(&m_sightSoon, &QTimer::timeout, this, &LaneList::keepInSight);
-    connect(&m_run.plan(), &SlideBook::changed, this, &LaneList::rebuild);
+    connect(&m_run.plan(), &SlideBook::changed, this, &LaneList::planChanged);
     connect(&m_run, &RunController::changed, this, &LaneList::mark);
-    rebuild();
+}
+
+void LaneList::planChanged() {
+    m_isStale = true;
+    if (isVisible())
+        rebuild();
+}
+
+void LaneList::showEvent(QShowEvent* event) {
+    QScrollArea::showEvent(event);
+    if (m_isStale)
+        rebuild();
 }
 
 namespace {
 
-/// What a lane says: title, who leads, key or kind, the parts of a song; the operator's note when it is open.
-void setContent(Lane& lane, const Item& item, const Service& service) {
-    QString side;
-    if (const Song* song = item.song()) {
-        side = song->key;
-        if (song->capo > 0)
-            side += LaneList::tr(" \u00b7 capo %1").arg(song->capo);
-    } else {
-        side = kindText(item.content);
-    }
-    if (!item.plan.leader.isEmpty())
-        side = side.isEmpty() ? item.plan.leader : item.plan.leader + QStringLiteral(" \u00b7 ") + side;
+/// What a lane says: title, what sounds, who leads, key or kind, how long it takes and what comes by itself;
+/// the parts of a song; the notes for the operator and the stage when it is open.
+void setContent(Lane& lane, const Item& item, const ServiceDocument& document) {
+    QStringList side;
     if (item.plan.sound)
-        side = QStringLiteral("\u266a ") + item.plan.sound->title +
-               (side.isEmpty() ? side : QStringLiteral(" \u00b7 ") + side);
-    lane.setNote(item.plan.note);
+        side << QStringLiteral("\u266a ") + item.plan.sound->title;
+    side << item.plan.leader;
+    if (const Song* song = item.song())
+        side << (song->capo > 0 ? LaneList::tr("%1, capo %2").arg(song->key).arg(song->capo) : song->key);
+    else
+        side << kindText(item.content);
+    if (item.plan.advance)
+        side << LaneList::tr("every %1 by itself").arg(durationText(*item.plan.advance));
+    if (const int seconds = secondsOf(item, document.service(), {}, document.usualLengths()); seconds > 0)
+        side << durationText(seconds);
+    side.removeAll(QString());
+    QStringList notes{item.plan.note};
+    if (!item.edits.stageNote.isEmpty())
+        notes << LaneList::tr("Stage: %1").arg(item.edits.stageNote);
+    notes.removeAll(QString());
+    lane.setNote(notes.join(u'\n'));
     const bool hasParts = item.song() != nullptr;
-    lane.setContent(item.title(), side,
-                    hasParts ? partChips(contentOf(item, service)) : std::vector<PartChip>());
+    lane.setContent(item.title(), side.join(QStringLiteral(" \u00b7 ")),
+                    hasParts ? partChips(contentOf(item, document.service())) : std::vector<PartChip>());
 }
 
 /// What the operator is to read between two items.
@@ -82,14 +98,18 @@ void LaneList::connectLane(Lane* lane, const ItemId& id) {
             m_run.lookAt({id, slides->steps[size_t(step)].position});
         return slides != nullptr;
     };
-    connect(lane, &Lane::looked, this, look);
+    connect(lane, &Lane::looked, this, [this, look](int step) {
+        if (look(step) && m_run.settings().clickTakes)
+            m_run.take();
+    });
     connect(lane, &Lane::taken, this, [this, look](int step) {
-        if (look(step))
+        if (!m_run.settings().clickTakes && look(step)) // else the first click has taken it
             m_run.take();
     });
 }
 
 void LaneList::rebuild() {
+    m_isStale = false;
     for (Lane* lane : m_lanes)
         lane->deleteLater();
     m_lanes.clear();
@@ -108,7 +128,7 @@ void LaneList::rebuild() {
         if (!item.isRun())
             continue;
         auto* lane = new Lane(int(m_lanes.size()) + 1, item.id, widget());
-        setContent(*lane, item, m_document.service());
+        setContent(*lane, item, m_document);
         connectLane(lane, item.id);
         m_column->insertWidget(at++, lane);
         m_lanes.push_back(lane);
@@ -119,7 +139,7 @@ void LaneList::rebuild() {
 
 void LaneList::mark() {
     const SlideBook& plan = m_run.plan();
-    if (int(m_lanes.size()) != plan.itemCount())
+    if (m_isStale || int(m_lanes.size()) != plan.itemCount())
         return; // a rebuild follows
     const RunState& state = m_run.state();
     const int onScreen = state.onScreen ? plan.indexOf(state.onScreen->item) : -1;
@@ -154,7 +174,7 @@ void LaneList::showUnplanned() {
     if (!m_unplanned) {
         m_unplanned = new Lane(0, item->id, widget());
         m_unplanned->setObjectName(QStringLiteral("lane-unplanned"));
-        setContent(*m_unplanned, *item, m_document.service());
+        setContent(*m_unplanned, *item, m_document);
         connectLane(m_unplanned, item->id);
         // Where it is read: behind what was on screen before.
         const int before = state.planOnScreen ? plan.indexOf(state.planOnScreen->item) : -1;

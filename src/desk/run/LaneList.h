@@ -17,7 +17,11 @@ public:
     LaneList(RunController& run, ServiceDocument& document, QWidget* parent = nullptr);
     [[nodiscard]] const std::vector<Lane*>& lanes() const { return m_lanes; }
 
+protected:
+    void showEvent(QShowEvent* event) override;
+
 private:
+    void planChanged(); ///< lanes are made when they are seen
     void rebuild();
     void mark();
     /// A lane for what is next or on screen without being in the order.
@@ -32,6 +36,7 @@ private:
     std::vector<Lane*> m_lanes;
     std::vector<QLabel*> m_notes; ///< for the operator, between lanes
     Lane* m_unplanned = nullptr;
+    bool m_isStale = true;
     QTimer m_sightSoon;
 };
 

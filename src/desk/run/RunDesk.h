@@ -1,24 +1,27 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/Session.h"
+#include "desk/app/Finding.h"
 #include "desk/app/Tools.h"
-#include "desk/parts/PictureView.h"
 #include "desk/run/LaneList.h"
+#include "desk/run/RunKeys.h"
+#include <QTimer>
+#include <QWidget>
 
+class QKeyEvent;
 class QLabel;
-class QToolButton;
-class QVBoxLayout;
 
 namespace mivanta {
 
+class CallOutBar;
+class KeySheet;
 class RunFind;
+class RunPictures;
 
-/// Where the service is run: lanes, the outputs as they really are, the curtain. Every action has a key that
-/// works wherever the focus is.
+/// Runs the service. Keys work wherever the focus is; nothing here edits the service.
 class RunDesk : public QWidget {
     Q_OBJECT
 public:
-    explicit RunDesk(const Tools& tools, QWidget* parent = nullptr);
+    RunDesk(const Tools& tools, RunKeys& keys, QWidget* parent = nullptr);
 
     /// Obeys a key; false when it means nothing here.
     bool obeyKey(QKeyEvent* event);
@@ -28,36 +31,36 @@ protected:
     void showEvent(QShowEvent* event) override;
     void hideEvent(QHideEvent* event) override;
     bool eventFilter(QObject* watched, QEvent* event) override;
+    void dragEnterEvent(QDragEnterEvent* event) override;
+    void dropEvent(QDropEvent* event) override;
 
 private:
-    QWidget* buildSide(ThumbnailStore& thumbnails);
-    QWidget* buildCurtain();
-    QWidget* buildKeys();
-    void outputsChanged();
+    QWidget* buildSide();
+    QLabel* sideLabel(const char* name, double size, bool bold);
     void refresh();
-    void showFrame(const QString& output);
+    void obey(RunAction action);
     void look(const FindPick& pick);
+    void lookAtPicture();
+    void lookAtPictures(const QStringList& files);
+    void keepUnplanned();
     void typeDigit(int digit);
-    void forgetDigits();
-    void showByItself();
+    void typeLetter(QChar letter);
+    void forgetTyped();
 
     Session& m_session;
     Prompts& m_prompts;
     ThumbnailStore& m_thumbnails;
+    RunKeys& m_keys;
     LaneList* m_lanes;
+    RunPictures* m_pictures;
+    CallOutBar* m_callOut;
     RunFind* m_find;
-    PictureView* m_hall;
-    PictureView* m_next;
-    QWidget* m_small;
-    std::vector<std::pair<QString, PictureView*>> m_others; ///< by output
-    QString m_main;                                         ///< the output in the large picture
-    std::vector<std::pair<Curtain, QToolButton*>> m_curtain;
+    KeySheet* m_sheet;
     QLabel* m_where;
     QLabel* m_goTo;
-    QLabel* m_byItself; ///< when the next slide comes without a key
-    QTimer m_tick;
-    QTimer m_digitsOver;
+    QTimer m_typedOver;
     int m_digits = 0;
+    QChar m_letter; ///< of a part; digits behind it are its number
 };
 
 } // namespace mivanta

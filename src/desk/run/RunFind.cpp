@@ -4,6 +4,7 @@
 #include "desk/parts/Style.h"
 #include <QKeyEvent>
 #include <QLabel>
+#include <QPushButton>
 #include <QVBoxLayout>
 
 namespace mivanta {
@@ -24,11 +25,20 @@ RunFind::RunFind(Session& session, QWidget* desk) : QFrame(desk), m_session(sess
     hint->setWordWrap(true);
     hint->setFont(textFont(0.9));
     hint->setStyleSheet(QStringLiteral("color: %1").arg(night().quiet.name()));
+    auto* picture = new QPushButton(tr("A &picture\u2026"), this);
+    picture->setObjectName(QStringLiteral("run-find-picture"));
+    picture->setToolTip(tr("Look at a picture file as next"));
+    picture->setAutoDefault(false);
+    connect(picture, &QPushButton::clicked, this, [this] {
+        close();
+        Q_EMIT pictureWanted();
+    });
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(spaced(3), spaced(3), spaced(3), spaced(3));
     column->setSpacing(spaced(2));
     column->addWidget(m_find, 1);
     column->addWidget(hint);
+    column->addWidget(picture, 0, Qt::AlignLeft);
     connect(m_find, &FindPanel::chosen, this, [this](const std::vector<FindPick>& picks) {
         if (picks.empty())
             return;

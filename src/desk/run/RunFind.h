@@ -18,6 +18,7 @@ public:
 
 Q_SIGNALS:
     void chosen(const mivanta::FindPick& pick);
+    void pictureWanted(); ///< a picture from a file
     void closed();
 
 protected:

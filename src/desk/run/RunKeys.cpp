@@ -86,12 +86,21 @@ const std::vector<RunActionFacts>& runActions() {
          "freeze",
          QT_TRANSLATE_NOOP("RunKeys", "Freeze the large picture, or let it go on"),
          {Qt::Key_F4}},
+        {RunAction::OutputsMenu,
+         "outputs",
+         QT_TRANSLATE_NOOP("RunKeys", "Freeze or cover single outputs"),
+         {Qt::Key_F3}},
         {RunAction::Find, "find", QT_TRANSLATE_NOOP("RunKeys", "Find something unplanned"), {Qt::Key_Slash}},
+        {RunAction::KeepUnplanned,
+         "keep-unplanned",
+         QT_TRANSLATE_NOOP("RunKeys", "Keep what was unplanned in the order"),
+         {Qt::Key_K}},
         {RunAction::HoldAdvance,
          "hold",
          QT_TRANSLATE_NOOP("RunKeys", "Hold what comes by itself"),
          {Qt::Key_H}},
         {RunAction::FadeSound, "fade-sound", QT_TRANSLATE_NOOP("RunKeys", "Fade out the sound"), {Qt::Key_S}},
+        {RunAction::ShowKeys, "show-keys", QT_TRANSLATE_NOOP("RunKeys", "Show every key"), {Qt::Key_F1}},
     };
     return all;
 }

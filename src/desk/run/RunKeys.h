@@ -29,9 +29,12 @@ enum class RunAction {
     CallOut,
     EndCallOut,
     FreezeMain,
+    OutputsMenu,
     Find,
+    KeepUnplanned,
     HoldAdvance,
     FadeSound,
+    ShowKeys,
 };
 
 struct RunActionFacts {

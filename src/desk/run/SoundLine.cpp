@@ -4,7 +4,10 @@
 
 namespace mivanta {
 
-SoundLine::SoundLine(ItemSounds& sounds, QWidget* parent) : QLabel(parent), m_sounds(sounds) {
+SoundLine::SoundLine(ItemSounds& sounds, const RunKeys& keys, QWidget* parent)
+    : QLabel(parent),
+      m_sounds(sounds),
+      m_keys(keys) {
     setObjectName(QStringLiteral("run-sound"));
     setTextFormat(Qt::PlainText);
     setFont(textFont(1.05));
@@ -24,7 +27,8 @@ void SoundLine::refresh() {
     const QString place = sounding.duration > 0
                               ? tr("%1 of %2").arg(clock(sounding.position), clock(sounding.duration))
                               : clock(sounding.position);
-    setText(tr("\u266a %1 \u00b7 %2. S fades it out.").arg(m_sounds.title(), place));
+    setText(tr("\u266a %1 \u00b7 %2. %3 fades it out.")
+                .arg(m_sounds.title(), place, m_keys.textOf(RunAction::FadeSound)));
 }
 
 } // namespace mivanta

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "desk/app/ItemSounds.h"
+#include "desk/run/RunKeys.h"
 #include <QLabel>
 
 namespace mivanta {
@@ -9,11 +10,12 @@ namespace mivanta {
 class SoundLine : public QLabel {
     Q_OBJECT
 public:
-    explicit SoundLine(ItemSounds& sounds, QWidget* parent = nullptr);
+    SoundLine(ItemSounds& sounds, const RunKeys& keys, QWidget* parent = nullptr);
 
 private:
     void refresh();
     ItemSounds& m_sounds;
+    const RunKeys& m_keys;
 };
 
 } // namespace mivanta

@@ -4,7 +4,9 @@
 #include "desk/parts/Style.h"
 #include "desk/setup/BackupsPanel.h"
 #include "desk/setup/HallView.h"
+#include "desk/setup/KeysPanel.h"
 #include "desk/setup/OutputForm.h"
+#include "desk/setup/RunPanel.h"
 #include "render/LegibilityMeasure.h"
 #include <QComboBox>
 #include <QGridLayout>
@@ -49,7 +51,8 @@ QString factsText(const Output& output, const std::vector<Theme>& themes) {
 
 } // namespace
 
-SetupDesk::SetupDesk(Session& session, ThumbnailStore& thumbnails, Prompts& prompts, QWidget* parent)
+SetupDesk::SetupDesk(Session& session, ThumbnailStore& thumbnails, Prompts& prompts, RunKeys& keys,
+                     QWidget* parent)
     : QScrollArea(parent),
       m_session(session),
       m_thumbnails(thumbnails) {
@@ -79,6 +82,8 @@ SetupDesk::SetupDesk(Session& session, ThumbnailStore& thumbnails, Prompts& prom
     column->addWidget(title);
     column->addWidget(m_monitors);
     column->addLayout(m_grid);
+    column->addWidget(new RunPanel(m_session, prompts, content));
+    column->addWidget(new KeysPanel(keys, content));
     column->addWidget(new BackupsPanel(m_session, prompts, content));
     column->addStretch(1);
     auto* side = new QVBoxLayout;

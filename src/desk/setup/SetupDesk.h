@@ -11,6 +11,8 @@ class QLabel;
 
 namespace mivanta {
 
+class RunKeys;
+
 class HallView;
 class OutputForm;
 
@@ -18,7 +20,8 @@ class OutputForm;
 class SetupDesk : public QScrollArea {
     Q_OBJECT
 public:
-    SetupDesk(Session& session, ThumbnailStore& thumbnails, Prompts& prompts, QWidget* parent = nullptr);
+    SetupDesk(Session& session, ThumbnailStore& thumbnails, Prompts& prompts, RunKeys& keys,
+              QWidget* parent = nullptr);
 
 protected:
     void showEvent(QShowEvent* event) override;

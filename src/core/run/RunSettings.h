@@ -1,0 +1,27 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/run/Covers.h"
+#include <QStringList>
+
+namespace mivanta {
+
+/// How services are run with this library.
+struct RunSettings {
+    HouseCard houseCard;
+    QStringList callOuts;          ///< saved messages; "___" is a blank to fill
+    int callOutSeconds = 0;        ///< how long a call-out stays; 0 = until it is taken away
+    bool takeOpensCurtain = false; ///< a take opens a closed curtain
+    bool clickTakes = false;       ///< one click on a card takes it; else it is only looked at
+    friend bool operator==(const RunSettings&, const RunSettings&) = default;
+};
+
+/// With some messages to begin with.
+[[nodiscard]] inline RunSettings usualRunSettings() {
+    RunSettings settings;
+    settings.callOuts = {QStringLiteral("Would the parents of child no. ___ please come to the door?"),
+                         QStringLiteral("The car ___ stands in the way of others."),
+                         QStringLiteral("Tea is served in the ___ after the service.")};
+    return settings;
+}
+
+} // namespace mivanta

@@ -1,0 +1,27 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "desk/app/LibraryClient.h"
+#include "desk/app/RunController.h"
+
+namespace mivanta {
+
+/// Has the library remember what was on screen when, and how long items take; learns from that how long they
+/// usually take. GUI thread.
+class TakeLog : public QObject {
+    Q_OBJECT
+public:
+    TakeLog(RunController& run, ServiceDocument& document, LibraryClient& library, QObject* parent = nullptr);
+
+private:
+    void noteTake();
+    void noteItem(const ItemId& item, const QDateTime& began);
+    void learn();
+
+    RunController& m_run;
+    ServiceDocument& m_document;
+    LibraryClient& m_library;
+    ItemId m_item;     ///< on screen last
+    QDateTime m_began; ///< when it was taken
+};
+
+} // namespace mivanta

@@ -1,0 +1,62 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "store/TakeHistory.h"
+#include "formats/Csv.h"
+#include "store/Database.h"
+
+namespace mivanta {
+
+using namespace Qt::StringLiterals;
+
+Result<void> TakeHistory::note(const TakeNote& take) {
+    return m_database.change(u"INSERT INTO take(service, service_title, at, item, subject, title, part)"
+                             " VALUES (?, ?, ?, ?, ?, ?, ?)"_s,
+                             {take.service.text(), take.serviceTitle, take.at.toMSecsSinceEpoch(),
+                              take.item.text(), take.subject, take.title, take.part});
+}
+
+Result<void> TakeHistory::note(const ItemTime& time) {
+    return m_database.change(u"INSERT INTO item_time(subject, began_at, seconds) VALUES (?, ?, ?)"_s,
+                             {time.subject, time.began.toMSecsSinceEpoch(), time.seconds});
+}
+
+Result<std::vector<TakeNote>> TakeHistory::since(const QDate& day) {
+    auto rows = m_database.select(u"SELECT service, service_title, at, item, subject, title, part FROM take"
+                                  " WHERE at >= ? ORDER BY at, rowid"_s,
+                                  {day.startOfDay().toMSecsSinceEpoch()});
+    if (!rows)
+        return tl::unexpected(rows.error());
+    std::vector<TakeNote> takes;
+    while (rows->next())
+        takes.push_back({ServiceId::fromText(rows->text(0)), rows->text(1),
+                         QDateTime::fromMSecsSinceEpoch(rows->number(2)), ItemId::fromText(rows->text(3)),
+                         rows->text(4), rows->text(5), rows->text(6)});
+    return takes;
+}
+
+Result<QHash<QString, std::vector<int>>> TakeHistory::lengths(int most) {
+    auto rows =
+        m_database.select(u"SELECT subject, seconds FROM item_time ORDER BY subject, began_at DESC"_s);
+    if (!rows)
+        return tl::unexpected(rows.error());
+    QHash<QString, std::vector<int>> lengths;
+    while (rows->next()) {
+        std::vector<int>& all = lengths[rows->text(0)];
+        if (int(all.size()) < most)
+            all.push_back(int(rows->number(1)));
+    }
+    return lengths;
+}
+
+QByteArray takesToCsv(const std::vector<TakeNote>& takes) {
+    QString text = csvRow({u"service"_s, u"date"_s, u"time"_s, u"title"_s, u"part"_s, u"seconds"_s});
+    for (size_t i = 0; i < takes.size(); ++i) {
+        const TakeNote& take = takes[i];
+        const bool goesOn = i + 1 < takes.size() && takes[i + 1].service == take.service;
+        text += csvRow({take.serviceTitle, take.at.date().toString(Qt::ISODate),
+                        take.at.time().toString(u"HH:mm:ss"_s), take.title, take.part,
+                        goesOn ? QString::number(take.at.secsTo(takes[i + 1].at)) : QString()});
+    }
+    return text.toUtf8();
+}
+
+} // namespace mivanta

@@ -1,0 +1,113 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/run/Covers.h"
+#include "core/run/RunState.h"
+#include "support/FixedPlan.h"
+#include "support/Text.h"
+#include <gtest/gtest.h>
+
+namespace mivanta {
+namespace {
+
+Scene someScene() {
+    const FixedPlan plan(1);
+    return scenesAt(plan.slides(0), {})[0];
+}
+
+TEST(Covers, AnOutputsOwnCurtainGoesBeforeThatOfAll) {
+    Covers covers;
+    covers.curtain = Curtain::Black;
+    covers.own[u"stage"_s] = Curtain::Open;
+    EXPECT_EQ(covers.on(u"hall"_s), Curtain::Black);
+    EXPECT_EQ(covers.on(u"stage"_s), Curtain::Open);
+}
+
+TEST(Covers, PlainKeepsTheWordsAndTakesTheBackdropAway) {
+    Covers covers;
+    covers.curtain = Curtain::Plain;
+    Scene scene = someScene();
+    scene.look.words.colour = {255, 255, 255, 255};
+    scene.look.objects = {SlideObject(), SlideObject::ofPicture(u"a.png"_s)};
+    const Scene plain = covered(scene, covers, nullptr);
+    EXPECT_EQ(plain.rows, scene.rows);
+    EXPECT_EQ(plain.curtain, Curtain::Open);
+    EXPECT_EQ(plain.look.backdrop.colour, (Colour{0, 0, 0, 255}));
+    EXPECT_EQ(plain.look.objects.size(), 1u); // what stands before the words stays
+    scene.look.words.colour = {20, 20, 20, 255};
+    EXPECT_EQ(covered(scene, covers, nullptr).look.backdrop.colour, (Colour{255, 255, 255, 255}));
+    scene.look.backdrop.kind = BackdropKind::None;
+    EXPECT_EQ(covered(scene, covers, nullptr).look.backdrop.kind, BackdropKind::None);
+}
+
+TEST(Covers, TheHouseCardIsInPlaceOfEverythingAndBlackWithoutOne) {
+    Covers covers;
+    covers.curtain = Curtain::HouseCard;
+    Scene card = someScene();
+    card.credit = u"the card"_s;
+    EXPECT_EQ(covered(someScene(), covers, &card), card);
+    EXPECT_EQ(covered(someScene(), covers, nullptr).curtain, Curtain::Black);
+}
+
+TEST(Covers, ACallOutIsSeenOverEveryCurtainButBlackAndOnlyWhereItIsFor) {
+    Covers covers;
+    covers.callOut = CallOut{u"Hello"_s, {u"hall"_s}, std::nullopt};
+    Scene card = someScene();
+    for (const Curtain curtain : {Curtain::Open, Curtain::Plain, Curtain::WordsOff, Curtain::HouseCard}) {
+        covers.curtain = curtain;
+        EXPECT_EQ(covered(someScene(), covers, &card).callOut, u"Hello"_s);
+    }
+    Scene stage = someScene();
+    stage.output = u"stage"_s;
+    EXPECT_TRUE(covered(stage, covers, &card).callOut.isEmpty());
+    covers.curtain = Curtain::Black;
+    EXPECT_TRUE(covered(someScene(), covers, &card).callOut.isEmpty());
+}
+
+TEST(Covers, WhatTheHouseCardSays) {
+    Service service;
+    service.title = u"Sea Harvest Sunday"_s;
+    service.place = u"Quillhaven"_s;
+    const auto linesOf = [&](const HouseCard& card) {
+        QStringList lines;
+        const ItemWords words = houseCardWords(card, service);
+        if (const auto* text = std::get_if<TextItem>(&words))
+            for (const SpokenLine& line : text->text->lines)
+                lines << line.words;
+        return lines;
+    };
+    EXPECT_EQ(linesOf({}), (QStringList{u"Sea Harvest Sunday"_s, u"Quillhaven"_s}));
+    EXPECT_EQ(linesOf({u"Welcome\n\nCome in"_s, {}}), (QStringList{u"Welcome"_s, u"Come in"_s}));
+    EXPECT_TRUE(std::holds_alternative<PictureItem>(houseCardWords({u"Welcome"_s, u"a.png"_s}, service)));
+    service = {};
+    EXPECT_TRUE(std::holds_alternative<PauseItem>(houseCardWords({}, service))); // the backdrop at least
+}
+
+TEST(Covers, BlanksAreThreeLowLinesOrMore) {
+    using Blanks = std::vector<std::pair<int, int>>;
+    EXPECT_EQ(blanksIn(u"no. ___ to the _____!"_s), (Blanks{{4, 3}, {15, 5}}));
+    EXPECT_EQ(blanksIn(u"snake_case and __ are none"_s), Blanks());
+}
+
+TEST(Frozen, AFrozenOutputKeepsItsPictureAndTheOthersGoOn) {
+    FixedPlan plan(2);
+    Output stage = plan.outputs[0];
+    stage.name = u"stage"_s;
+    EvenMeasures measures;
+    plan.outputs.push_back(stage);
+    for (ItemSlides& item : plan.items)
+        item = slidesFor(contentOf(samples::harbourSong()), plan.outputs, plainChain(samples::theme(), {}),
+                         measures);
+    RunState state = taken(startedRun(plan), plan);
+    const auto before = scenesFor(state, plan, plan.outputs);
+    state.frozen[u"stage"_s] = state.onScreen;
+    state = taken(taken(state, plan), plan);
+    const auto after = scenesFor(state, plan, plan.outputs);
+    EXPECT_FALSE(after[0] == before[0]);
+    EXPECT_EQ(after[1], before[1]);
+    state.frozen[u"hall"_s] = std::nullopt; // frozen before the first take
+    EXPECT_EQ(scenesFor(state, plan, plan.outputs)[0].rows.size(), 0u);
+    state.frozen.clear();
+    EXPECT_EQ(scenesFor(state, plan, plan.outputs)[1].rows, after[0].rows);
+}
+
+} // namespace
+} // namespace mivanta
