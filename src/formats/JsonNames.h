@@ -58,10 +58,11 @@ struct JsonNames<PictureFit> {
 template <>
 struct JsonNames<ObjectKind> {
     static constexpr std::array names{
-        std::pair{ObjectKind::Picture, "picture"},    std::pair{ObjectKind::Text, "text"},
-        std::pair{ObjectKind::Line, "line"},          std::pair{ObjectKind::Rectangle, "rectangle"},
-        std::pair{ObjectKind::Ellipse, "ellipse"},    std::pair{ObjectKind::Clock, "clock"},
-        std::pair{ObjectKind::Countdown, "countdown"}};
+        std::pair{ObjectKind::Picture, "picture"},     std::pair{ObjectKind::Text, "text"},
+        std::pair{ObjectKind::Line, "line"},           std::pair{ObjectKind::Rectangle, "rectangle"},
+        std::pair{ObjectKind::Ellipse, "ellipse"},     std::pair{ObjectKind::Clock, "clock"},
+        std::pair{ObjectKind::Countdown, "countdown"}, std::pair{ObjectKind::Stopwatch, "stopwatch"},
+        std::pair{ObjectKind::Field, "field"}};
 };
 template <>
 struct JsonNames<ItemKind> {

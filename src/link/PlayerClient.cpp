@@ -174,6 +174,11 @@ void PlayerClient::mediaArrived() {
         m_channel->send(message::MediaArrived{});
 }
 
+void PlayerClient::numberScreens() {
+    if (m_channel)
+        m_channel->send(message::NumberScreens{});
+}
+
 void PlayerClient::quit() {
     m_over = true;
     m_retry.stop();

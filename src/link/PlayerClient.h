@@ -31,6 +31,7 @@ public:
     void sound(const QString& name);
     /// What to hand back when these desks are started again.
     void keep(const QByteArray& state);
+    void numberScreens();
     /// Ends the player, too. Afterwards this object does nothing any more.
     void quit();
     /// Pictures or fonts have come into the library.

@@ -48,6 +48,12 @@ QDataStream& operator<<(QDataStream& s, const MediaArrived&) {
 QDataStream& operator>>(QDataStream& s, MediaArrived&) {
     return s;
 }
+QDataStream& operator<<(QDataStream& s, const NumberScreens&) {
+    return s;
+}
+QDataStream& operator>>(QDataStream& s, NumberScreens&) {
+    return s;
+}
 QDataStream& operator<<(QDataStream& s, const Sound& m) {
     return s << m.name << m.startedAt;
 }

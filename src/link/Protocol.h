@@ -48,6 +48,9 @@ struct Quit {};
 /// Pictures or fonts have come into the library: what was drawn without them is drawn anew.
 struct MediaArrived {};
 
+/// A number on every monitor for some seconds.
+struct NumberScreens {};
+
 /// What is to sound from now on, from the beginning; what sounded before fades out.
 struct Sound {
     QString name;         ///< of its file in the media folder; empty = silence
@@ -101,6 +104,8 @@ QDataStream& operator<<(QDataStream& stream, const Quit& m);
 QDataStream& operator>>(QDataStream& stream, Quit& m);
 QDataStream& operator<<(QDataStream& stream, const MediaArrived& m);
 QDataStream& operator>>(QDataStream& stream, MediaArrived& m);
+QDataStream& operator<<(QDataStream& stream, const NumberScreens& m);
+QDataStream& operator>>(QDataStream& stream, NumberScreens& m);
 QDataStream& operator<<(QDataStream& stream, const Sound& m);
 QDataStream& operator>>(QDataStream& stream, Sound& m);
 QDataStream& operator<<(QDataStream& stream, const Sounding& m);
@@ -119,7 +124,7 @@ QDataStream& operator>>(QDataStream& stream, Places& m);
 using Message =
     std::variant<message::Hello, message::SetOutputs, message::Prepare, message::Show, message::Keep,
                  message::Quit, message::Welcome, message::Painted, message::FrameReady, message::Places,
-                 message::MediaArrived, message::Sound, message::Sounding>;
+                 message::MediaArrived, message::Sound, message::Sounding, message::NumberScreens>;
 
 /// A message as bytes, without its length; nothing for bytes that are no message.
 [[nodiscard]] QByteArray encoded(const Message& message);

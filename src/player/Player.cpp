@@ -64,6 +64,8 @@ void Player::obey(Channel* from, const Message& order) {
         m_state = keep->state;
         for (Channel* observer : m_observers)
             observer->send(order);
+    } else if (std::holds_alternative<message::NumberScreens>(order)) {
+        m_numbers.show(m_outputs.monitors());
     } else if (const auto* sound = std::get_if<message::Sound>(&order)) {
         m_sound.play(*sound, m_media);
     } else if (std::holds_alternative<message::MediaArrived>(order)) {

@@ -5,6 +5,7 @@
 #include "link/FrameBoard.h"
 #include "player/DeskKeeper.h"
 #include "player/OutputSet.h"
+#include "player/ScreenNumbers.h"
 #include "player/SoundBox.h"
 #include <QLocalServer>
 
@@ -32,6 +33,7 @@ private:
     QString m_folder;
     QLocalServer m_server;
     PreparedFrames m_frames;
+    ScreenNumbers m_numbers;
     SoundBox m_sound;
     QString m_media; ///< the folder of the library's media
     QString m_fonts; ///< the folder of those that came with services

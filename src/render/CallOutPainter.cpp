@@ -47,9 +47,12 @@ void paintCallOut(QPainter& painter, const Scene& scene) {
         if (height <= scene.size.height() * kMostHeight)
             break;
     }
-    const QRectF band(0, scene.size.height() - height, scene.size.width(), height);
+    // Over the foot, unless the words stand there, as those of a lower third do.
+    const bool wordsAreLow = !scene.rows.empty() && scene.look.words.box.top() > 0.5;
+    const QRectF band(0, wordsAreLow ? 0 : scene.size.height() - height, scene.size.width(), height);
     painter.fillRect(band, QColor(12, 18, 22, 235));
-    painter.fillRect(QRectF(band.topLeft(), QSizeF(band.width(), std::max(1.0, 4 * scale))),
+    const double edge = std::max(1.0, 4 * scale);
+    painter.fillRect(QRectF(0, wordsAreLow ? band.bottom() - edge : band.top(), band.width(), edge),
                      QColor(255, 178, 36));
     const QFontMetricsF metrics(font);
     double baseline = band.top() + margin + metrics.ascent();

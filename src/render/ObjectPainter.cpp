@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "render/ObjectPainter.h"
+#include "core/theme/StageField.h"
 #include "render/Fonts.h"
 #include "render/Letters.h"
 #include <QFontMetricsF>
@@ -12,6 +13,7 @@ namespace {
 
 constexpr int kSmallest = 6; // px, that letters shrink to
 constexpr int kPreviewSeconds = 300;
+constexpr int kPreviewElapsed = 128;
 
 /// Letters in the largest size up to the object's that fits its box.
 void paintText(QPainter& painter, const SlideObject& object, const QString& text, const QRectF& box,
@@ -65,21 +67,30 @@ void paintPicture(QPainter& painter, const SlideObject& object, const QRectF& bo
     painter.drawImage(QRectF(box.center() - QPointF(size.width(), size.height()) / 2, size), picture);
 }
 
+/// "2:08", "1:02:08".
+QString durationFigures(int seconds) {
+    const QString minutes = QStringLiteral("%1:%2")
+                                .arg(seconds / 60 % 60, seconds >= 3600 ? 2 : 1, 10, QChar(u'0'))
+                                .arg(seconds % 60, 2, 10, QChar(u'0'));
+    return seconds >= 3600 ? QString::number(seconds / 3600) + u':' + minutes : minutes;
+}
+
 } // namespace
 
 QString liveText(const SlideObject& object, const QDateTime& now) {
     const QTime time = now.isValid() ? now.time() : QTime(10, 30);
     if (object.kind == ObjectKind::Clock)
         return time.toString(object.text.isEmpty() ? QStringLiteral("HH:mm") : object.text);
+    if (object.kind == ObjectKind::Stopwatch)
+        return durationFigures(now.isValid() ? secondsSince(object, time).value_or(0) : kPreviewElapsed);
+    if (!now.isValid() && object.text.isEmpty())
+        return durationFigures(kPreviewSeconds);
     int left = secondsLeft(object, time).value_or(0);
     if (!now.isValid() && left == 0 && secondsLeft(object, time))
         left = kPreviewSeconds; // a preview of one that would be over shows its figures, too
     if (left <= 0)
         return {};
-    const QString minutes = QStringLiteral("%1:%2")
-                                .arg(left / 60 % 60, left >= 3600 ? 2 : 1, 10, QChar(u'0'))
-                                .arg(left % 60, 2, 10, QChar(u'0'));
-    return left >= 3600 ? QString::number(left / 3600) + u':' + minutes : minutes;
+    return durationFigures(left);
 }
 
 void paintObject(QPainter& painter, const SlideObject& object, QSize size, double lookScale,
@@ -99,8 +110,13 @@ void paintObject(QPainter& painter, const SlideObject& object, QSize size, doubl
     case ObjectKind::Text:
         paintText(painter, object, object.text, box, lookScale);
         return;
+    case ObjectKind::Field: // a preview: what runs has texts in its place
+        if (const StageField* field = stageFieldOf(object.text))
+            paintText(painter, object, QString::fromUtf8(field->sample), box, lookScale);
+        return;
     case ObjectKind::Clock:
     case ObjectKind::Countdown:
+    case ObjectKind::Stopwatch:
         paintText(painter, object, liveText(object, sources.now), box, lookScale);
         return;
     case ObjectKind::Line:

@@ -186,7 +186,7 @@ TEST_F(ScriptureOnDesks, AnUnplannedReadingOutlivesTheDesks) {
     const QByteArray kept = session->run().keptState();
     SlideBook book(session->document(), shippedThemes());
     book.setOutputs(session->outputs());
-    RunController again(book, session->player());
+    RunController again(book, session->document(), session->player());
     again.takeUp(kept);
     EXPECT_EQ(again.state(), before);
     EXPECT_FALSE(again.live().empty());

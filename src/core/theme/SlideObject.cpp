@@ -33,6 +33,14 @@ SlideObject startedAt(SlideObject object, const QTime& now) {
     return object;
 }
 
+std::optional<int> secondsSince(const SlideObject& stopwatch, const QTime& now) {
+    const QTime begin = endOf(stopwatch.text);
+    if (!begin.isValid())
+        return std::nullopt;
+    const int since = begin.msecsTo(now);
+    return (since < 0 ? since + 2 * kHalfADayMs : since) / 1000; // it began before midnight
+}
+
 std::optional<int> secondsLeft(const SlideObject& countdown, const QTime& now) {
     if (const auto seconds = secondsToRun(countdown.text))
         return seconds;

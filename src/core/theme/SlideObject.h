@@ -8,7 +8,17 @@
 
 namespace mivanta {
 
-enum class ObjectKind { Picture, Text, Line, Rectangle, Ellipse, Clock, Countdown };
+enum class ObjectKind {
+    Picture,
+    Text,
+    Line,
+    Rectangle,
+    Ellipse,
+    Clock,
+    Countdown,
+    Stopwatch, ///< how long the item has been on screen
+    Field,     ///< something of the run, for stage monitors (StageField)
+};
 
 /// Something that stands on a slide besides its words. Lengths are px on a picture 1080 px high.
 struct SlideObject {
@@ -19,7 +29,8 @@ struct SlideObject {
     bool inFront = false;            ///< before the words; else behind them
     QString picture;                 ///< for Picture: a file of the library's media
     /// For Text: what it says; for Clock: "HH:mm"; for Countdown: the time "10:30" or "10:30:15.000", or
-    /// "+300" for so many seconds from when it is taken.
+    /// "+300" for so many seconds from when it is taken, or empty for the next item's fixed time; for
+    /// Stopwatch: the time that it began, set when it is shown; for Field: the field's key.
     QString text;
     int size = 48; ///< px, of Text, Clock and Countdown: the largest; they shrink to fit
     int weight = 700;
@@ -42,13 +53,17 @@ struct SlideObject {
     /// True when it does not come and go with the words.
     [[nodiscard]] bool fadesItself() const { return fadeIn > 0 || fadeOut > 0; }
     /// True when its picture changes with the time of day.
-    [[nodiscard]] bool isLive() const { return kind == ObjectKind::Clock || kind == ObjectKind::Countdown; }
+    [[nodiscard]] bool isLive() const {
+        return kind == ObjectKind::Clock || kind == ObjectKind::Countdown || kind == ObjectKind::Stopwatch;
+    }
 };
 
 /// The text of a countdown that runs for so many seconds once it is taken.
 [[nodiscard]] QString countdownFor(int seconds);
 /// What such an object says of the time it ends; a time of day stays as it is.
 [[nodiscard]] SlideObject startedAt(SlideObject object, const QTime& now);
+/// Seconds since a stopwatch began; nothing when it has not.
+[[nodiscard]] std::optional<int> secondsSince(const SlideObject& stopwatch, const QTime& now);
 /// Seconds that it has left; it runs at most half a day. Nothing when it says no time.
 [[nodiscard]] std::optional<int> secondsLeft(const SlideObject& countdown, const QTime& now);
 

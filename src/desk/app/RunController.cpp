@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/RunController.h"
 #include "core/run/PartJumps.h"
+#include "core/run/StageFields.h"
 #include "desk/app/KeptRun.h"
 #include <algorithm>
 
@@ -59,6 +60,17 @@ std::vector<Scene> RunController::shownNow() const {
     return scenes;
 }
 
+/// With what stage monitors are told of the run at that cue.
+std::vector<Scene> RunController::told(std::vector<Scene> scenes, const std::optional<Cue>& cue,
+                                       const QDateTime& itemSince) const {
+    if (!cue)
+        return scenes;
+    const StageFacts facts = stageFacts(m_document.service(), m_book, *cue, itemSince);
+    for (Scene& scene : scenes)
+        scene = withFacts(std::move(scene), facts);
+    return scenes;
+}
+
 void RunController::showLive() {
     m_player.show(shownNow());
 }
@@ -68,7 +80,11 @@ void RunController::show(const RunState& next) {
     if (m_before.size() > kMostUndone)
         m_before.erase(m_before.begin());
     const QTime now = QTime::currentTime();
-    std::vector<Scene> scenes = startedAt(scenesFor(next, m_book, m_book.outputs()), now);
+    const bool isSameItem =
+        m_state.onScreen && next.onScreen && m_state.onScreen->item == next.onScreen->item;
+    const QDateTime itemSince = isSameItem ? m_itemSince : QDateTime::currentDateTime();
+    std::vector<Scene> scenes =
+        startedAt(told(scenesFor(next, m_book, m_book.outputs()), next.onScreen, itemSince), now);
     for (Scene& scene : scenes) // what is frozen stays as it is, whatever became of its item
         for (const Scene& before : m_live)
             if (before.output == scene.output && next.frozen.contains(scene.output))
@@ -76,10 +92,7 @@ void RunController::show(const RunState& next) {
     RunState opened = next;
     if (m_settings.takeOpensCurtain)
         opened.covers.curtain = Curtain::Open;
-    const bool isSameItem =
-        m_state.onScreen && next.onScreen && m_state.onScreen->item == next.onScreen->item;
-    if (!isSameItem)
-        m_itemSince = QDateTime::currentDateTime();
+    m_itemSince = itemSince;
     put(opened, std::move(scenes));
 }
 
@@ -196,7 +209,8 @@ void RunController::setFrozen(const QString& output, bool frozen) {
         next.frozen[output] = next.onScreen;
     } else {
         next.frozen.erase(output);
-        const auto scenes = startedAt(scenesFor(next, m_book, m_book.outputs()), m_takenAt.time());
+        const auto scenes = startedAt(
+            told(scenesFor(next, m_book, m_book.outputs()), next.onScreen, m_itemSince), m_takenAt.time());
         for (Scene& scene : m_live)
             for (const Scene& now : scenes)
                 if (scene.output == output && now.output == output)
@@ -276,7 +290,10 @@ void RunController::prefetch() {
         const ItemSlides* slides = cue ? m_book.slidesOf(cue->item) : nullptr;
         if (!slides)
             return;
-        for (const Scene& scene : scenesAt(*slides, cue->position))
+        const bool isSameItem = m_state.onScreen && m_state.onScreen->item == cue->item;
+        const auto at = told(scenesAt(*slides, cue->position), cue,
+                             isSameItem ? m_itemSince : QDateTime::currentDateTime());
+        for (const Scene& scene : at)
             if (!m_state.frozen.contains(scene.output))
                 scenes.push_back(coveredNow(scene, m_state.covers));
     };
@@ -315,7 +332,8 @@ void RunController::takeUp(const QByteArray& bytes) {
     m_itemSince = kept.itemSince;
     m_since = kept.since;
     if (m_state.onScreen)
-        m_live = startedAt(scenesFor(m_state, m_book, m_book.outputs()), m_takenAt.time());
+        m_live = startedAt(told(scenesFor(m_state, m_book, m_book.outputs()), m_state.onScreen, m_itemSince),
+                           m_takenAt.time());
     keep();
     watchCallOut();
     m_prefetchSoon.start();

@@ -83,6 +83,8 @@ private:
     void put(const RunState& next, std::vector<Scene> live);
     void cover(const Covers& covers);
     [[nodiscard]] Scene coveredNow(const Scene& scene, const Covers& covers) const;
+    [[nodiscard]] std::vector<Scene> told(std::vector<Scene> scenes, const std::optional<Cue>& cue,
+                                          const QDateTime& itemSince) const;
     void showLive();
     void keep();
     void prefetch();

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/RunSocket.h"
+#include "core/run/PartJumps.h"
 #include <QJsonArray>
 #include <QJsonDocument>
 #include <QLocalSocket>

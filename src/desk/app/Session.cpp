@@ -208,6 +208,33 @@ void Session::changeOutput(const Output& output) {
     for (Output& known : outputs)
         if (known.name == output.name)
             known = output;
+    setOutputs(outputs);
+}
+
+QString Session::addOutput(OutputKind kind) {
+    std::vector<Output> outputs = m_book.outputs();
+    const auto all = usualOutputs();
+    Output added =
+        *std::find_if(all.begin(), all.end(), [&](const Output& usual) { return usual.kind == kind; });
+    const auto isTaken = [&](const QString& name) {
+        return std::any_of(outputs.begin(), outputs.end(), [&](const Output& o) { return o.name == name; });
+    };
+    const QString name = added.name;
+    for (int number = 2; isTaken(added.name); ++number)
+        added.name = name + u' ' + QString::number(number);
+    outputs.push_back(added);
+    setOutputs(outputs);
+    return added.name;
+}
+
+void Session::removeOutput(const QString& name) {
+    std::vector<Output> outputs = m_book.outputs();
+    if (outputs.size() > 1)
+        std::erase_if(outputs, [&](const Output& output) { return output.name == name; });
+    setOutputs(outputs);
+}
+
+void Session::setOutputs(const std::vector<Output>& outputs) {
     if (outputs == m_book.outputs())
         return;
     m_book.setOutputs(outputs);

@@ -50,6 +50,10 @@ public:
     [[nodiscard]] const std::vector<Monitor>& monitors() const { return m_monitors; }
     [[nodiscard]] const std::vector<Placement>& placements() const { return m_placements; }
     void changeOutput(const Output& output);
+    /// One more, as the usual one of its kind, with a name of its own, which is returned.
+    QString addOutput(OutputKind kind);
+    /// The last one stays.
+    void removeOutput(const QString& name);
     void changeRunSettings(const RunSettings& settings);
     /// The monitor that the desks are on, by its system name.
     void setDeskMonitor(const QString& name);
@@ -63,6 +67,7 @@ Q_SIGNALS:
     void mediaArrived(); ///< pictures and fonts that were missing are there
 
 private:
+    void setOutputs(const std::vector<Output>& outputs);
     void loadThemes();
     void loadMediaTitles();
     void bringInPacked(const QString& path);

@@ -1,8 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/parts/ObjectsEditor.h"
+#include "core/theme/StageField.h"
 #include "desk/parts/ColourEdit.h"
 #include "desk/parts/RowFields.h"
 #include "desk/parts/Style.h"
+#include <QComboBox>
+#include <QCoreApplication>
 #include <QDoubleSpinBox>
 #include <QGridLayout>
 #include <QHBoxLayout>
@@ -22,7 +25,7 @@ namespace {
 constexpr int kMostFadeMs = 10'000;
 
 bool hasLetters(const SlideObject& object) {
-    return object.kind == ObjectKind::Text || object.isLive();
+    return object.kind == ObjectKind::Text || object.kind == ObjectKind::Field || object.isLive();
 }
 
 bool isShape(const SlideObject& object) {
@@ -38,7 +41,9 @@ QString contentTip(ObjectKind kind) {
     case ObjectKind::Clock:
         return ObjectsEditor::tr("How the time is written, such as HH:mm");
     case ObjectKind::Countdown:
-        return ObjectsEditor::tr("The time that is counted down to, such as 10:30");
+        return ObjectsEditor::tr(
+            "The time that is counted down to, such as 10:30; on a stage monitor nothing = the "
+            "next fixed time of the order");
     default:
         return ObjectsEditor::tr("What it says");
     }
@@ -72,6 +77,10 @@ QString objectKindName(ObjectKind kind) {
         return ObjectsEditor::tr("Clock");
     case ObjectKind::Countdown:
         return ObjectsEditor::tr("Countdown");
+    case ObjectKind::Stopwatch:
+        return ObjectsEditor::tr("Time in this item");
+    case ObjectKind::Field:
+        return ObjectsEditor::tr("Stage field");
     }
     return {};
 }
@@ -200,6 +209,37 @@ void ObjectsEditor::addContent(QGridLayout* grid, size_t index, QWidget* row) {
     const SlideObject& object = m_objects[index];
     if (!hasLetters(object))
         return;
+    auto* size =
+        makeNumber<QSpinBox>(object.size, 6, 600, QStringLiteral(" px"), tr("Size of the letters"), row);
+    connect(size, &QSpinBox::valueChanged, this,
+            [this, index](int px) { change(index, [px](SlideObject& o) { o.size = px; }); });
+    auto* line = new QHBoxLayout;
+    if (object.kind == ObjectKind::Field)
+        line->addWidget(fieldBox(index, row), 1);
+    else if (object.kind != ObjectKind::Stopwatch)
+        line->addWidget(textEdit(index, row), 1);
+    else
+        line->addStretch(1);
+    line->addWidget(size);
+    grid->addLayout(line, 1, 0);
+}
+
+QWidget* ObjectsEditor::fieldBox(size_t index, QWidget* row) {
+    auto* box = new QComboBox(row);
+    box->setObjectName(QStringLiteral("object-field"));
+    box->setToolTip(tr("What it says of the run"));
+    box->setAccessibleName(box->toolTip());
+    for (const StageField& field : stageFields())
+        box->addItem(QCoreApplication::translate("StageField", field.name), QLatin1String(field.key));
+    box->setCurrentIndex(std::max(0, box->findData(m_objects[index].text)));
+    connect(box, &QComboBox::activated, this, [this, index, box] {
+        change(index, [box](SlideObject& o) { o.text = box->currentData().toString(); });
+    });
+    return box;
+}
+
+QWidget* ObjectsEditor::textEdit(size_t index, QWidget* row) {
+    const SlideObject& object = m_objects[index];
     auto* text = new QLineEdit(object.text, row);
     text->setObjectName(QStringLiteral("object-text"));
     text->setToolTip(contentTip(object.kind));
@@ -208,14 +248,7 @@ void ObjectsEditor::addContent(QGridLayout* grid, size_t index, QWidget* row) {
         if (text->text() != m_objects[index].text)
             change(index, [text](SlideObject& o) { o.text = text->text(); });
     });
-    auto* size =
-        makeNumber<QSpinBox>(object.size, 6, 600, QStringLiteral(" px"), tr("Size of the letters"), row);
-    connect(size, &QSpinBox::valueChanged, this,
-            [this, index](int px) { change(index, [px](SlideObject& o) { o.size = px; }); });
-    auto* line = new QHBoxLayout;
-    line->addWidget(text, 1);
-    line->addWidget(size);
-    grid->addLayout(line, 1, 0);
+    return text;
 }
 
 void ObjectsEditor::addShape(QGridLayout* grid, size_t index, QWidget* row) {
@@ -319,7 +352,7 @@ void ObjectsEditor::add() {
     menu->setAttribute(Qt::WA_DeleteOnClose);
     for (const ObjectKind kind :
          {ObjectKind::Picture, ObjectKind::Text, ObjectKind::Line, ObjectKind::Rectangle, ObjectKind::Ellipse,
-          ObjectKind::Clock, ObjectKind::Countdown})
+          ObjectKind::Clock, ObjectKind::Countdown, ObjectKind::Stopwatch, ObjectKind::Field})
         connect(menu->addAction(objectKindName(kind)), &QAction::triggered, this,
                 [this, kind] { addObject(kind); });
     menu->popup(mapToGlobal(QPoint(0, height())));
@@ -354,6 +387,8 @@ void ObjectsEditor::addObject(ObjectKind kind) {
         object.text = QStringLiteral("HH:mm");
     else if (kind == ObjectKind::Countdown)
         object.text = QStringLiteral("10:30");
+    else if (kind == ObjectKind::Field)
+        object.text = QLatin1String(stageFields().front().key);
     else if (kind == ObjectKind::Line)
         object.edgeWidth = 4;
     if (object.isLive())

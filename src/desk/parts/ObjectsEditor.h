@@ -35,6 +35,8 @@ private:
     void swap(size_t index, size_t other);
     void change(size_t index, const std::function<void(SlideObject&)>& work);
     void addHead(QGridLayout* grid, size_t index, QWidget* row);
+    QWidget* fieldBox(size_t index, QWidget* row);
+    QWidget* textEdit(size_t index, QWidget* row);
     void addContent(QGridLayout* grid, size_t index, QWidget* row);
     void addShape(QGridLayout* grid, size_t index, QWidget* row);
     void addPlace(QGridLayout* grid, size_t index, QWidget* row);

@@ -12,6 +12,8 @@
 #include <QGridLayout>
 #include <QHBoxLayout>
 #include <QLabel>
+#include <QMenu>
+#include <QPushButton>
 #include <QVBoxLayout>
 
 namespace mivanta {
@@ -81,6 +83,7 @@ SetupDesk::SetupDesk(Session& session, ThumbnailStore& thumbnails, Prompts& prom
     column->addWidget(m_hall);
     column->addWidget(title);
     column->addWidget(m_monitors);
+    column->addLayout(buildButtons(prompts));
     column->addLayout(m_grid);
     column->addWidget(new RunPanel(m_session, prompts, content));
     column->addWidget(new KeysPanel(keys, content));
@@ -101,6 +104,44 @@ SetupDesk::SetupDesk(Session& session, ThumbnailStore& thumbnails, Prompts& prom
         if (isVisible())
             refresh();
     });
+}
+
+QHBoxLayout* SetupDesk::buildButtons(Prompts& prompts) {
+    auto* add = new QPushButton(this);
+    add->setObjectName(QStringLiteral("add-output"));
+    add->setText(tr("Add an output"));
+    add->setToolTip(tr("One more screen of the hall, monitor for the musicians, or picture for a stream"));
+    auto* menu = new QMenu(add);
+    const auto entry = [&](const char* name, const QString& text, OutputKind kind) {
+        QAction* action = menu->addAction(text, this, [this, kind] {
+            m_chosen = m_session.addOutput(kind);
+            refresh();
+        });
+        action->setObjectName(QLatin1String(name));
+    };
+    entry("add-hall", tr("A &hall screen"), OutputKind::Hall);
+    entry("add-stage", tr("A &stage monitor"), OutputKind::Stage);
+    entry("add-stream", tr("A s&tream"), OutputKind::Stream);
+    add->setMenu(menu);
+    m_remove = new QPushButton(tr("Remove it\u2026"), this);
+    m_remove->setObjectName(QStringLiteral("remove-output"));
+    connect(m_remove, &QPushButton::clicked, this, [this, &prompts] {
+        if (m_session.outputs().size() > 1 &&
+            prompts.agree(tr("Remove the output %1 with all of its settings?").arg(m_chosen),
+                          tr("Remove it")))
+            m_session.removeOutput(m_chosen);
+    });
+    auto* number = new QPushButton(tr("&Number every screen"), this);
+    number->setObjectName(QStringLiteral("number-screens"));
+    number->setToolTip(tr("A large number stands on every screen for five seconds, also in the hall"));
+    connect(number, &QPushButton::clicked, this, [this] { m_session.player().numberScreens(); });
+    auto* row = new QHBoxLayout;
+    row->setSpacing(spaced(2));
+    row->addWidget(add);
+    row->addWidget(m_remove);
+    row->addWidget(number);
+    row->addStretch(1);
+    return row;
 }
 
 void SetupDesk::showEvent(QShowEvent* event) {
@@ -160,7 +201,8 @@ void SetupDesk::fillPlaces(const OutputCard& card, const Output& output) const {
     card.place->clear();
     card.place->addItem(tr("By itself: the next free screen"), int(PlaceKind::Automatic));
     for (const Monitor& monitor : m_session.monitors()) {
-        card.place->addItem(tr("Screen %1 (%2 \u00d7 %3)%4")
+        card.place->addItem(tr("Screen %1: %2 (%3 \u00d7 %4)%5")
+                                .arg(&monitor - m_session.monitors().data() + 1)
                                 .arg(monitor.name)
                                 .arg(monitor.geometry.width())
                                 .arg(monitor.geometry.height())
@@ -200,6 +242,8 @@ void SetupDesk::showChosen() {
     if (output == outputs.end())
         return;
     m_chosen = output->name;
+    m_remove->setToolTip(tr("Remove %1 with its settings").arg(output->label()));
+    m_remove->setEnabled(outputs.size() > 1);
     const Look look =
         lookOn(*output, plainChain(m_session.document().service().theme, m_session.book().themes())).look;
     const int px = int(look.words.size * output->size.height() / kLookHeight);

@@ -7,14 +7,15 @@
 
 class QComboBox;
 class QGridLayout;
+class QHBoxLayout;
 class QLabel;
+class QPushButton;
 
 namespace mivanta {
 
-class RunKeys;
-
 class HallView;
 class OutputForm;
+class RunKeys;
 
 /// The outputs: what each shows now, where it goes, and what it is set to.
 class SetupDesk : public QScrollArea {
@@ -35,6 +36,7 @@ private:
         QComboBox* place;
         QLabel* facts;
     };
+    QHBoxLayout* buildButtons(Prompts& prompts);
     void rebuild();
     OutputCard makeCard(const Output& output);
     void refresh();
@@ -45,6 +47,7 @@ private:
     Session& m_session;
     ThumbnailStore& m_thumbnails;
     QLabel* m_monitors;
+    QPushButton* m_remove;
     QGridLayout* m_grid;
     std::vector<OutputCard> m_cards;
     HallView* m_hall;

@@ -1,0 +1,98 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/run/StageFields.h"
+
+namespace mivanta {
+
+namespace {
+
+constexpr int kMostFollowing = 8; // parts
+
+/// The short names of the parts that come behind a step of its item.
+QString partsBehind(const ItemSlides& slides, const Position& position) {
+    QStringList names;
+    const auto& entries = slides.content.entries;
+    for (size_t i = size_t(position.entry) + 1; i < entries.size() && names.size() < kMostFollowing; ++i)
+        names << slides.content.parts[size_t(entries[i].part)].shortLabel;
+    return names.join(QStringLiteral("  "));
+}
+
+QString wordsOn(const OutputSlides& output, const Position& position) {
+    QStringList rows;
+    if (const auto slide = output.slideAt(position))
+        for (const FitRow& row : output.slides[size_t(*slide)].rows)
+            rows << row.text.trimmed();
+    rows.removeAll(QString());
+    return rows.join(u'\n');
+}
+
+QString keyText(const Song& song) {
+    if (song.key.isEmpty())
+        return {};
+    return song.capo > 0 ? QStringLiteral("%1, capo %2").arg(song.key).arg(song.capo) : song.key;
+}
+
+} // namespace
+
+StageFacts stageFacts(const Service& service, const RunPlan& plan, const Cue& cue,
+                      const QDateTime& itemSince) {
+    StageFacts facts;
+    facts.itemSince = itemSince;
+    const ItemSlides* slides = plan.slidesOf(cue.item);
+    if (!slides)
+        return facts;
+    const auto say = [&](const char* key, const QString& text) {
+        if (!text.isEmpty())
+            facts.texts.insert(QLatin1String(key), text);
+    };
+    const Step& step = slides->steps[size_t(slides->stepAt(cue.position))];
+    if (step.part < int(slides->content.parts.size()))
+        say("part", slides->content.parts[size_t(step.part)].label);
+    say("follows", partsBehind(*slides, cue.position));
+    const int at = plan.indexOf(cue.item);
+    if (at >= 0)
+        say("place", QStringLiteral("%1 of %2").arg(at + 1).arg(plan.itemCount()));
+    if (const Item* item = service.item(cue.item)) {
+        say("item", item->title());
+        say("note", item->edits.stageNote);
+        say("leader", item->plan.leader);
+        if (const Song* song = item->song())
+            say("key", keyText(*song));
+    }
+    if (at >= 0 && at + 1 < plan.itemCount())
+        if (const Item* next = service.item(plan.itemId(at + 1)))
+            say("next-item", next->title());
+    for (int i = at + 1; i < plan.itemCount() && !facts.nextFixed; ++i)
+        if (const Item* item = service.item(plan.itemId(i)))
+            facts.nextFixed = item->plan.at;
+    if (const auto next = following(cue, plan))
+        if (const ItemSlides* after = plan.slidesOf(next->item))
+            for (const OutputSlides& output : after->outputs)
+                facts.nextWords.insert(output.output.name, wordsOn(output, next->position));
+    return facts;
+}
+
+Scene withFacts(Scene scene, const StageFacts& facts) {
+    std::erase_if(scene.look.objects, [&](SlideObject& object) {
+        switch (object.kind) {
+        case ObjectKind::Field:
+            object.text = object.text == QLatin1String("next-words") ? facts.nextWords.value(scene.output)
+                                                                     : facts.texts.value(object.text);
+            object.kind = ObjectKind::Text;
+            return object.text.isEmpty();
+        case ObjectKind::Stopwatch:
+            object.text = facts.itemSince.time().toString(QStringLiteral("HH:mm:ss.zzz"));
+            return !facts.itemSince.isValid();
+        case ObjectKind::Countdown:
+            if (!object.text.isEmpty())
+                return false;
+            if (facts.nextFixed)
+                object.text = facts.nextFixed->toString(QStringLiteral("HH:mm"));
+            return !facts.nextFixed;
+        default:
+            return false;
+        }
+    });
+    return scene;
+}
+
+} // namespace mivanta
