@@ -4,6 +4,7 @@
 #include <QCoreApplication>
 #include <QFile>
 #include <QFileInfo>
+#include <utility>
 
 namespace mivanta {
 
@@ -57,7 +58,8 @@ void Player::obey(Channel* from, const Message& order) {
     if (const auto* outputs = std::get_if<message::SetOutputs>(&order)) {
         m_outputs.setOutputs(outputs->outputs, outputs->deskMonitor);
     } else if (const auto* prepared = std::get_if<message::Prepare>(&order)) {
-        prepare(*prepared);
+        m_toPrepare = prepared->scenes;
+        obeySoon();
     } else if (const auto* shown = std::get_if<message::Show>(&order)) {
         show(*shown);
     } else if (const auto* keep = std::get_if<message::Keep>(&order)) {
@@ -115,16 +117,26 @@ void Player::gone(Channel* channel) {
         qWarning("the desks are gone and were not started again; the picture stays up");
 }
 
-void Player::prepare(const message::Prepare& prepare) {
-    for (const Scene& scene : prepare.scenes)
-        if (const OutputPicture* picture = m_outputs.picture(scene.output))
-            m_frames.prepare(scene, picture->size());
-}
-
 void Player::show(const message::Show& show) {
     for (const Scene& scene : show.scenes)
-        if (OutputPicture* picture = m_outputs.picture(scene.output))
-            picture->show(scene, show.take, show.cut);
+        m_waiting[scene.output] = {scene, show.take, show.cut};
+    obeySoon();
+}
+
+/// Once everything that has come is read: keys that are mashed must not have the screens lag behind.
+void Player::obeySoon() {
+    if (!std::exchange(m_obeysSoon, true))
+        QMetaObject::invokeMethod(this, &Player::obeyNewest, Qt::QueuedConnection);
+}
+
+void Player::obeyNewest() {
+    m_obeysSoon = false;
+    for (const auto& [output, waiting] : std::exchange(m_waiting, {}))
+        if (OutputPicture* picture = m_outputs.picture(output))
+            picture->show(waiting.scene, waiting.take, waiting.cut);
+    for (const Scene& scene : std::exchange(m_toPrepare, {}))
+        if (const OutputPicture* picture = m_outputs.picture(scene.output))
+            m_frames.prepare(scene, picture->size());
 }
 
 void Player::watch(OutputPicture* picture) {

@@ -8,6 +8,7 @@
 #include "player/ScreenNumbers.h"
 #include "player/SoundBox.h"
 #include <QLocalServer>
+#include <map>
 
 namespace mivanta {
 
@@ -23,7 +24,8 @@ private:
     void obey(Channel* from, const Message& message);
     void greet(Channel* from, const message::Hello& hello);
     void show(const message::Show& show);
-    void prepare(const message::Prepare& prepare);
+    void obeySoon();
+    void obeyNewest(); ///< of what waits: an order that a later one has overtaken is nobody's any more
     void gone(Channel* channel);
     void watch(OutputPicture* picture);
     void publish(OutputPicture* picture);
@@ -44,6 +46,14 @@ private:
     std::vector<Channel*> m_observers;
     QHash<QString, qint64> m_publishedAt; ///< ms on m_clock
     QElapsedTimer m_clock;
+    struct Waiting {
+        Scene scene;
+        quint64 take = 0;
+        bool cut = false;
+    };
+    std::map<QString, Waiting> m_waiting; ///< by output
+    std::vector<Scene> m_toPrepare;
+    bool m_obeysSoon = false;
     QTimer m_lonely; ///< ends a player that no desk ever came to
     QByteArray m_state;
     bool m_quitting = false;

@@ -134,8 +134,11 @@ protected:
         WindowTest::SetUp();
     }
     void clickIn(const QString& name) {
-        auto* button = child<QPushButton>(name);
-        ASSERT_TRUE(button && button->isVisible() && button->isEnabled()) << name.toStdString();
+        QPushButton* button = nullptr;
+        ASSERT_TRUE(waitUntil([&] { // rows are made when they are seen
+            button = child<QPushButton>(name);
+            return button && button->isVisible() && button->isEnabled();
+        })) << name.toStdString();
         button->setFocus();
         press(Qt::Key_Space);
     }

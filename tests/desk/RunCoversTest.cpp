@@ -444,7 +444,7 @@ TEST_F(RunCovers, KeysThatAreMashedNeverBreakAnything) {
     press(Qt::Key_F5);
     run().lookAtItem(0);
     press(Qt::Key_Space);
-    EXPECT_TRUE(isSeen(u"hall"_s));
+    EXPECT_TRUE(isSeen(u"hall"_s)) << lamp().toStdString() << " / " << wordsOn(u"hall"_s).toStdString();
 }
 
 } // namespace

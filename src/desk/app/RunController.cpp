@@ -9,7 +9,8 @@ namespace mivanta {
 
 namespace {
 constexpr size_t kMostUndone = 50;
-}
+constexpr qint64 kPrefetchEveryMs = 40;
+} // namespace
 
 RunController::RunController(SlideBook& book, ServiceDocument& document, PlayerClient& player,
                              QObject* parent)
@@ -18,13 +19,12 @@ RunController::RunController(SlideBook& book, ServiceDocument& document, PlayerC
       m_document(document),
       m_player(player) {
     m_prefetchSoon.setSingleShot(true);
-    m_prefetchSoon.setInterval(0);
     m_callOutEnds.setSingleShot(true);
     connect(&m_prefetchSoon, &QTimer::timeout, this, &RunController::prefetch);
     connect(&m_callOutEnds, &QTimer::timeout, this, &RunController::endCallOut);
     connect(&m_book, &SlideBook::changed, this, &RunController::planChanged);
-    connect(&m_player, &PlayerClient::welcomed, this, [this] { m_prefetchSoon.start(); });
-    connect(&m_player, &PlayerClient::placesChanged, this, [this] { m_prefetchSoon.start(); });
+    connect(&m_player, &PlayerClient::welcomed, this, [this] { prefetchSoon(); });
+    connect(&m_player, &PlayerClient::placesChanged, this, [this] { prefetchSoon(); });
     m_state = startedRun(m_book);
 }
 
@@ -37,7 +37,7 @@ void RunController::change(const RunState& next) {
     const bool same = next == m_state;
     m_state = next;
     keep();
-    m_prefetchSoon.start();
+    prefetchSoon();
     if (!same)
         Q_EMIT changed();
 }
@@ -176,7 +176,7 @@ void RunController::cover(const Covers& covers) {
         showLive();
     keep();
     watchCallOut();
-    m_prefetchSoon.start();
+    prefetchSoon();
     Q_EMIT changed();
 }
 
@@ -262,7 +262,7 @@ void RunController::planChanged() {
         m_cards = scenesAt(card, card.steps.front().position);
     }
     keep();
-    m_prefetchSoon.start();
+    prefetchSoon();
     Q_EMIT changed();
 }
 
@@ -281,8 +281,17 @@ void RunController::setDesk(const QString& desk) {
     keep();
 }
 
+/// At once, but not faster than pictures can be drawn when keys come in a row.
+void RunController::prefetchSoon() {
+    if (m_prefetchSoon.isActive())
+        return;
+    const qint64 since = m_sincePrefetch.isValid() ? m_sincePrefetch.elapsed() : kPrefetchEveryMs;
+    m_prefetchSoon.start(int(std::max<qint64>(0, kPrefetchEveryMs - since)));
+}
+
 /// What is next, what would come after it, what was before, and what the other curtains would show.
 void RunController::prefetch() {
+    m_sincePrefetch.start();
     if (!m_player.isConnected())
         return;
     std::vector<Scene> scenes;
@@ -336,7 +345,7 @@ void RunController::takeUp(const QByteArray& bytes) {
                            m_takenAt.time());
     keep();
     watchCallOut();
-    m_prefetchSoon.start();
+    prefetchSoon();
     Q_EMIT takenUp();
     Q_EMIT changed();
     if (m_state.onScreen)

@@ -5,6 +5,7 @@
 #include "desk/app/SlideBook.h"
 #include "link/PlayerClient.h"
 #include <QDateTime>
+#include <QElapsedTimer>
 
 namespace mivanta {
 
@@ -87,6 +88,7 @@ private:
                                           const QDateTime& itemSince) const;
     void showLive();
     void keep();
+    void prefetchSoon();
     void prefetch();
     void planChanged();
     void watchCallOut();
@@ -106,6 +108,7 @@ private:
     QString m_desk;
     bool m_mayKeep = false; ///< not before what was kept last has been taken up
     QTimer m_prefetchSoon;
+    QElapsedTimer m_sincePrefetch;
     QTimer m_callOutEnds;
 };
 
