@@ -1,10 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/Zip.h"
+#include "formats/ZipStreams.h"
 #include <QFile>
 #include <QFileInfo>
 #include <QScopeGuard>
-#include <fcntl.h>
-#include <unistd.h>
 #include <zip.h>
 
 namespace mivanta {
@@ -33,10 +32,9 @@ tl::unexpected<Error> notWritten(const QString& why, const QString& path) {
 }
 
 bool addPart(zip_t* archive, const ZipFilePart& part) {
-    zip_source_t* source =
-        part.file.isEmpty()
-            ? zip_source_buffer(archive, part.bytes.constData(), zip_uint64_t(part.bytes.size()), 0)
-            : zip_source_file(archive, QFile::encodeName(part.file).constData(), 0, -1);
+    zip_source_t* source = part.file.isEmpty() ? zip_source_buffer(archive, part.bytes.constData(),
+                                                                   zip_uint64_t(part.bytes.size()), 0)
+                                               : zipSourceOf(archive, part.file);
     if (!source)
         return false;
     const zip_int64_t index = zip_file_add(archive, part.name.toUtf8().constData(), source, ZIP_FL_ENC_UTF_8);
@@ -48,15 +46,6 @@ bool addPart(zip_t* archive, const ZipFilePart& part) {
            zip_set_file_compression(archive, zip_uint64_t(index), ZIP_CM_STORE, 0) == 0;
 }
 
-bool reachesDisk(const QString& path) {
-    const int file = ::open(QFile::encodeName(path).constData(), O_RDONLY);
-    if (file < 0)
-        return false;
-    const bool isThere = ::fsync(file) == 0;
-    ::close(file);
-    return isThere;
-}
-
 } // namespace
 
 Result<void> writeZipFile(const QString& path, const std::vector<ZipFilePart>& parts,
@@ -64,12 +53,16 @@ Result<void> writeZipFile(const QString& path, const std::vector<ZipFilePart>& p
     Telling telling{progress, 0, false};
     for (const ZipFilePart& part : parts)
         telling.total += part.file.isEmpty() ? part.bytes.size() : QFileInfo(part.file).size();
-    int error = 0;
-    zip_t* archive = zip_open(QFile::encodeName(path).constData(), ZIP_CREATE | ZIP_EXCL, &error);
+    if (QFileInfo::exists(path))
+        return notWritten(u"there is something of that name already"_s, path);
+    zip_error_t why;
+    zip_error_init(&why);
+    const auto finish = qScopeGuard([&] { zip_error_fini(&why); });
+    zip_source_t* target = zipTargetOf(path);
+    zip_t* archive = target ? zip_open_from_source(target, ZIP_CREATE | ZIP_TRUNCATE, &why) : nullptr;
     if (!archive) {
-        zip_error_t why;
-        zip_error_init_with_code(&why, error);
-        const auto finish = qScopeGuard([&] { zip_error_fini(&why); });
+        if (target)
+            zip_source_free(target);
         return notWritten(QString::fromUtf8(zip_error_strerror(&why)), path);
     }
     bool isWhole = true;
@@ -79,15 +72,11 @@ Result<void> writeZipFile(const QString& path, const std::vector<ZipFilePart>& p
     zip_register_progress_callback_with_state(archive, kTellEvery, Telling::tell, nullptr, &telling);
     zip_register_cancel_callback_with_state(archive, Telling::isCancelled, nullptr, &telling);
     if (!isWhole || zip_close(archive) != 0) {
-        const QString why = QString::fromUtf8(zip_strerror(archive));
+        const QString problem = QString::fromUtf8(zip_strerror(archive));
         zip_discard(archive);
         QFile::remove(path);
         return telling.isStopped ? Result<void>(failure(u"packing was stopped; nothing was written"_s))
-                                 : Result<void>(notWritten(why, path));
-    }
-    if (!reachesDisk(path)) {
-        QFile::remove(path);
-        return notWritten(u"it did not reach the disk"_s, path);
+                                 : Result<void>(notWritten(problem, path));
     }
     return {};
 }
