@@ -146,6 +146,7 @@ private:
 class Target : public Stream {
 public:
     using Stream::Stream;
+    ~Target() { settle(); }
 
     zip_int64_t obey(void* data, zip_uint64_t length, zip_source_cmd_t command) {
         switch (command) {
@@ -162,9 +163,10 @@ public:
         case ZIP_SOURCE_TELL_WRITE:
             return m_written + m_piece.size();
         case ZIP_SOURCE_COMMIT_WRITE:
-            return flush() && ::fsync(m_file) == 0 && closeFile() ? 0 : fail(ZIP_ER_WRITE);
+            return flush() && settle() && ::fsync(m_file) == 0 && closeFile() ? 0 : fail(ZIP_ER_WRITE);
         case ZIP_SOURCE_ROLLBACK_WRITE:
         case ZIP_SOURCE_REMOVE:
+            settle();
             closeFile();
             ::unlink(m_path.constData());
             return 0;
@@ -186,28 +188,41 @@ public:
     }
 
 private:
+    /// Has the piece written while libzip makes the next one; false when the one before could not be.
     bool flush() {
-        const char* from = m_piece.constData();
-        qsizetype left = m_piece.size();
-        while (left > 0) {
-            const ssize_t done = ::write(m_file, from, size_t(left));
-            if (done < 0 && errno == EINTR)
-                continue;
-            if (done <= 0)
-                return false;
-            from += done;
-            left -= done;
-        }
-        // On its way to the disk while the next piece is read.
-        ::sync_file_range(m_file, m_written, m_piece.size(), SYNC_FILE_RANGE_WRITE);
+        if (!settle())
+            return false;
         m_written += m_piece.size();
         m_length = std::max(m_length, m_written);
-        m_piece.resize(0);
+        m_writing = std::async(std::launch::async, [file = m_file, piece = std::exchange(m_piece, {})] {
+            const char* from = piece.constData();
+            qsizetype left = piece.size();
+            while (left > 0) {
+                const ssize_t done = ::write(file, from, size_t(left));
+                if (done < 0 && errno == EINTR)
+                    continue;
+                if (done <= 0)
+                    return done < 0 ? errno : EIO;
+                from += done;
+                left -= done;
+            }
+            return 0;
+        });
         return true;
     }
 
+    /// What is being written is written.
+    bool settle() {
+        const int error = m_writing.valid() ? m_writing.get() : 0;
+        // On its way to the disk while more comes.
+        if (error == 0 && m_file >= 0)
+            ::sync_file_range(m_file, 0, 0, SYNC_FILE_RANGE_WRITE);
+        errno = error;
+        return error == 0;
+    }
+
     zip_int64_t seek(void* data, zip_uint64_t length) {
-        if (!flush())
+        if (!flush() || !settle())
             return fail(ZIP_ER_WRITE);
         const zip_int64_t to = zip_source_seek_compute_offset(zip_uint64_t(m_written), zip_uint64_t(m_length),
                                                               data, length, &m_error);
@@ -218,8 +233,9 @@ private:
     }
 
     QByteArray m_piece;
-    qint64 m_written = 0; ///< where the next piece goes
-    qint64 m_length = 0;  ///< of the file so far
+    qint64 m_written = 0;       ///< where the next piece goes
+    qint64 m_length = 0;        ///< of the file so far
+    std::future<int> m_writing; ///< 0, or what went wrong
 };
 
 template <typename Kind>

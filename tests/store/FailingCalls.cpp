@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "FailingCalls.h"
+#include <atomic>
 #include <cerrno>
 #include <cstdarg>
 #include <cstdio>
@@ -12,16 +13,17 @@ namespace {
 
 constexpr int kIdle = -1;
 
-thread_local int callsLeft = kIdle; ///< before the one that fails
-thread_local int errorThen = 0;
-thread_local bool hasFailedOnce = false;
+// Of every thread: files are written on others, too, one call after the other.
+std::atomic<int> callsLeft{kIdle}; ///< before the one that fails
+std::atomic<int> errorThen{0};
+std::atomic<bool> hasFailedOnce{false};
 
 bool fails() {
-    if (callsLeft == kIdle)
+    int left = callsLeft;
+    while (left != kIdle && !callsLeft.compare_exchange_weak(left, left > 0 ? left - 1 : kIdle)) {
+    }
+    if (left == kIdle || left > 0)
         return false;
-    if (callsLeft-- > 0)
-        return false;
-    callsLeft = kIdle;
     hasFailedOnce = true;
     errno = errorThen;
     return true;

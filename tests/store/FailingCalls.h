@@ -3,7 +3,7 @@
 
 namespace mivanta {
 
-/// While it lives, one call of this thread to the system that opens, writes, syncs or renames a file fails:
+/// While it lives, one call to the system that opens, writes, syncs or renames a file fails:
 /// the one behind `before` others. The program's own wrappers stand before those of the C library.
 class FailingCall {
 public:
