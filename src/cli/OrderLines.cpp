@@ -8,6 +8,7 @@
 #include "media/PictureProxies.h"
 #include "media/Sound.h"
 #include "store/Library.h"
+#include "store/ServicePack.h"
 #include <QDir>
 #include <QFile>
 #include <QFileInfo>
@@ -87,7 +88,15 @@ Result<Service> serviceFromOrder(Library& library, const QString& path,
                    : wordsOf(library, line, findSong);
     };
     const auto findSound = [&](const QString& name) { return soundOf(library, folder.filePath(name)); };
-    return readOrderText(text->text, path, *themes, {findItem, findSound});
+    auto service = readOrderText(text->text, path, *themes, {findItem, findSound});
+    const auto media = library.media().all();
+    if (!service || !media)
+        return service ? tl::unexpected(media.error()) : std::move(service);
+    QMap<QString, QString> titles;
+    for (const StoredMedium& medium : *media)
+        titles.insert(medium.name, medium.title);
+    service->media = mediaFactsOf(*service, library.media().folder(), titles);
+    return service;
 }
 
 } // namespace mivanta

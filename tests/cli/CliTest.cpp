@@ -327,6 +327,9 @@ TEST_F(Cli, AServiceIsMadeAndItsSlidesAreDrawn) {
                                         [](const Item& item) { return item.plan.sound.has_value(); });
     ASSERT_NE(withSound, service.items.end());
     EXPECT_EQ(withSound->plan.leader, u"Pia Lund"_s);
+    ASSERT_EQ(service.media.size(), 4u); // so that they are found again elsewhere
+    for (const MediaFact& fact : service.media)
+        EXPECT_TRUE(fact.bytes > 0 && fact.title.contains(u'.')) << fact.title.toStdString();
     EXPECT_EQ(run({u"service"_s, u"check-files"_s, file}).code, 0); // pictures and the sound came along
     const Ran drawn = run({u"render"_s, u"--service"_s, file, u"--output"_s, u"stream"_s, u"--to"_s,
                            folder.filePath(u"png"_s)});

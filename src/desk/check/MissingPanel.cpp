@@ -78,14 +78,17 @@ void MissingPanel::refresh() {
         m_rows->addWidget(row(entry));
 }
 
-/// The items that show it, by name; for a backdrop of a theme, that.
+/// The items that show it or sound with it, by name; for a backdrop of a theme, that.
 QString MissingPanel::usersOf(const QString& name) const {
     QStringList users;
-    for (const Item& item : m_session.document().service().items)
+    for (const Item& item : m_session.document().service().items) {
+        if (item.plan.sound && item.plan.sound->name == name)
+            users << tr("sounds with %1").arg(item.title());
         if (const auto* set = std::get_if<PictureItem>(&item.content))
             for (const OrderPicture& picture : set->pictures)
                 if (picture.name == name && !users.contains(item.title()))
                     users << item.title();
+    }
     return users.isEmpty() ? tr("behind the words") : users.join(QStringLiteral(", "));
 }
 
@@ -94,7 +97,7 @@ QWidget* MissingPanel::row(const MissingFiles::Entry& entry) {
     sheet->setStyleSheet(
         QStringLiteral("QFrame { background: %1; border-left: 5px solid %2; } QLabel { border: none; }")
             .arg(day().sheet.name(), day().warning.name()));
-    const QString called = entry.fact.title.isEmpty() ? tr("A picture without a name") : entry.fact.title;
+    const QString called = entry.fact.title.isEmpty() ? tr("A file without a name") : entry.fact.title;
     auto* title = new QLabel(called, sheet);
     title->setFont(textFont(1.05, true));
     QStringList facts{usersOf(entry.fact.name)};
