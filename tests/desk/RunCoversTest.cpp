@@ -372,10 +372,12 @@ TEST_F(Remote, TakesLooksAndCoversAndAnswersWithTheState) {
 
 TEST_F(Remote, WhatIsWrongIsSaidAndChangesNothing) {
     press(Qt::Key_Space);
+    press(Qt::Key_3); // also while the operator is looking elsewhere
     const RunState before = state();
     for (const char* line :
          {"", "take", "[]", "{}", R"({"do":"fly"})", R"({"do":"jump"})", R"({"do":"jump","item":9})",
-          R"({"do":"jump","item":"x"})", R"({"do":"jump","part":"Q"})", R"({"do":"curtain"})",
+          R"({"do":"jump","item":"x"})", R"({"do":"jump","part":"Q"})",
+          R"({"do":"jump","item":2,"part":"Q"})", R"({"do":"jump","part":"V2x"})", R"({"do":"curtain"})",
           R"({"do":"curtain","to":"red"})", R"({"do":"curtain","to":"black","output":"moon"})"}) {
         const QJsonObject answer = ask(line);
         EXPECT_FALSE(answer[u"ok"_s].toBool(true)) << line;

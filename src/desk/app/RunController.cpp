@@ -256,6 +256,15 @@ void RunController::setSettings(const RunSettings& settings) {
 
 void RunController::planChanged() {
     m_state = reconciled(m_state, m_book);
+    const auto isGone = [&](const auto& apart) { // an output that was removed takes its covers along
+        const auto& outputs = m_book.outputs();
+        return std::none_of(outputs.begin(), outputs.end(),
+                            [&](const Output& output) { return output.name == apart.first; });
+    };
+    if (!m_book.outputs().empty()) {
+        std::erase_if(m_state.frozen, isGone);
+        std::erase_if(m_state.covers.own, isGone);
+    }
     m_cards.clear();
     if (!m_book.outputs().empty()) {
         const ItemSlides card = m_book.slidesOf(houseCardWords(m_settings.houseCard, m_document.service()));

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/RunSocket.h"
 #include "core/run/PartJumps.h"
+#include "desk/app/PlannedLengths.h"
 #include <QJsonArray>
 #include <QJsonDocument>
 #include <QLocalSocket>
@@ -35,6 +36,17 @@ std::optional<Curtain> curtainOf(const QString& word) {
         if (word == QLatin1String(each.word))
             return each.curtain;
     return std::nullopt;
+}
+
+/// The item that is meant has a part of that letter, or of that short name.
+bool hasPart(const RunState& state, const RunPlan& plan, const QString& part) {
+    const auto item = itemMeant(state, plan);
+    const ItemSlides* slides = item ? plan.slidesOf(*item) : nullptr;
+    const auto isIt = [&](const ContentPart& each) {
+        return part.size() == 1 ? each.shortLabel.startsWith(part, Qt::CaseInsensitive)
+                                : each.shortLabel.compare(part, Qt::CaseInsensitive) == 0;
+    };
+    return slides && std::any_of(slides->content.parts.begin(), slides->content.parts.end(), isIt);
 }
 
 } // namespace
@@ -125,23 +137,25 @@ QString RunSocket::problemOf(const QJsonObject& order) {
 /// Looks at an item by its number, or at a part of the one that is meant; takes it when that is said, too.
 QString RunSocket::jump(const QJsonObject& order) {
     RunController& run = m_session.run();
-    const RunState before = run.state();
+    const SlideBook& plan = m_session.book();
+    const int item = order[u"item"_s].toInt();
+    const QString part = order[u"part"_s].toString();
+    RunState looked = run.state();
     if (order.contains(u"item"_s)) {
-        const int item = order[u"item"_s].toInt();
-        if (item < 1 || item > m_session.book().itemCount())
+        if (item < 1 || item > plan.itemCount())
             return u"there is no item %1"_s.arg(item);
+        looked = lookedAtItem(looked, plan, item - 1);
+    } else if (part.isEmpty()) {
+        return u"say \"item\" (1 to %1) or \"part\" (such as C or V2)"_s.arg(plan.itemCount());
+    }
+    const int digits = part.mid(1).toInt();
+    const auto number = digits > 0 ? std::optional(digits) : std::nullopt;
+    if (!part.isEmpty() && !hasPart(looked, plan, part)) // nothing is done by halves
+        return u"there is no part \"%1\" here"_s.arg(part);
+    if (order.contains(u"item"_s))
         run.lookAtItem(item - 1);
-    }
-    if (const QString part = order[u"part"_s].toString(); !part.isEmpty()) {
-        const int digits = part.mid(1).toInt();
-        const RunState looked = lookedAtPart(run.state(), m_session.book(), part.front(),
-                                             digits > 0 ? std::optional(digits) : std::nullopt);
-        if (looked == run.state() && !looked.isLooking)
-            return u"there is no part \"%1\" here"_s.arg(part);
-        run.lookAtPart(part.front(), digits > 0 ? std::optional(digits) : std::nullopt);
-    } else if (!order.contains(u"item"_s)) {
-        return u"say \"item\" (1 to %1) or \"part\" (such as C or V2)"_s.arg(m_session.book().itemCount());
-    }
+    if (!part.isEmpty())
+        run.lookAtPart(part.front(), number);
     if (order[u"take"_s].toBool())
         run.take();
     return {};
@@ -203,7 +217,8 @@ QJsonObject RunSocket::state() const {
     json.insert(u"outputs"_s, outputs);
     if (state.covers.callOut)
         json.insert(u"callOut"_s, state.covers.callOut->text);
-    const RunTiming timing = timingOf(service, m_session.run().moment(), m_session.document().usualLengths());
+    const RunTiming timing =
+        timingOf(service, m_session.run().moment(), plannedLengths(m_session.document()));
     if (timing.behind)
         json.insert(u"secondsBehind"_s, *timing.behind);
     if (timing.likelyEnd.isValid())

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/run/LaneList.h"
+#include "desk/app/PlannedLengths.h"
 #include "desk/parts/Style.h"
 #include <QLabel>
 #include <QScrollBar>
@@ -64,7 +65,7 @@ void setContent(Lane& lane, const Item& item, const ServiceDocument& document) {
         side << kindText(item.content);
     if (item.plan.advance)
         side << LaneList::tr("every %1 by itself").arg(durationText(*item.plan.advance));
-    if (const int seconds = secondsOf(item, document.service(), {}, document.usualLengths()); seconds > 0)
+    if (const int seconds = secondsOf(item, document.service(), {}, plannedLengths(document)); seconds > 0)
         side << durationText(seconds);
     side.removeAll(QString());
     QStringList notes{item.plan.note};

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/run/TimingPanel.h"
+#include "desk/app/PlannedLengths.h"
 #include "desk/parts/Style.h"
 #include <QHBoxLayout>
 #include <QLabel>
@@ -59,7 +60,7 @@ void TimingPanel::refresh() {
         return;
     const RunMoment moment = m_session.run().moment();
     const RunTiming timing =
-        timingOf(m_session.document().service(), moment, m_session.document().usualLengths());
+        timingOf(m_session.document().service(), moment, plannedLengths(m_session.document()));
     const bool isRunning = moment.since.isValid() && m_session.run().state().onScreen;
     if (!isRunning) {
         m_behind.value->setText(QStringLiteral("\u2013"));
