@@ -239,8 +239,8 @@ void benchFade(Figures& figures, bool changesBackdrop) {
     PreparedFrames frames;
     OutputPicture one(frames, u"hall"_s);
     OutputPicture two(frames, u"second"_s);
-    OutputWindow windowOne(one, kFullHd);
-    OutputWindow windowTwo(two, kFullHd);
+    OutputWindow windowOne(one, Output{});
+    OutputWindow windowTwo(two, Output{});
     windowOne.showFullScreenOn(screens[1]);
     windowTwo.showFullScreenOn(screens[2]);
     waitUntil([&] { return windowOne.isExposed() && windowTwo.isExposed(); });

@@ -3,6 +3,7 @@
 #include "Editing.h"
 #include "Figures.h"
 #include "LookBench.h"
+#include "RunBench.h"
 #include "ScriptureBench.h"
 #include "ServiceBench.h"
 #include "SongMaker.h"
@@ -170,7 +171,7 @@ void benchTake(Figures& figures, const QString& folder) {
     QHash<QString, quint64> painted;
     QObject::connect(&player, &PlayerClient::welcomed, [&] { welcomed = true; });
     QObject::connect(&player, &PlayerClient::painted,
-                     [&](const QString& output, quint64 take) { painted[output] = take; });
+                     [&](const QString& output, quint64 take, bool) { painted[output] = take; });
     player.start();
     waitUntil([&] { return welcomed; });
     player.setOutputs(outputs, QGuiApplication::primaryScreen()->name());
@@ -310,8 +311,8 @@ int main(int argc, char** argv) {
     loadShippedFonts();
     const QTemporaryDir folder;
     Figures figures;
-    const qsizetype only =
-        app.arguments().indexOf(u"--only"_s); // take, fit, drawing, editor, scripture, service or library
+    const qsizetype only = app.arguments().indexOf(
+        u"--only"_s); // take, fit, drawing, editor, scripture, service, run or library
     const QString which = only > 0 ? app.arguments().value(only + 1) : QString();
     if (which.isEmpty() || which == u"take")
         benchTake(figures, folder.path());
@@ -325,6 +326,8 @@ int main(int argc, char** argv) {
         benchScripture(figures, folder.path());
     if (which.isEmpty() || which == u"service")
         benchService(figures, folder.path());
+    if (which.isEmpty() || which == u"run")
+        benchRun(figures, folder.path());
     if (which.isEmpty() || which == u"library") {
         benchImportAndSearch(figures, folder.path(), kSongs);
         benchStart(figures, folder.path());

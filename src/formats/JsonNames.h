@@ -62,7 +62,23 @@ struct JsonNames<ObjectKind> {
         std::pair{ObjectKind::Line, "line"},           std::pair{ObjectKind::Rectangle, "rectangle"},
         std::pair{ObjectKind::Ellipse, "ellipse"},     std::pair{ObjectKind::Clock, "clock"},
         std::pair{ObjectKind::Countdown, "countdown"}, std::pair{ObjectKind::Stopwatch, "stopwatch"},
-        std::pair{ObjectKind::Field, "field"}};
+        std::pair{ObjectKind::Field, "field"},         std::pair{ObjectKind::Screen, "screen"}};
+};
+template <>
+struct JsonNames<HorizontalAlign> {
+    static constexpr std::array names{std::pair{HorizontalAlign::Left, "left"},
+                                      std::pair{HorizontalAlign::Centre, "centre"},
+                                      std::pair{HorizontalAlign::Right, "right"}};
+};
+template <>
+struct JsonNames<Turn> {
+    static constexpr std::array names{std::pair{Turn::None, "none"}, std::pair{Turn::Right, "right"},
+                                      std::pair{Turn::Half, "half"}, std::pair{Turn::Left, "left"}};
+};
+template <>
+struct JsonNames<Ground> {
+    static constexpr std::array names{std::pair{Ground::Black, "black"}, std::pair{Ground::Key, "key"},
+                                      std::pair{Ground::SeeThrough, "see-through"}};
 };
 template <>
 struct JsonNames<ItemKind> {

@@ -78,6 +78,8 @@ QJsonObject objectToJson(const SlideObject& object) {
                      {u"rotation"_s, object.rotation}};
     put(json, u"picture"_s, object.picture);
     put(json, u"text"_s, object.text);
+    if (object.align != HorizontalAlign::Centre)
+        json.insert(u"align"_s, nameOf(object.align));
     put(json, u"fadeIn"_s, object.fadeIn);
     put(json, u"fadeOut"_s, object.fadeOut);
     return json;
@@ -103,6 +105,7 @@ std::optional<SlideObject> objectFromJson(const QJsonValue& json) {
     object.picture = json[u"picture"_s].toString();
     object.text = json[u"text"_s].toString();
     object.size = std::clamp(json[u"size"_s].toInt(object.size), 6, 600);
+    object.align = valueOf(json[u"align"_s].toString(), object.align);
     object.weight = std::clamp(json[u"weight"_s].toInt(object.weight), 100, 900);
     object.colour = colour(u"colour"_s, object.colour);
     object.edgeColour = colour(u"edgeColour"_s, object.edgeColour);

@@ -101,7 +101,7 @@ void PlayerClient::obey(const Message& received) {
         resend();
         Q_EMIT welcomed(takesOver ? welcome->state : QByteArray());
     } else if (const auto* painted = std::get_if<message::Painted>(&received)) {
-        Q_EMIT this->painted(painted->output, painted->take);
+        Q_EMIT this->painted(painted->output, painted->take, painted->wasReady);
     } else if (const auto* frame = std::get_if<message::FrameReady>(&received)) {
         m_slots[frame->output] = frame->slot;
         Q_EMIT frameChanged(frame->output);
@@ -148,12 +148,12 @@ void PlayerClient::prepare(const std::vector<Scene>& scenes) {
         m_channel->send(message::Prepare{scenes});
 }
 
-quint64 PlayerClient::show(const std::vector<Scene>& scenes) {
+quint64 PlayerClient::show(const std::vector<Scene>& scenes, bool cut) {
     for (const Scene& scene : scenes)
         m_shown[scene.output] = scene;
     ++m_take;
     if (m_channel)
-        m_channel->send(message::Show{m_take, scenes, false});
+        m_channel->send(message::Show{m_take, scenes, cut});
     return m_take;
 }
 

@@ -25,8 +25,8 @@ public:
     void start();
     void setOutputs(const std::vector<Output>& outputs, const QString& deskMonitor);
     void prepare(const std::vector<Scene>& scenes);
-    /// Returns the take's number.
-    quint64 show(const std::vector<Scene>& scenes);
+    /// Returns the take's number. `cut`: without the pictures' transitions.
+    quint64 show(const std::vector<Scene>& scenes, bool cut = false);
     /// What is to sound from now on; an empty name = nothing.
     void sound(const QString& name);
     /// What to hand back when these desks are started again.
@@ -46,7 +46,8 @@ public:
 Q_SIGNALS:
     /// The player is there; with the state that was kept when these desks take over, else empty.
     void welcomed(const QByteArray& keptState);
-    void painted(const QString& output, quint64 take);
+    /// `wasReady`: the picture had been drawn ahead.
+    void painted(const QString& output, quint64 take, bool wasReady);
     void frameChanged(const QString& output);
     void soundingChanged();
     void placesChanged(const std::vector<Monitor>& monitors, const std::vector<Placement>& placements);

@@ -73,10 +73,10 @@ QDataStream& operator>>(QDataStream& s, Welcome& m) {
     return s >> m.state >> m.framesPath >> m.anotherDesk;
 }
 QDataStream& operator<<(QDataStream& s, const Painted& m) {
-    return s << m.output << m.take;
+    return s << m.output << m.take << m.wasReady;
 }
 QDataStream& operator>>(QDataStream& s, Painted& m) {
-    return s >> m.output >> m.take;
+    return s >> m.output >> m.take >> m.wasReady;
 }
 QDataStream& operator<<(QDataStream& s, const FrameReady& m) {
     return s << m.output << m.slot;

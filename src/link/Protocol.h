@@ -68,6 +68,7 @@ struct Welcome {
 struct Painted {
     QString output;
     quint64 take = 0;
+    bool wasReady = false; ///< it had been drawn ahead
 };
 
 /// A new small picture of an output is on the FrameBoard.

@@ -109,13 +109,13 @@ QDataStream& operator>>(QDataStream& stream, LookChoiceIndex& choice) {
 
 QDataStream& operator<<(QDataStream& stream, const SlideObject& o) {
     return stream << asByte(o.kind) << o.box << o.rotation << o.opacity << o.inFront << o.picture << o.text
-                  << o.size << o.weight << o.colour << o.edgeColour << o.edgeWidth << o.roundness << o.fadeIn
-                  << o.fadeOut;
+                  << o.size << o.weight << asByte(o.align) << o.colour << o.edgeColour << o.edgeWidth
+                  << o.roundness << o.fadeIn << o.fadeOut;
 }
 QDataStream& operator>>(QDataStream& stream, SlideObject& o) {
     return stream >> asByte(o.kind) >> o.box >> o.rotation >> o.opacity >> o.inFront >> o.picture >> o.text >>
-           o.size >> o.weight >> o.colour >> o.edgeColour >> o.edgeWidth >> o.roundness >> o.fadeIn >>
-           o.fadeOut;
+           o.size >> o.weight >> asByte(o.align) >> o.colour >> o.edgeColour >> o.edgeWidth >> o.roundness >>
+           o.fadeIn >> o.fadeOut;
 }
 
 QDataStream& operator<<(QDataStream& stream, const Look& look) {
@@ -136,32 +136,59 @@ QDataStream& operator>>(QDataStream& stream, Look& look) {
 QDataStream& operator<<(QDataStream& stream, const Scene& scene) {
     return stream << scene.output << scene.size << scene.look << scene.fontSize << scene.rows
                   << scene.roomForChords << scene.credit << scene.besideWords << scene.stageNote
-                  << asByte(scene.curtain) << scene.callOut;
+                  << asByte(scene.curtain) << scene.callOut << scene.ground << scene.isTestCard
+                  << scene.elsewhere;
 }
 
 QDataStream& operator>>(QDataStream& stream, Scene& scene) {
     return stream >> scene.output >> scene.size >> scene.look >> scene.fontSize >> scene.rows >>
            scene.roomForChords >> scene.credit >> scene.besideWords >> scene.stageNote >>
-           asByte(scene.curtain) >> scene.callOut;
+           asByte(scene.curtain) >> scene.callOut >> scene.ground >> scene.isTestCard >> scene.elsewhere;
 }
 
-QDataStream& operator<<(QDataStream& stream, const Output& output) {
-    return stream << output.name << asByte(output.kind) << output.size << output.linesAtMost
-                  << output.ownSteps << output.showsChords << output.showsBandOnly
-                  << asByte(output.place.kind) << output.place.monitor;
+QDataStream& operator<<(QDataStream& stream, const MonitorIdentity& i) {
+    return stream << i.maker << i.model << i.serial;
+}
+QDataStream& operator>>(QDataStream& stream, MonitorIdentity& i) {
+    return stream >> i.maker >> i.model >> i.serial;
+}
+QDataStream& operator<<(QDataStream& stream, const OutputPlace& p) {
+    return stream << asByte(p.kind) << p.monitor << p.identity << p.window;
+}
+QDataStream& operator>>(QDataStream& stream, OutputPlace& p) {
+    return stream >> asByte(p.kind) >> p.monitor >> p.identity >> p.window;
+}
+QDataStream& operator<<(QDataStream& stream, const OutputShape& s) {
+    return stream << asByte(s.turn) << s.isMirrored << s.isFlipped << s.margins.left() << s.margins.top()
+                  << s.margins.right() << s.margins.bottom();
+}
+QDataStream& operator>>(QDataStream& stream, OutputShape& s) {
+    double left = 0;
+    double top = 0;
+    double right = 0;
+    double bottom = 0;
+    stream >> asByte(s.turn) >> s.isMirrored >> s.isFlipped >> left >> top >> right >> bottom;
+    s.margins = {left, top, right, bottom};
+    return stream;
 }
 
-QDataStream& operator>>(QDataStream& stream, Output& output) {
-    return stream >> output.name >> asByte(output.kind) >> output.size >> output.linesAtMost >>
-           output.ownSteps >> output.showsChords >> output.showsBandOnly >> asByte(output.place.kind) >>
-           output.place.monitor;
+QDataStream& operator<<(QDataStream& stream, const Output& o) {
+    return stream << o.name << asByte(o.kind) << o.size << o.linesAtMost << o.ownSteps << o.showsChords
+                  << o.showsBandOnly << o.place << o.shape << asByte(o.ground) << o.keyColour << o.isAbove
+                  << o.hidesPointer;
+}
+
+QDataStream& operator>>(QDataStream& stream, Output& o) {
+    return stream >> o.name >> asByte(o.kind) >> o.size >> o.linesAtMost >> o.ownSteps >> o.showsChords >>
+           o.showsBandOnly >> o.place >> o.shape >> asByte(o.ground) >> o.keyColour >> o.isAbove >>
+           o.hidesPointer;
 }
 
 QDataStream& operator<<(QDataStream& stream, const Monitor& m) {
-    return stream << m.name << m.geometry << m.isDesk;
+    return stream << m.name << m.geometry << m.isDesk << m.identity;
 }
 QDataStream& operator>>(QDataStream& stream, Monitor& m) {
-    return stream >> m.name >> m.geometry >> m.isDesk;
+    return stream >> m.name >> m.geometry >> m.isDesk >> m.identity;
 }
 QDataStream& operator<<(QDataStream& stream, const Placement& p) {
     return stream << asByte(p.kind) << p.monitor;

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "core/run/Output.h"
+#include "core/run/Placement.h"
 #include "core/run/Scene.h"
 #include <QDataStream>
 
@@ -9,7 +9,7 @@ namespace mivanta {
 // Both programs come from one build, so the wire has no versions; see Protocol.h.
 QDataStream& operator<<(QDataStream& stream, const Scene& scene);
 QDataStream& operator>>(QDataStream& stream, Scene& scene);
-/// Without its look and what is known of its hall: the player is sent whole scenes.
+/// What the player needs of it: not its look, its layers and its hall, for it is sent whole scenes.
 QDataStream& operator<<(QDataStream& stream, const Output& output);
 QDataStream& operator>>(QDataStream& stream, Output& output);
 QDataStream& operator<<(QDataStream& stream, const Monitor& monitor);

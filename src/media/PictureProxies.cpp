@@ -15,7 +15,8 @@ using namespace Qt::StringLiterals;
 namespace {
 
 constexpr int kKnownKb = 96 * 1024;
-constexpr double kLongest = 2.5; // times the screen's width, of a picture much wider than the screen
+constexpr int kPatienceMs = 3000; // more than the largest picture takes; then the disk of another one hangs
+constexpr double kLongest = 2.5;  // times the screen's width, of a picture much wider than the screen
 constexpr int kJpegQuality = 92;
 
 // What proxies are made for; a picture asked for at any size gets the next larger one.
@@ -156,23 +157,41 @@ PictureProxies::Loader PictureProxies::loader(std::shared_ptr<PictureProxies> pr
     };
 }
 
-QImage PictureProxies::picture(const QString& name, QSize size) {
-    if (name.isEmpty() || name.contains(u'/'))
-        return {};
+namespace {
+QSize coveredFor(QSize size) {
     QSize covered = kCovered.back();
     for (auto each = kCovered.rbegin(); each != kCovered.rend(); ++each)
         if (each->width() >= size.width() && each->height() >= size.height())
             covered = *each;
-    const QString proxyPath = u"%1/%2-%3"_s.arg(m_cache, name).arg(covered.width());
-    const auto known = [&]() -> QImage {
-        const QMutexLocker lock(&m_knownLock);
-        const QImage* image = m_known.object(proxyPath);
-        return image ? *image : QImage();
-    };
-    if (const QImage image = known(); !image.isNull())
+    return covered;
+}
+} // namespace
+
+QString PictureProxies::proxyPathOf(const QString& name, QSize covered) const {
+    const bool isName = !name.isEmpty() && !name.contains(u'/');
+    return isName ? u"%1/%2-%3"_s.arg(m_cache, name).arg(covered.width()) : QString();
+}
+
+QImage PictureProxies::knownAt(const QString& proxyPath) {
+    const QMutexLocker lock(&m_knownLock);
+    const QImage* image = m_known.object(proxyPath);
+    return image ? *image : QImage();
+}
+
+QImage PictureProxies::knownPicture(const QString& name, QSize size) {
+    return knownAt(proxyPathOf(name, coveredFor(size)));
+}
+
+QImage PictureProxies::picture(const QString& name, QSize size) {
+    const QSize covered = coveredFor(size);
+    const QString proxyPath = proxyPathOf(name, covered);
+    if (proxyPath.isEmpty())
+        return {};
+    if (const QImage image = knownAt(proxyPath); !image.isNull())
         return image;
-    const QMutexLocker making(&m_making);
-    if (const QImage image = known(); !image.isNull()) // made while waiting
+    const bool isAlone = m_making.tryAcquire(1, kPatienceMs);
+    const QSemaphoreReleaser release(isAlone ? &m_making : nullptr);
+    if (const QImage image = knownAt(proxyPath); !image.isNull()) // made while waiting
         return image;
     QImage image = loaded(proxyPath);
     if (image.isNull()) {

@@ -4,6 +4,7 @@
 #include <QCache>
 #include <QImage>
 #include <QMutex>
+#include <QSemaphore>
 #include <functional>
 #include <memory>
 
@@ -31,11 +32,17 @@ public:
     /// missing or broken.
     [[nodiscard]] QImage picture(const QString& name, QSize size);
 
+    /// The same when it is in memory already, else null. Never waits for a disk.
+    [[nodiscard]] QImage knownPicture(const QString& name, QSize size);
+
     /// picture() as a function that keeps the proxies alive; an empty one without them.
     using Loader = std::function<QImage(const QString& name, QSize size)>;
     [[nodiscard]] static Loader loader(std::shared_ptr<PictureProxies> proxies);
 
 private:
+    /// Where the copy for this size is kept; empty for what is no name of a picture.
+    [[nodiscard]] QString proxyPathOf(const QString& name, QSize covered) const;
+    [[nodiscard]] QImage knownAt(const QString& proxyPath);
     [[nodiscard]] QImage made(const QString& name, QSize covered, const QString& proxyPath);
     void trimCache() const;
 
@@ -44,7 +51,7 @@ private:
     qint64 m_mostCacheBytes;
     QMutex m_knownLock;
     QCache<QString, QImage> m_known; ///< by proxy path; cost in kB
-    QMutex m_making;                 ///< one at a time: memory stays bounded
+    QSemaphore m_making{1}; ///< one at a time, so that memory stays bounded; more only while a disk hangs
 };
 
 /// Suffixes of the picture files that can be read, lower case.

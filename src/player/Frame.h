@@ -12,7 +12,7 @@ namespace mivanta {
 /// What stands behind the words, ready to be shown; shared by all pictures on the same backdrop.
 struct BehindLayer {
     QByteArray key;
-    QImage image; ///< opaque, on black, as large as it is shown
+    QImage image; ///< on the scene's ground, as large as it is shown
     QImage layer; ///< the same as it was drawn: see-through where the scene is
 };
 using BehindPtr = std::shared_ptr<const BehindLayer>;
@@ -38,6 +38,7 @@ struct Frame {
     LayerPart front;                 ///< all that is in front of it
     LayerPart words;                 ///< the same without the objects that fade by themselves
     std::vector<ObjectLayer> fading; ///< those objects
+    bool isLate = false;             ///< a picture of it did not come in time; better drawn again
     QImage small;                    ///< for the desks; see-through where the scene is
 };
 using FramePtr = std::shared_ptr<const Frame>;

@@ -9,10 +9,12 @@ namespace mivanta {
 namespace {
 constexpr int kTickMs = 16;
 constexpr int kClockMs = 200; // so that a second is never missed by much
+constexpr int kAgainMs = 1000;
 
 bool isLive(const Scene& scene) {
     const auto& objects = scene.look.objects;
-    return std::any_of(objects.begin(), objects.end(), [](const SlideObject& o) { return o.isLive(); });
+    return std::any_of(objects.begin(), objects.end(), [](const SlideObject& o) { return o.isLive(); }) ||
+           std::any_of(scene.elsewhere.begin(), scene.elsewhere.end(), isLive);
 }
 } // namespace
 
@@ -25,6 +27,12 @@ OutputPicture::OutputPicture(PreparedFrames& frames, QString name, QObject* pare
     m_clock.setInterval(kClockMs);
     connect(&m_ticks, &QTimer::timeout, this, &OutputPicture::tick);
     connect(&m_clock, &QTimer::timeout, this, &OutputPicture::look);
+    m_again.setSingleShot(true);
+    m_again.setInterval(kAgainMs);
+    connect(&m_again, &QTimer::timeout, this, [this] {
+        if (m_scene && m_shown && m_shown->isLate && m_wantedKey.isEmpty())
+            show(*m_scene, m_take, true);
+    });
     connect(&m_frames, &PreparedFrames::ready, this, &OutputPicture::ready);
 }
 
@@ -38,7 +46,9 @@ void OutputPicture::show(const Scene& scene, quint64 take, bool cut) {
         m_clock.stop();
     const QDateTime now = QDateTime::currentDateTime();
     m_wantedKey = PreparedFrames::keyOf(scene, m_size, now);
-    if (const FramePtr frame = m_frames.get(scene, m_size, now))
+    const FramePtr frame = m_frames.get(scene, m_size, now);
+    m_wasReady = bool(frame);
+    if (frame)
         start(frame);
 }
 
@@ -58,7 +68,9 @@ void OutputPicture::ready(const FramePtr& frame) {
 
 void OutputPicture::start(const FramePtr& frame) {
     m_wantedKey.clear();
-    const bool same = m_shown && m_shown->key == frame->key;
+    const bool same = m_shown && m_shown->key == frame->key && m_shown->isLate == frame->isLate;
+    if (frame->isLate)
+        m_again.start();
     if (same && m_turning)
         return; // it is turning up already; settled() follows at its end
     // A take while one picture becomes another goes on from what is seen.
@@ -106,7 +118,7 @@ void OutputPicture::setSize(QSize size) {
 
 void OutputPicture::paint(QPainter& painter, const QRect& area) const {
     if (!m_shown || !m_shown->behind) {
-        painter.fillRect(area, Qt::black);
+        painter.fillRect(area, m_ground);
         return;
     }
     painter.save();

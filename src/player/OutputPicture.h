@@ -18,13 +18,17 @@ public:
     void show(const Scene& scene, quint64 take, bool cut);
     /// The size that pictures are drawn at, px; empty when there is no window.
     void setSize(QSize size);
-    /// Draws what is shown now into the area. Black when there is nothing yet.
+    /// What there is before anything was shown; black unless it is said.
+    void setGround(const QColor& ground) { m_ground = ground; }
+    /// Draws what is shown now into the area. The ground when there is nothing yet.
     void paint(QPainter& painter, const QRect& area) const;
     /// The small picture of what is shown now; null when there is nothing yet.
     [[nodiscard]] QImage smallPicture() const;
     [[nodiscard]] const QString& name() const { return m_name; }
     [[nodiscard]] const std::optional<Scene>& scene() const { return m_scene; }
     [[nodiscard]] QSize size() const { return m_size; }
+    /// True when the last picture was there at once, as it had been drawn ahead.
+    [[nodiscard]] bool wasReady() const { return m_wasReady; }
 
 Q_SIGNALS:
     /// Draw it now; only this part of the picture has changed, or all of it when the part is null.
@@ -41,16 +45,19 @@ private:
     PreparedFrames& m_frames;
     QString m_name;
     QSize m_size;
+    QColor m_ground = Qt::black;
     std::optional<Scene> m_scene; ///< wanted
     QByteArray m_wantedKey;       ///< empty when its picture is shown or turning up
     quint64 m_take = 0;
     bool m_cut = false;
+    bool m_wasReady = false;
     FramePtr m_shown;                 ///< or turning up
     std::optional<Turning> m_turning; ///< while one picture becomes the next
     QElapsedTimer m_since;            ///< the turning began
     int m_drawnAt = 0;                ///< ms after that; nothing was drawn later than this
     QTimer m_ticks;
     QTimer m_clock;
+    QTimer m_again; ///< a picture was late
 };
 
 } // namespace mivanta

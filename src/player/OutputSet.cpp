@@ -15,12 +15,29 @@ QScreen* screenNamed(const QString& name) {
     return at == screens.end() ? nullptr : *at;
 }
 
+/// Qt has a "-" where the text of a monitor's description ends.
+QString described(QString text) {
+    while (text.endsWith(u'-') || text.endsWith(u' '))
+        text.chop(1);
+    return text;
+}
+
 std::vector<Monitor> monitorsNow(const QString& deskMonitor) {
     const QString desk = screenNamed(deskMonitor) ? deskMonitor : QGuiApplication::primaryScreen()->name();
     std::vector<Monitor> monitors;
     for (const QScreen* screen : QGuiApplication::screens())
-        monitors.push_back({screen->name(), screen->geometry(), screen->name() == desk});
+        monitors.push_back(
+            {screen->name(),
+             screen->geometry(),
+             screen->name() == desk,
+             {screen->manufacturer(), described(screen->model()), described(screen->serialNumber())}});
     return monitors;
+}
+
+/// What a window cannot change once it is open.
+bool hasSameWindow(const Output& a, const Output& b) {
+    return a.size == b.size && a.ground == b.ground && a.keyColour == b.keyColour && a.isAbove == b.isAbove &&
+           a.hidesPointer == b.hidesPointer && a.place.window == b.place.window;
 }
 
 } // namespace
@@ -38,7 +55,12 @@ OutputSet::OutputSet(PreparedFrames& frames, QObject* parent) : QObject(parent),
         watch(screen);
         m_replace.start();
     });
-    connect(qGuiApp, &QGuiApplication::screenRemoved, this, [this] { m_replace.start(); });
+    connect(qGuiApp, &QGuiApplication::screenRemoved, this, [this](QScreen* screen) {
+        for (Entry& entry : m_entries) // before it is moved onto another screen, over what is there
+            if (entry.window && entry.window->screen() == screen)
+                entry.window.reset();
+        m_replace.start();
+    });
 }
 
 OutputSet::~OutputSet() = default;
@@ -51,17 +73,19 @@ void OutputSet::setOutputs(const std::vector<Output>& outputs, const QString& de
         });
         if (known != m_entries.end()) {
             Entry kept = std::move(*known);
-            if (kept.output.size != output.size)
-                kept.window.reset();
             kept.output = output;
             entries.push_back(std::move(kept));
         } else {
-            entries.push_back({output, {}, std::make_unique<OutputPicture>(m_frames, output.name), nullptr});
+            entries.push_back(
+                {output, {}, {}, std::make_unique<OutputPicture>(m_frames, output.name), nullptr});
             Q_EMIT pictureAdded(entries.back().picture.get());
         }
     }
-    for (Entry& gone : m_entries)
+    for (Entry& gone : m_entries) {
+        if (gone.picture)
+            m_homes.erase(gone.output.name);
         gone.window.reset(); // before its picture
+    }
     m_entries = std::move(entries);
     m_deskMonitor = deskMonitor;
     place();
@@ -72,7 +96,7 @@ void OutputSet::place() {
     std::vector<Output> outputs;
     for (const Entry& entry : m_entries)
         outputs.push_back(entry.output);
-    m_placements = placementsFor(outputs, m_monitors);
+    m_placements = placementsFor(outputs, m_monitors, m_homes);
     const bool hasRealScreen = std::any_of(m_placements.begin(), m_placements.end(), [](const Placement& p) {
         return p.kind == Placement::Kind::FullScreen;
     });
@@ -81,11 +105,16 @@ void OutputSet::place() {
         Entry& entry = m_entries[i];
         const bool isWindow = m_placements[i].kind == Placement::Kind::Window;
         const int number = isWindow ? windows++ : 0;
-        const QScreen* screen = screenNamed(m_placements[i].monitor);
+        const bool isFull = m_placements[i].kind == Placement::Kind::FullScreen;
+        const QScreen* screen = isFull ? screenNamed(m_placements[i].monitor) : nullptr;
         const bool moved = screen && entry.window && entry.window->geometry() != screen->geometry();
-        if (entry.placement == m_placements[i] && !moved &&
-            (entry.window || m_placements[i].kind == Placement::Kind::Closed))
+        const bool hasWindow = isFull || isWindow;
+        if (entry.placement == m_placements[i] && !moved && bool(entry.window) == hasWindow &&
+            hasSameWindow(entry.output, entry.opened)) {
+            if (entry.window)
+                entry.window->setShape(entry.output.shape);
             continue;
+        }
         entry.placement = m_placements[i];
         open(entry, number, hasRealScreen);
     }
@@ -94,15 +123,28 @@ void OutputSet::place() {
 
 void OutputSet::open(Entry& entry, int windowNumber, bool behind) {
     entry.window.reset();
-    if (entry.placement.kind == Placement::Kind::Closed) {
+    entry.opened = entry.output;
+    const Colour ground = entry.output.groundColour();
+    entry.picture->setGround(QColor(ground.red, ground.green, ground.blue, ground.alpha));
+    if (entry.placement.kind == Placement::Kind::Closed || entry.placement.kind == Placement::Kind::Missing) {
         entry.picture->setSize({});
         return;
     }
-    entry.window = std::make_unique<OutputWindow>(*entry.picture, entry.output.size);
-    if (QScreen* screen = screenNamed(entry.placement.monitor))
+    entry.window = std::make_unique<OutputWindow>(*entry.picture, entry.output);
+    const bool isFull = entry.placement.kind == Placement::Kind::FullScreen;
+    if (QScreen* screen = isFull ? screenNamed(entry.placement.monitor) : nullptr)
         entry.window->showFullScreenOn(screen);
+    else if (!entry.output.place.window.isNull())
+        entry.window->showAt(entry.output.place.window);
     else
         entry.window->showAsWindow(windowNumber, behind);
+}
+
+bool OutputSet::isSeen() const {
+    return std::any_of(m_entries.begin(), m_entries.end(), [](const Entry& entry) {
+        return entry.placement.kind == Placement::Kind::FullScreen ||
+               (entry.window && !entry.output.place.window.isNull());
+    });
 }
 
 OutputPicture* OutputSet::picture(const QString& name) const {

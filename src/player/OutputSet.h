@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "core/run/Output.h"
+#include "core/run/Placement.h"
 #include "player/OutputWindow.h"
 #include <memory>
 #include <vector>
@@ -22,6 +22,8 @@ public:
     [[nodiscard]] int indexOf(const QString& name) const;
     [[nodiscard]] const std::vector<Monitor>& monitors() const { return m_monitors; }
     [[nodiscard]] const std::vector<Placement>& placements() const { return m_placements; }
+    /// True while a picture is for others to see: on a screen, or in a window that has a place of its own.
+    [[nodiscard]] bool isSeen() const;
 
 Q_SIGNALS:
     void pictureAdded(mivanta::OutputPicture* picture);
@@ -29,7 +31,8 @@ Q_SIGNALS:
 
 private:
     struct Entry {
-        Output output;
+        Output output; ///< as it is set up
+        Output opened; ///< as it was when its window was opened
         Placement placement;
         std::unique_ptr<OutputPicture> picture;
         std::unique_ptr<OutputWindow> window;
@@ -42,6 +45,7 @@ private:
     std::vector<Entry> m_entries;
     std::vector<Monitor> m_monitors;
     std::vector<Placement> m_placements;
+    Homes m_homes;
     QString m_deskMonitor;
     QTimer m_replace; ///< monitors change in several steps; placed once they are done
 };

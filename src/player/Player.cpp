@@ -19,7 +19,10 @@ Player::Player(QString sessionFolder, QObject* parent)
       m_keeper(m_folder + QStringLiteral("/desks.log")) {
     connect(&m_server, &QLocalServer::newConnection, this, &Player::newConnection);
     connect(&m_outputs, &OutputSet::pictureAdded, this, &Player::watch);
-    connect(&m_outputs, &OutputSet::placesChanged, this, [this] { tell(places()); });
+    connect(&m_outputs, &OutputSet::placesChanged, this, [this] {
+        m_awake.setOn(m_outputs.isSeen());
+        tell(places());
+    });
     connect(&m_sound, &SoundBox::told, this, [this](const message::Sounding& sounding) { tell(sounding); });
     m_lonely.setSingleShot(true);
     connect(&m_lonely, &QTimer::timeout, qApp, [] { QCoreApplication::exit(0); });
@@ -149,7 +152,7 @@ void Player::watch(OutputPicture* picture) {
         },
         Qt::QueuedConnection);
     connect(picture, &OutputPicture::settled, this, [this, picture](quint64 take) {
-        tell(message::Painted{picture->name(), take});
+        tell(message::Painted{picture->name(), take, picture->wasReady()});
         QMetaObject::invokeMethod(
             picture, [this, picture] { publish(picture); }, Qt::QueuedConnection);
     });

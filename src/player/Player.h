@@ -3,6 +3,7 @@
 #include "core/base/Result.h"
 #include "link/Channel.h"
 #include "link/FrameBoard.h"
+#include "player/Awake.h"
 #include "player/DeskKeeper.h"
 #include "player/OutputSet.h"
 #include "player/ScreenNumbers.h"
@@ -37,6 +38,7 @@ private:
     PreparedFrames m_frames;
     ScreenNumbers m_numbers;
     SoundBox m_sound;
+    Awake m_awake;
     QString m_media; ///< the folder of the library's media
     QString m_fonts; ///< the folder of those that came with services
     OutputSet m_outputs{m_frames};

@@ -2,6 +2,7 @@
 #include "player/PreparedFrames.h"
 #include "link/FrameBoard.h"
 #include "link/SceneCodec.h"
+#include "render/Letters.h"
 #include "render/ObjectPainter.h"
 #include "render/SceneRenderer.h"
 #include <QPainter>
@@ -12,42 +13,36 @@ namespace mivanta {
 namespace {
 
 constexpr int kAheadNice = 15;
+constexpr int kPatienceMs = 1500;     // then a slide is shown without a picture that is still on its way
 constexpr qsizetype kMostFrames = 36; // at 1080p up to 8 MB each, and 16 MB for each backdrop among them
 
 QByteArray sizeKey(QSize size) {
     return QByteArray::number(size.width()) + 'x' + QByteArray::number(size.height());
 }
 
-QByteArray liveKey(const Scene& scene, const QDateTime& now, bool inFront) {
+QByteArray liveKey(const Scene& scene, const QDateTime& now) {
     QByteArray key;
     for (const SlideObject& object : scene.look.objects)
-        if (object.isLive() && (object.inFront || !inFront))
+        if (object.isLive())
             key += liveText(object, now).toUtf8() + '\n';
+    for (const Scene& other : scene.elsewhere)
+        key += liveKey(other, now);
     return key;
 }
 
 /// Of what renderLayers() draws behind the words.
 QByteArray behindKeyOf(const Scene& scene, QSize size, const QDateTime& now) {
-    Scene behind;
-    behind.size = scene.size;
-    behind.curtain = scene.curtain == Curtain::Black ? Curtain::Black : Curtain::Open;
-    behind.look.backdrop = scene.look.backdrop;
-    for (const SlideObject& object : scene.look.objects)
-        if (isBehind(scene, object))
-            behind.look.objects.push_back(object);
-    return sceneKey(behind) + sizeKey(size) + liveKey(behind, now, false);
+    const Scene behind = behindOf(scene);
+    return sceneKey(behind) + sizeKey(size) + liveKey(behind, now);
 }
 
 BehindPtr behindLayer(const Scene& scene, QSize size, const QByteArray& key, const RenderSources& sources) {
     auto made = std::make_shared<BehindLayer>();
     made->key = key;
-    Scene alone = scene;
-    alone.curtain = scene.curtain == Curtain::Black ? Curtain::Black : Curtain::WordsOff;
-    alone.callOut.clear();
-    made->layer = renderScene(alone, size, sources);
-    // On a screen there is only black behind a see-through picture.
-    made->image = QImage(size, QImage::Format_RGB32);
-    made->image.fill(Qt::black);
+    made->layer = renderScene(behindOf(scene), size, sources);
+    const bool isOpaque = scene.ground.alpha == 255;
+    made->image = QImage(size, isOpaque ? QImage::Format_RGB32 : QImage::Format_ARGB32_Premultiplied);
+    made->image.fill(toColor(scene.ground));
     QPainter(&made->image).drawImage(0, 0, made->layer);
     return made;
 }
@@ -112,6 +107,7 @@ FramePtr PreparedFrames::drawn(const Job& job) {
     const QSize small = job.scene.size.scaled(FrameBoard::kWidth, FrameBoard::kHeight, Qt::KeepAspectRatio);
     if (job.size.isEmpty()) {
         frame->small = renderScene(job.scene, small, job.sources);
+        frame->isLate = *job.isLate;
         return frame;
     }
     frame->behind = job.behind ? job.behind : behindLayer(job.scene, job.size, job.behindKey, job.sources);
@@ -124,12 +120,13 @@ FramePtr PreparedFrames::drawn(const Job& job) {
     addFading(*frame, job.scene, job.size, job.sources);
     frame->small = whole.scaled(small, Qt::IgnoreAspectRatio, Qt::SmoothTransformation)
                        .convertToFormat(QImage::Format_ARGB32_Premultiplied);
+    frame->isLate = *job.isLate;
     return frame;
 }
 
 PreparedFrames::PreparedFrames(QObject* parent) : QObject(parent) {
     m_ahead.setMaxThreadCount(1);
-    m_urgent.setMaxThreadCount(2);
+    m_urgent.setMaxThreadCount(4); // some may wait for a disk
 }
 
 PreparedFrames::~PreparedFrames() {
@@ -139,7 +136,9 @@ PreparedFrames::~PreparedFrames() {
 }
 
 void PreparedFrames::setPictures(const QString& folder, const QString& cacheFolder) {
-    m_pictures = folder.isEmpty() ? nullptr : std::make_shared<PictureProxies>(folder, cacheFolder);
+    m_pictures = folder.isEmpty() ? nullptr
+                                  : std::make_shared<PicturesInTime>(
+                                        std::make_shared<PictureProxies>(folder, cacheFolder), kPatienceMs);
 }
 
 void PreparedFrames::forget() {
@@ -149,7 +148,7 @@ void PreparedFrames::forget() {
 }
 
 QByteArray PreparedFrames::keyOf(const Scene& scene, QSize size, const QDateTime& now) {
-    return sceneKey(scene) + sizeKey(size) + liveKey(scene, now, false);
+    return sceneKey(scene) + sizeKey(size) + liveKey(scene, now);
 }
 
 FramePtr PreparedFrames::get(const Scene& scene, QSize size, const QDateTime& now) {
@@ -171,13 +170,23 @@ void PreparedFrames::prepare(const Scene& scene, QSize size) {
         draw(scene, size, key, now, Urgency::WhenThereIsTime);
 }
 
+RenderSources PreparedFrames::sources(const QDateTime& now, std::shared_ptr<std::atomic<bool>> late) const {
+    if (!m_pictures)
+        return {{}, now};
+    return {[pictures = m_pictures, late = std::move(late)](const QString& name, QSize size) {
+                return pictures->picture(name, size, *late);
+            },
+            now};
+}
+
 void PreparedFrames::draw(const Scene& scene, QSize size, const QByteArray& key, const QDateTime& now,
                           Urgency urgency) {
     const auto drawing = m_drawing.constFind(key);
     if (drawing != m_drawing.constEnd() && *drawing >= urgency)
         return;
     m_drawing[key] = urgency;
-    Job job{scene, size, key, behindKeyOf(scene, size, now), {}, {PictureProxies::loader(m_pictures), now}};
+    const auto late = std::make_shared<std::atomic<bool>>(false);
+    Job job{scene, size, key, behindKeyOf(scene, size, now), {}, sources(now, late), late};
     job.behind = m_behind.value(job.behindKey).lock();
     QThreadPool& pool = urgency == Urgency::Now ? m_urgent : m_ahead;
     pool.start([this, job = std::move(job), urgency] {
@@ -192,7 +201,7 @@ void PreparedFrames::draw(const Scene& scene, QSize size, const QByteArray& key,
 
 void PreparedFrames::finished(const FramePtr& frame) {
     m_drawing.remove(frame->key);
-    if (!m_frames.contains(frame->key)) {
+    if (!frame->isLate && !m_frames.contains(frame->key)) {
         m_frames.insert(frame->key, frame);
         if (frame->behind)
             m_behind.insert(frame->behind->key, frame->behind);

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/run/Scene.h"
-#include "media/PictureProxies.h"
+#include "media/PicturesInTime.h"
 #include "player/Frame.h"
 #include "render/RenderSources.h"
 #include <QHash>
@@ -25,7 +25,8 @@ public:
     /// Draws everything anew from now on, as when files have come. What is on screen stays.
     void forget();
 
-    /// The picture of a scene at a size, or null; then it is drawn before others and ready() will tell.
+    /// The picture of a scene at a size, or null; then it is drawn before others and ready() will tell. What
+    /// came without a picture that was late is not remembered.
     /// An empty size asks for the small picture only. Clocks show `now`.
     [[nodiscard]] FramePtr get(const Scene& scene, QSize size, const QDateTime& now = {});
     /// Has the picture drawn when there is time, unless it is there.
@@ -46,14 +47,16 @@ private:
         QByteArray behindKey;
         BehindPtr behind; ///< null = to be drawn
         RenderSources sources;
+        std::shared_ptr<std::atomic<bool>> isLate; ///< set while drawing
     };
     [[nodiscard]] static FramePtr drawn(const Job& job);
+    [[nodiscard]] RenderSources sources(const QDateTime& now, std::shared_ptr<std::atomic<bool>> late) const;
     void draw(const Scene& scene, QSize size, const QByteArray& key, const QDateTime& now, Urgency urgency);
     void finished(const FramePtr& frame);
 
     QThreadPool m_ahead;  ///< one thread: the other core is for painting
     QThreadPool m_urgent; ///< what is waited for
-    std::shared_ptr<PictureProxies> m_pictures;
+    std::shared_ptr<PicturesInTime> m_pictures;
     QHash<QByteArray, FramePtr> m_frames;
     QList<QByteArray> m_oldestFirst;
     QHash<QByteArray, std::weak_ptr<const BehindLayer>> m_behind; ///< those that some frame holds

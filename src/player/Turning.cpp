@@ -236,7 +236,8 @@ FramePtr Turning::frozen(int elapsed) const {
     const double backdrop = progressOf(m_backdrop, elapsed);
     if (fadesAsAWhole() && !backdropStays() && backdrop < 1.0) {
         auto whole = std::make_shared<BehindLayer>(*m_to->behind);
-        whole->key.clear(); // like no other
+        whole->key.clear();                 // like no other
+        whole->image.fill(Qt::transparent); // as far as it is see-through
         QPainter painter(&whole->image);
         paint(painter, {}, elapsed);
         frame->behind = whole; // with the words in it
@@ -246,6 +247,7 @@ FramePtr Turning::frozen(int elapsed) const {
     if (!backdropStays() && backdrop < 1.0) {
         auto behind = std::make_shared<BehindLayer>(*m_to->behind);
         behind->key.clear(); // like no other
+        behind->image.fill(Qt::transparent);
         QPainter painter(&behind->image);
         paintBackdrop(painter, area, backdrop);
         frame->behind = behind;

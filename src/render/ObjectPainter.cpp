@@ -20,7 +20,10 @@ void paintText(QPainter& painter, const SlideObject& object, const QString& text
                double lookScale) {
     if (text.isEmpty())
         return;
-    const int flags = Qt::AlignCenter | Qt::TextWordWrap;
+    const int side = object.align == HorizontalAlign::Left    ? Qt::AlignLeft
+                     : object.align == HorizontalAlign::Right ? Qt::AlignRight
+                                                              : Qt::AlignHCenter;
+    const int flags = side | Qt::AlignVCenter | Qt::TextWordWrap;
     const auto fits = [&](int size) {
         const QFontMetricsF metrics(slideFont({}, object.weight, size));
         const QRectF bounds = metrics.boundingRect(QRectF(0, 0, box.width(), 1e6), flags, text);
@@ -65,6 +68,15 @@ void paintPicture(QPainter& painter, const SlideObject& object, const QRectF& bo
     const QSizeF size = QSizeF(picture.size()).scaled(box.size(), Qt::KeepAspectRatio);
     painter.setRenderHint(QPainter::SmoothPixmapTransform);
     painter.drawImage(QRectF(box.center() - QPointF(size.width(), size.height()) / 2, size), picture);
+}
+
+void paintScreenFrame(QPainter& painter, const SlideObject& object, const QRectF& box, double lookScale) {
+    painter.fillRect(box, QColor(23, 34, 40));
+    painter.setPen(QPen(QColor(92, 196, 184), std::max(1.0, 3 * lookScale), Qt::DashLine));
+    painter.drawRect(box);
+    SlideObject label = object;
+    label.colour = {232, 226, 212, 255};
+    paintText(painter, label, QStringLiteral("What the hall shows"), box.adjusted(8, 8, -8, -8), lookScale);
 }
 
 /// "2:08", "1:02:08".
@@ -118,6 +130,9 @@ void paintObject(QPainter& painter, const SlideObject& object, QSize size, doubl
     case ObjectKind::Countdown:
     case ObjectKind::Stopwatch:
         paintText(painter, object, liveText(object, sources.now), box, lookScale);
+        return;
+    case ObjectKind::Screen: // a preview, too
+        paintScreenFrame(painter, object, box, lookScale);
         return;
     case ObjectKind::Line:
         painter.setPen(QPen(toColor(object.colour), std::max(1.0, object.edgeWidth * lookScale),

@@ -2,7 +2,9 @@
 #include "render/SceneRenderer.h"
 #include "render/BackdropPainter.h"
 #include "render/CallOutPainter.h"
+#include "render/Letters.h"
 #include "render/ObjectPainter.h"
+#include "render/TestCardPainter.h"
 #include "render/WordsPainter.h"
 #include <algorithm>
 
@@ -25,11 +27,42 @@ void scaleTo(QPainter& painter, const Scene& scene, QSize target) {
                       double(target.height()) / scene.size.height());
 }
 
+/// Of another output, in the object's box; a preview, that knows of none, has a frame in its place.
+void paintScreen(QPainter& painter, const Scene& scene, const SlideObject& object,
+                 const RenderSources& sources) {
+    const auto shown = std::find_if(scene.elsewhere.begin(), scene.elsewhere.end(),
+                                    [&](const Scene& each) { return each.output == object.text; });
+    if (shown == scene.elsewhere.end()) {
+        paintObject(painter, object, scene.size, scene.size.height() / kLookHeight, sources);
+        return;
+    }
+    const QRectF box = onPicture(object.box, scene.size);
+    const QSizeF fitted = QSizeF(shown->size).scaled(box.size(), Qt::KeepAspectRatio);
+    const QRectF area(box.center() - QPointF(fitted.width(), fitted.height()) / 2, fitted);
+    const QSize px = painter.deviceTransform().mapRect(area).size().toSize();
+    if (px.isEmpty())
+        return;
+    painter.save();
+    painter.setOpacity(painter.opacity() * object.opacity);
+    painter.fillRect(area, toColor(shown->ground));
+    painter.setRenderHint(QPainter::SmoothPixmapTransform);
+    painter.drawImage(area, renderScene(*shown, px, sources));
+    painter.restore();
+}
+
+void paintOne(QPainter& painter, const Scene& scene, const SlideObject& object,
+              const RenderSources& sources) {
+    if (object.kind == ObjectKind::Screen)
+        paintScreen(painter, scene, object, sources);
+    else
+        paintObject(painter, object, scene.size, scene.size.height() / kLookHeight, sources);
+}
+
 template <typename Which>
 void paintObjects(QPainter& painter, const Scene& scene, const RenderSources& sources, const Which& which) {
     for (const SlideObject& object : scene.look.objects)
         if (which(object))
-            paintObject(painter, object, scene.size, scene.size.height() / kLookHeight, sources);
+            paintOne(painter, scene, object, sources);
 }
 
 QImage renderBehind(const Scene& scene, QSize target, const RenderSources& sources) {
@@ -37,11 +70,15 @@ QImage renderBehind(const Scene& scene, QSize target, const RenderSources& sourc
     if (image.isNull())
         return image;
     if (scene.curtain == Curtain::Black) {
-        image.fill(Qt::black);
+        image.fill(toColor(scene.ground));
         return image;
     }
     QPainter painter(&image);
     scaleTo(painter, scene, target);
+    if (scene.isTestCard) {
+        paintTestCard(painter, scene);
+        return image;
+    }
     paintBackdrop(painter, scene.look.backdrop, QRectF(QPointF(0, 0), QSizeF(scene.size)),
                   scene.size.height() / kLookHeight, sources);
     paintObjects(painter, scene, sources, [&](const SlideObject& o) { return isBehind(scene, o); });
@@ -49,6 +86,8 @@ QImage renderBehind(const Scene& scene, QSize target, const RenderSources& sourc
 }
 
 bool hasFront(const Scene& scene) {
+    if (scene.isTestCard)
+        return false;
     if (!scene.callOut.isEmpty() && scene.curtain != Curtain::Black)
         return true;
     if (scene.curtain != Curtain::Open)
@@ -123,18 +162,35 @@ QImage renderObject(const Scene& scene, const SlideObject& object, QSize size, c
         return image;
     QPainter painter(&image);
     scaleTo(painter, scene, target);
-    paintObject(painter, object, scene.size, scene.size.height() / kLookHeight, sources);
+    paintOne(painter, scene, object, sources);
     return image;
 }
 
+Scene behindOf(const Scene& scene) {
+    Scene behind;
+    behind.size = scene.size;
+    behind.ground = scene.ground;
+    if (scene.isTestCard) {
+        behind.output = scene.output; // its name is on the card
+        behind.isTestCard = true;
+        return behind;
+    }
+    if (scene.curtain == Curtain::Black) {
+        behind.curtain = Curtain::Black;
+        return behind;
+    }
+    behind.look.backdrop = scene.look.backdrop;
+    for (const SlideObject& object : scene.look.objects)
+        if (isBehind(scene, object)) {
+            behind.look.objects.push_back(object);
+            if (object.kind == ObjectKind::Screen)
+                behind.elsewhere = scene.elsewhere;
+        }
+    return behind;
+}
+
 bool sameBehind(const Scene& a, const Scene& b) {
-    const auto behind = [](const Scene& scene) {
-        std::vector<SlideObject> objects = scene.look.objects;
-        std::erase_if(objects, [&](const SlideObject& o) { return !isBehind(scene, o); });
-        return objects;
-    };
-    return a.size == b.size && (a.curtain == Curtain::Black) == (b.curtain == Curtain::Black) &&
-           a.look.backdrop == b.look.backdrop && behind(a) == behind(b);
+    return behindOf(a) == behindOf(b);
 }
 
 } // namespace mivanta

@@ -31,6 +31,8 @@ struct SceneLayers {
 [[nodiscard]] QImage renderObject(const Scene& scene, const SlideObject& object, QSize size,
                                   const RenderSources& sources);
 
+/// The scene with what its layer behind is drawn from, and nothing else.
+[[nodiscard]] Scene behindOf(const Scene& scene);
 /// True when `behind` is the same picture for both.
 [[nodiscard]] bool sameBehind(const Scene& a, const Scene& b);
 

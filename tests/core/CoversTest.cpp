@@ -13,6 +13,12 @@ Scene someScene() {
     return scenesAt(plan.slides(0), {})[0];
 }
 
+Output hallOf(const Scene& scene) {
+    Output output;
+    output.name = scene.output;
+    return output;
+}
+
 TEST(Covers, AnOutputsOwnCurtainGoesBeforeThatOfAll) {
     Covers covers;
     covers.curtain = Curtain::Black;
@@ -27,15 +33,16 @@ TEST(Covers, PlainKeepsTheWordsAndTakesTheBackdropAway) {
     Scene scene = someScene();
     scene.look.words.colour = {255, 255, 255, 255};
     scene.look.objects = {SlideObject(), SlideObject::ofPicture(u"a.png"_s)};
-    const Scene plain = covered(scene, covers, nullptr);
+    const Scene plain = covered(scene, hallOf(scene), covers, nullptr);
     EXPECT_EQ(plain.rows, scene.rows);
     EXPECT_EQ(plain.curtain, Curtain::Open);
     EXPECT_EQ(plain.look.backdrop.colour, (Colour{0, 0, 0, 255}));
     EXPECT_EQ(plain.look.objects.size(), 1u); // what stands before the words stays
     scene.look.words.colour = {20, 20, 20, 255};
-    EXPECT_EQ(covered(scene, covers, nullptr).look.backdrop.colour, (Colour{255, 255, 255, 255}));
+    EXPECT_EQ(covered(scene, hallOf(scene), covers, nullptr).look.backdrop.colour,
+              (Colour{255, 255, 255, 255}));
     scene.look.backdrop.kind = BackdropKind::None;
-    EXPECT_EQ(covered(scene, covers, nullptr).look.backdrop.kind, BackdropKind::None);
+    EXPECT_EQ(covered(scene, hallOf(scene), covers, nullptr).look.backdrop.kind, BackdropKind::None);
 }
 
 TEST(Covers, TheHouseCardIsInPlaceOfEverythingAndBlackWithoutOne) {
@@ -43,8 +50,8 @@ TEST(Covers, TheHouseCardIsInPlaceOfEverythingAndBlackWithoutOne) {
     covers.curtain = Curtain::HouseCard;
     Scene card = someScene();
     card.credit = u"the card"_s;
-    EXPECT_EQ(covered(someScene(), covers, &card), card);
-    EXPECT_EQ(covered(someScene(), covers, nullptr).curtain, Curtain::Black);
+    EXPECT_EQ(covered(someScene(), hallOf(someScene()), covers, &card), card);
+    EXPECT_EQ(covered(someScene(), hallOf(someScene()), covers, nullptr).curtain, Curtain::Black);
 }
 
 TEST(Covers, ACallOutIsSeenOverEveryCurtainButBlackAndOnlyWhereItIsFor) {
@@ -53,13 +60,74 @@ TEST(Covers, ACallOutIsSeenOverEveryCurtainButBlackAndOnlyWhereItIsFor) {
     Scene card = someScene();
     for (const Curtain curtain : {Curtain::Open, Curtain::Plain, Curtain::WordsOff, Curtain::HouseCard}) {
         covers.curtain = curtain;
-        EXPECT_EQ(covered(someScene(), covers, &card).callOut, u"Hello"_s);
+        EXPECT_EQ(covered(someScene(), hallOf(someScene()), covers, &card).callOut, u"Hello"_s);
     }
     Scene stage = someScene();
     stage.output = u"stage"_s;
-    EXPECT_TRUE(covered(stage, covers, &card).callOut.isEmpty());
+    EXPECT_TRUE(covered(stage, hallOf(stage), covers, &card).callOut.isEmpty());
     covers.curtain = Curtain::Black;
-    EXPECT_TRUE(covered(someScene(), covers, &card).callOut.isEmpty());
+    EXPECT_TRUE(covered(someScene(), hallOf(someScene()), covers, &card).callOut.isEmpty());
+}
+
+TEST(Covers, AnOutputWithoutCallOutsShowsNone) {
+    Covers covers;
+    covers.callOut = CallOut{u"Hello"_s, {}, std::nullopt};
+    Output output = hallOf(someScene());
+    output.layers.callOuts = false;
+    EXPECT_TRUE(covered(someScene(), output, covers, nullptr).callOut.isEmpty());
+}
+
+TEST(Covers, ATestCardIsOverEverythingOnItsOutputAlone) {
+    Covers covers;
+    covers.curtain = Curtain::Black;
+    covers.callOut = CallOut{u"Hello"_s, {}, std::nullopt};
+    covers.testCards = {u"hall"_s};
+    const Scene card = covered(someScene(), hallOf(someScene()), covers, nullptr);
+    EXPECT_TRUE(card.isTestCard);
+    EXPECT_EQ(card.output, u"hall"_s);
+    EXPECT_EQ(card.size, someScene().size);
+    EXPECT_TRUE(card.rows.empty());
+    EXPECT_TRUE(card.callOut.isEmpty());
+    Scene stage = someScene();
+    stage.output = u"stage"_s;
+    EXPECT_FALSE(covered(stage, hallOf(stage), covers, nullptr).isTestCard);
+}
+
+TEST(Covers, PicturesStandOnTheGroundOfTheirOutput) {
+    Output output = hallOf(someScene());
+    EXPECT_EQ(covered(someScene(), output, {}, nullptr).ground, (Colour{0, 0, 0, 255}));
+    output.ground = Ground::Key;
+    output.keyColour = {0, 255, 0, 10};
+    EXPECT_EQ(covered(someScene(), output, {}, nullptr).ground, (Colour{0, 255, 0, 255}));
+    output.ground = Ground::SeeThrough;
+    EXPECT_EQ(covered(someScene(), output, {}, nullptr).ground.alpha, 0);
+    Covers card;
+    card.curtain = Curtain::HouseCard;
+    const Scene house = someScene();
+    EXPECT_EQ(covered(someScene(), output, card, &house).ground.alpha, 0);
+}
+
+SlideObject screenOf(const QString& output) {
+    SlideObject object;
+    object.kind = ObjectKind::Screen;
+    object.text = output;
+    return object;
+}
+
+TEST(Screens, AStageShowsWhatTheHallShows) {
+    const auto outputs = usualOutputs();
+    Scene hall = someScene();
+    hall.look.objects = {screenOf({})}; // its own: nothing to be seen
+    Scene stage = someScene();
+    stage.output = u"stage"_s;
+    stage.look.objects = {screenOf({}), screenOf(u"nowhere"_s), screenOf(u"stage"_s)};
+    const auto all = withScreens({hall, stage}, outputs);
+    EXPECT_TRUE(all[0].look.objects.empty());
+    ASSERT_EQ(all[1].look.objects.size(), 1u);
+    EXPECT_EQ(all[1].look.objects[0].text, u"hall"_s);
+    ASSERT_EQ(all[1].elsewhere.size(), 1u);
+    EXPECT_EQ(all[1].elsewhere[0].rows, hall.rows);
+    EXPECT_TRUE(all[1].elsewhere[0].look.objects.empty()); // no picture in a picture in a picture
 }
 
 TEST(Covers, WhatTheHouseCardSays) {

@@ -221,33 +221,5 @@ TEST(OrderText, WhatIsPlannedForAnItemStandsBehindIt) {
     }
 }
 
-Monitor monitor(const QString& name, bool isDesk = false) {
-    return {name, QRect(0, 0, 1920, 1080), isDesk};
-}
-
-TEST(Placements, OutputsTakeTheFreeMonitorsAndNeverTheDesks) {
-    const auto placed =
-        placementsFor(usualOutputs(), {monitor(u"A"_s, true), monitor(u"B"_s), monitor(u"C"_s)});
-    EXPECT_EQ(placed[0], (Placement{Placement::Kind::FullScreen, u"B"_s}));
-    EXPECT_EQ(placed[1], (Placement{Placement::Kind::FullScreen, u"C"_s}));
-    EXPECT_EQ(placed[2].kind, Placement::Kind::Window);
-    for (const Placement& p : placementsFor(usualOutputs(), {monitor(u"A"_s, true)}))
-        EXPECT_EQ(p.kind, Placement::Kind::Window);
-}
-
-TEST(Placements, ANamedMonitorComesFirstAndIsSharedByNobody) {
-    auto outputs = usualOutputs();
-    outputs[1].place = {PlaceKind::Monitor, u"B"_s};
-    outputs[2].place = {PlaceKind::Closed, {}};
-    auto placed = placementsFor(outputs, {monitor(u"A"_s, true), monitor(u"B"_s)});
-    EXPECT_EQ(placed[0].kind, Placement::Kind::Window);
-    EXPECT_EQ(placed[1].monitor, u"B"_s);
-    EXPECT_EQ(placed[2].kind, Placement::Kind::Closed);
-    outputs[0].place = {PlaceKind::Monitor, u"B"_s};
-    placed = placementsFor(outputs, {monitor(u"A"_s, true), monitor(u"B"_s)});
-    EXPECT_EQ(placed[0].monitor, u"B"_s);
-    EXPECT_EQ(placed[1].kind, Placement::Kind::Window);
-}
-
 } // namespace
 } // namespace mivanta

@@ -139,7 +139,7 @@ TEST_F(Objects, EveryKindCanBeAddedAndShowsSomething) {
     for (qsizetype i = 1; i < actions.size(); ++i) // all but the picture
         actions[i]->trigger();
     menu->close();
-    ASSERT_EQ(told.size(), 8u);
+    ASSERT_EQ(told.size(), 9u);
     for (const SlideObject& object : told) {
         EXPECT_TRUE(object.inFront);
         EXPECT_GT(object.colour.alpha, 0);

@@ -16,6 +16,7 @@
 #include <QKeyEvent>
 #include <QLabel>
 #include <QPrinter>
+#include <QSettings>
 #include <QTemporaryDir>
 #include <QTest>
 #include <gtest/gtest.h>
@@ -100,6 +101,8 @@ class WindowTest : public ::testing::Test {
 protected:
     void SetUp() override {
         libraryFolder = folder.filePath(u"library"_s);
+        // Settings of its own: tests run beside each other.
+        QSettings::setPath(QSettings::NativeFormat, QSettings::UserScope, folder.filePath(u"config"_s));
         open();
     }
 

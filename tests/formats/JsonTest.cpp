@@ -256,6 +256,37 @@ TEST(OutputsJson, WrittenAndReadAgainIsTheSame) {
     EXPECT_EQ(*read, usualOutputs());
 }
 
+TEST(OutputsJson, KeepsHowAnOutputStandsOnItsScreen) {
+    auto outputs = usualOutputs();
+    Output& hall = outputs[0];
+    hall.place = {PlaceKind::Monitor, u"HDMI-1"_s, {u"Seaview"_s, u"P-20"_s, u"0042"_s}};
+    hall.shape = {Turn::Left, true, false, QMarginsF(1, 2, 3, 4.5)};
+    hall.layers = {true, false, true, false, true};
+    hall.ground = Ground::Key;
+    hall.keyColour = {1, 2, 3, 255};
+    hall.isAbove = false;
+    hall.hidesPointer = false;
+    outputs[2].place = {PlaceKind::Window, {}, {}, QRect(-20, 40, 640, 360)};
+    const auto read = outputsFromJson(outputsToJson(outputs), {});
+    ASSERT_TRUE(read);
+    EXPECT_EQ(*read, outputs);
+}
+
+TEST(OutputsJson, WhatIsOutOfRangeIsBroughtIntoIt) {
+    const auto read = outputsFromJson(
+        R"([{"name":"hall","shape":{"margins":[90,-3,0,0],"turn":"sideways"},"window":[0,0,1,1],"layers":7,
+             "ground":"lava","keyColour":"no"}])",
+        {});
+    ASSERT_TRUE(read);
+    const Output usual;
+    EXPECT_EQ(read->front().shape.margins, QMarginsF(20, 0, 0, 0));
+    EXPECT_EQ(read->front().shape.turn, Turn::None);
+    EXPECT_EQ(read->front().place.window, QRect(0, 0, 64, 64));
+    EXPECT_EQ(read->front().layers, usual.layers);
+    EXPECT_EQ(read->front().ground, Ground::Black);
+    EXPECT_EQ(read->front().keyColour, usual.keyColour);
+}
+
 TEST(OutputsJson, RefusesWhatIsNoListOfOutputs) {
     for (const QByteArray& bytes : {QByteArray("{"), QByteArray("[]"), QByteArray("[{}]"),
                                     QByteArray(R"([{"name":"a"},{"name":"a"}])")})

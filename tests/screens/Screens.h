@@ -12,6 +12,7 @@
 #include <QJsonObject>
 #include <QPixmap>
 #include <QProcess>
+#include <QProcessEnvironment>
 #include <QScreen>
 #include <QTemporaryDir>
 #include <QThread>
@@ -95,8 +96,15 @@ protected:
     }
 
     void start(const QStringList& arguments) {
-        ASSERT_TRUE(QProcess::startDetached(QStringLiteral(MIVANTA_BIN_DIR "/mivanta"),
-                                            QStringList{u"--library"_s, library} + arguments));
+        QProcess program;
+        program.setProgram(QStringLiteral(MIVANTA_BIN_DIR "/mivanta"));
+        program.setArguments(QStringList{u"--library"_s, library} + arguments);
+        auto all = QProcessEnvironment::systemEnvironment();
+        all.insert(u"XDG_CACHE_HOME"_s, folder.filePath(u"home/.cache"_s));
+        for (const auto& [name, value] : environment)
+            all.insert(name, value);
+        program.setProcessEnvironment(all);
+        ASSERT_TRUE(program.startDetached());
         ASSERT_TRUE(
             waitUntil([&] { return !playerPids().empty() && QFile::exists(playerSocketPath(session)); }));
         watch();
@@ -117,6 +125,11 @@ protected:
                          [this](const QByteArray& kept) { remember(kept); });
         QObject::connect(observer.get(), &PlayerClient::stateChanged,
                          [this](const QByteArray& kept) { remember(kept); });
+        QObject::connect(observer.get(), &PlayerClient::placesChanged,
+                         [this](const auto& monitors, const auto& places) {
+                             seen = monitors;
+                             placements = places;
+                         });
         observer->start();
     }
     void remember(const QByteArray& kept) {
@@ -148,24 +161,37 @@ protected:
             .toImage()
             .convertToFormat(QImage::Format_RGB32);
     }
-    /// The hall once it has stopped changing: between two takes it stands still, too, on a busy machine.
-    [[nodiscard]] static QImage settledHall() {
+    /// A part of the desktop, whatever monitors there are.
+    [[nodiscard]] static QImage grabbed(const QRect& area) {
+        QScreen* screen = QGuiApplication::primaryScreen();
+        const QPoint origin = screen->geometry().topLeft();
+        return screen
+            ->grabWindow(0, area.x() - origin.x(), area.y() - origin.y(), area.width(), area.height())
+            .toImage()
+            .convertToFormat(QImage::Format_RGB32);
+    }
+    /// The same once it has stopped changing: between two takes it stands still, too, on a busy machine.
+    [[nodiscard]] static QImage settled(const QRect& area) {
         constexpr int kStill = 6;
-        QImage before = monitor(1);
+        QImage before = grabbed(area);
         int still = 0;
         for (int i = 0; i < 80 && still < kStill; ++i) {
             pass(120);
-            const QImage now = monitor(1);
+            const QImage now = grabbed(area);
             still = now == before ? still + 1 : 0;
             before = now;
         }
         return before;
     }
+    [[nodiscard]] static QImage settledHall() { return settled(QGuiApplication::screens()[1]->geometry()); }
 
     QTemporaryDir folder;
     QString library;
     QString session;
     std::unique_ptr<PlayerClient> observer;
+    std::vector<std::pair<QString, QString>> environment; ///< more of it, for the programs
+    std::vector<Monitor> seen;                            ///< by the player
+    std::vector<Placement> placements;                    ///< of the outputs
     QByteArray kept_;
     int states = 0;
 };

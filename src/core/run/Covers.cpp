@@ -2,6 +2,7 @@
 #include "core/run/Covers.h"
 #include "core/legibility/Legibility.h"
 #include <QRegularExpression>
+#include <algorithm>
 
 namespace mivanta {
 
@@ -44,9 +45,26 @@ Scene onPlainGround(Scene scene) {
     return scene;
 }
 
-Scene covered(Scene scene, const Covers& covers, const Scene* card) {
-    const QString output = scene.output;
-    switch (covers.on(output)) {
+namespace {
+
+Scene testCardOf(const Scene& scene) {
+    Scene card;
+    card.output = scene.output;
+    card.size = scene.size;
+    card.ground = scene.ground;
+    card.look.transition.kind = TransitionKind::Cut;
+    card.look.backdropTransition.kind = TransitionKind::Cut;
+    card.isTestCard = true;
+    return card;
+}
+
+} // namespace
+
+Scene covered(Scene scene, const Output& output, const Covers& covers, const Scene* card) {
+    scene.ground = output.groundColour();
+    if (covers.testCards.contains(output.name))
+        return testCardOf(scene);
+    switch (covers.on(output.name)) {
     case Curtain::Open:
         scene.curtain = Curtain::Open;
         break;
@@ -60,6 +78,7 @@ Scene covered(Scene scene, const Covers& covers, const Scene* card) {
     case Curtain::HouseCard:
         if (card) {
             scene = *card;
+            scene.ground = output.groundColour();
             scene.curtain = Curtain::Open;
         } else {
             scene.curtain = Curtain::Black;
@@ -69,9 +88,36 @@ Scene covered(Scene scene, const Covers& covers, const Scene* card) {
         scene.curtain = Curtain::Black;
         break;
     }
-    const bool isCalled = covers.callOut && covers.callOut->isOn(output);
+    const bool isCalled = covers.callOut && covers.callOut->isOn(output.name) && output.layers.callOuts;
     scene.callOut = isCalled && scene.curtain != Curtain::Black ? covers.callOut->text : QString();
     return scene;
+}
+
+std::vector<Scene> withScreens(std::vector<Scene> all, const std::vector<Output>& outputs) {
+    const auto hall = std::find_if(outputs.begin(), outputs.end(),
+                                   [](const Output& output) { return output.kind == OutputKind::Hall; });
+    std::vector<Scene> plain; // a picture in a picture has none in it
+    for (Scene scene : all) {
+        std::erase_if(scene.look.objects, [](const SlideObject& o) { return o.kind == ObjectKind::Screen; });
+        plain.push_back(std::move(scene));
+    }
+    for (Scene& scene : all)
+        std::erase_if(scene.look.objects, [&](SlideObject& object) {
+            if (object.kind != ObjectKind::Screen)
+                return false;
+            if (object.text.isEmpty() && hall != outputs.end())
+                object.text = hall->name;
+            const auto shown = std::find_if(plain.begin(), plain.end(),
+                                            [&](const Scene& each) { return each.output == object.text; });
+            if (shown == plain.end() || shown->output == scene.output)
+                return true;
+            const bool isKnown = std::any_of(scene.elsewhere.begin(), scene.elsewhere.end(),
+                                             [&](const Scene& s) { return s.output == shown->output; });
+            if (!isKnown)
+                scene.elsewhere.push_back(*shown);
+            return false;
+        });
+    return all;
 }
 
 } // namespace mivanta

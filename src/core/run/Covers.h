@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/order/Service.h"
+#include "core/run/Output.h"
 #include "core/run/Scene.h"
 #include <map>
 #include <set>
@@ -26,8 +27,8 @@ struct CallOut {
 struct Covers {
     Curtain curtain = Curtain::Open;
     std::map<QString, Curtain> own; ///< outputs that have a curtain of their own
-    std::set<QString> frozen;       ///< outputs that keep their picture until they are let go on
     std::optional<CallOut> callOut;
+    std::set<QString> testCards; ///< outputs that show their test card instead of everything
     friend bool operator==(const Covers&, const Covers&) = default;
 
     [[nodiscard]] Curtain on(const QString& output) const {
@@ -45,8 +46,14 @@ struct HouseCard {
 [[nodiscard]] ItemWords houseCardWords(const HouseCard& card, const Service& service);
 
 /// A picture as its output shows it. `card`: the output's house card; without one, that curtain is black.
-/// A call-out is seen over every curtain but black.
-[[nodiscard]] Scene covered(Scene scene, const Covers& covers, const Scene* card);
+/// A call-out is seen over every curtain but black, where the output shows call-outs. A test card is seen
+/// over everything.
+[[nodiscard]] Scene covered(Scene scene, const Output& output, const Covers& covers, const Scene* card);
+
+/// Objects of the kind Screen show the picture that `all` has of their output: of the one that they name,
+/// else of the first that is a hall's. An object that shows its own output, or one that there is not, is left
+/// out.
+[[nodiscard]] std::vector<Scene> withScreens(std::vector<Scene> all, const std::vector<Output>& outputs);
 
 /// The words on black, or on white where they are dark. What is see-through stays so.
 [[nodiscard]] Scene onPlainGround(Scene scene);

@@ -1,12 +1,22 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/run/Output.h"
-#include <QSet>
-#include <algorithm>
 
 namespace mivanta {
 
 QString Output::label() const {
     return name.isEmpty() ? name : name[0].toUpper() + name.mid(1);
+}
+
+Colour Output::groundColour() const {
+    switch (ground) {
+    case Ground::Key:
+        return {keyColour.red, keyColour.green, keyColour.blue, 255};
+    case Ground::SeeThrough:
+        return {0, 0, 0, 0};
+    case Ground::Black:
+        break;
+    }
+    return {0, 0, 0, 255};
 }
 
 std::vector<Output> usualOutputs() {
@@ -50,39 +60,6 @@ ResolvedLook lookOn(const Output& output, const LookChain& chain, const LookChoi
     // A theme that is gone cannot be insisted on: the service's look is better than none.
     const bool isGone = !output.look.theme.isEmpty() && !layers.front().theme;
     return resolveLook(layers, isGone ? std::vector<LookGroup>() : output.insists);
-}
-
-std::vector<Placement> placementsFor(const std::vector<Output>& outputs,
-                                     const std::vector<Monitor>& monitors) {
-    std::vector<Placement> result(outputs.size());
-    QSet<QString> taken;
-    const auto has = [&](const QString& name) {
-        return std::any_of(monitors.begin(), monitors.end(),
-                           [&](const Monitor& m) { return m.name == name; });
-    };
-    for (size_t i = 0; i < outputs.size(); ++i) {
-        const OutputPlace& place = outputs[i].place;
-        if (place.kind == PlaceKind::Monitor && has(place.monitor) && !taken.contains(place.monitor)) {
-            result[i] = {Placement::Kind::FullScreen, place.monitor};
-            taken.insert(place.monitor);
-        } else if (place.kind != PlaceKind::Automatic && place.kind != PlaceKind::Closed) {
-            result[i] = {Placement::Kind::Window, {}};
-        }
-    }
-    for (size_t i = 0; i < outputs.size(); ++i) {
-        if (outputs[i].place.kind != PlaceKind::Automatic)
-            continue;
-        const auto spare = std::find_if(monitors.begin(), monitors.end(), [&](const Monitor& m) {
-            return !m.isDesk && !taken.contains(m.name);
-        });
-        if (spare == monitors.end()) {
-            result[i] = {Placement::Kind::Window, {}};
-        } else {
-            result[i] = {Placement::Kind::FullScreen, spare->name};
-            taken.insert(spare->name);
-        }
-    }
-    return result;
 }
 
 } // namespace mivanta

@@ -1,7 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/order/ItemLook.h"
-#include <QRect>
+#include "core/run/Monitors.h"
+#include <QMarginsF>
 #include <QSize>
 #include <vector>
 
@@ -14,15 +15,49 @@ enum class RoomLight { Dark, Dimmed, Daylight };
 
 enum class PlaceKind {
     Automatic, ///< the next monitor that no other output has; with none left, a window
-    Monitor,   ///< the named monitor; while it is missing, as Automatic without taking another's
-    Window,    ///< an ordinary window: a simulated screen
+    Monitor,   ///< the chosen monitor; nowhere while that is missing
+    Window,    ///< a window
     Closed,    ///< drawn for the desks only
 };
 
 struct OutputPlace {
     PlaceKind kind = PlaceKind::Automatic;
-    QString monitor; ///< for Monitor: the name the system gives it, such as "HDMI-1"
+    QString monitor;            ///< for Monitor: the name of its connector, such as "HDMI-1"
+    MonitorIdentity identity{}; ///< for Monitor: what it said of itself when it was chosen
+    /// For Window: where it stands on the desktop and how large it is, px, without a frame; null = an
+    /// ordinary window that stands for a screen.
+    QRect window{};
     friend bool operator==(const OutputPlace&, const OutputPlace&) = default;
+};
+
+/// Quarter turns, clockwise.
+enum class Turn { None, Right, Half, Left };
+
+/// How a picture stands on its monitor: mirrored and flipped first, then turned.
+struct OutputShape {
+    Turn turn = Turn::None;
+    bool isMirrored = false; ///< left and right change places, as for projection from behind
+    bool isFlipped = false;  ///< top and bottom do
+    QMarginsF margins{}; ///< percent of the monitor (0 to 20) that stay black, for screens that cut edges off
+    friend bool operator==(const OutputShape&, const OutputShape&) = default;
+};
+inline constexpr double kMostMargin = 20; ///< percent, on each side
+
+/// What of the pictures an output shows.
+struct OutputLayers {
+    bool words = true;
+    bool backdrop = true;
+    bool objects = true;
+    bool credit = true;
+    bool callOuts = true;
+    friend bool operator==(const OutputLayers&, const OutputLayers&) = default;
+};
+
+/// What is behind a picture where it is see-through.
+enum class Ground {
+    Black,
+    Key,        ///< a colour that a video mixer takes out
+    SeeThrough, ///< nothing: what lies under the window is seen
 };
 
 /// One output as it is set up.
@@ -37,6 +72,12 @@ struct Output {
     LookChoice look; ///< weaker than the service's, but for what is insisted on
     std::vector<LookGroup> insists;
     OutputPlace place;
+    OutputShape shape;
+    OutputLayers layers;
+    Ground ground = Ground::Black;
+    Colour keyColour{0, 177, 64, 255}; ///< for Ground::Key
+    bool isAbove = true;        ///< other windows never cover it (full screen, or a window with a place)
+    bool hidesPointer = true;   ///< of the mouse, while it is over the picture (likewise)
     double pictureHeight = 1.8; ///< metres, of the picture on its screen
     double backRow = 12;        ///< metres from the screen to those who sit last
     RoomLight light = RoomLight::Dimmed;
@@ -44,6 +85,8 @@ struct Output {
 
     /// "Hall" for "hall".
     [[nodiscard]] QString label() const;
+    /// What is behind its picture; alpha 0 for SeeThrough.
+    [[nodiscard]] Colour groundColour() const;
 };
 
 /// Hall (six lines), stage (chords, no steps of its own) and stream (a lower third of two lines).
@@ -55,25 +98,5 @@ struct Output {
 /// The look of an item on an output; of one of its slides, when that has a choice of its own.
 [[nodiscard]] ResolvedLook lookOn(const Output& output, const LookChain& chain,
                                   const LookChoice* slide = nullptr);
-
-struct Monitor {
-    QString name;
-    QRect geometry;      ///< px on the desktop
-    bool isDesk = false; ///< the monitor with the desks on it
-    friend bool operator==(const Monitor&, const Monitor&) = default;
-};
-
-/// Where an output's picture goes now.
-struct Placement {
-    enum class Kind { FullScreen, Window, Closed };
-    Kind kind = Kind::Closed;
-    QString monitor; ///< for FullScreen
-    friend bool operator==(const Placement&, const Placement&) = default;
-};
-
-/// One placement an output, in their order. No two share a monitor and none covers the desks' monitor,
-/// unless it was named for it.
-[[nodiscard]] std::vector<Placement> placementsFor(const std::vector<Output>& outputs,
-                                                   const std::vector<Monitor>& monitors);
 
 } // namespace mivanta

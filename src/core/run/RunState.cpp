@@ -299,9 +299,23 @@ void addCountdown(Scene& scene, const ContentCountdown& countdown) {
     scene.look.objects.push_back(figures);
 }
 
-} // namespace
+/// Without what the output does not show.
+Scene withLayers(Scene scene, const OutputLayers& layers) {
+    if (!layers.words) {
+        scene.rows.clear();
+        scene.besideWords.clear();
+        scene.stageNote.clear();
+    }
+    if (!layers.backdrop)
+        scene.look.backdrop = Backdrop{BackdropKind::None};
+    if (!layers.objects)
+        scene.look.objects.clear();
+    if (!layers.credit)
+        scene.credit.clear();
+    return scene;
+}
 
-Scene sceneOf(const ItemSlides& slides, const OutputSlides& output, std::optional<int> slide) {
+Scene slideScene(const ItemSlides& slides, const OutputSlides& output, std::optional<int> slide) {
     Scene scene;
     scene.output = output.output.name;
     scene.size = output.output.size;
@@ -328,6 +342,12 @@ Scene sceneOf(const ItemSlides& slides, const OutputSlides& output, std::optiona
     scene.credit = shown.credit;
     scene.besideWords = shown.besideWords;
     return scene;
+}
+
+} // namespace
+
+Scene sceneOf(const ItemSlides& slides, const OutputSlides& output, std::optional<int> slide) {
+    return withLayers(slideScene(slides, output, slide), output.output.layers);
 }
 
 std::vector<Scene> scenesAt(const ItemSlides& slides, const Position& position) {

@@ -39,8 +39,11 @@ struct Scene {
     QString besideWords; ///< the reference, under the words
     QString stageNote;   ///< for the musicians, at the top
     Curtain curtain =
-        Curtain::Open; ///< Open, WordsOff or Black: the others change the scene (core/run/Covers)
-    QString callOut{}; ///< over the foot of everything but black
+        Curtain::Open;           ///< Open, WordsOff or Black: the others change the scene (core/run/Covers)
+    QString callOut{};           ///< over the foot of everything but black
+    Colour ground{0, 0, 0, 255}; ///< behind what is see-through, and what is seen under a black curtain
+    bool isTestCard = false;     ///< a card to set the output's screen up with, in place of everything
+    std::vector<Scene> elsewhere{}; ///< pictures of other outputs that objects of the kind Screen show
     friend bool operator==(const Scene&, const Scene&) = default;
 };
 

@@ -15,7 +15,6 @@ enum class GradientShape { Linear, Radial };
 /// How a picture meets a screen of another shape: it fills it and loses edges, is seen whole, or is
 /// stretched.
 enum class PictureFit { Fill, Whole, Stretch };
-enum class HorizontalAlign { Left, Centre, Right };
 enum class VerticalAlign { Top, Middle, Bottom };
 enum class Capitals { AsWritten, All, Small };
 /// How the rows of a wrapped line are filled: all nearly alike, or each as full as it can be.

@@ -8,6 +8,8 @@
 
 namespace mivanta {
 
+enum class HorizontalAlign { Left, Centre, Right };
+
 enum class ObjectKind {
     Picture,
     Text,
@@ -18,6 +20,7 @@ enum class ObjectKind {
     Countdown,
     Stopwatch, ///< how long the item has been on screen
     Field,     ///< something of the run, for stage monitors (StageField)
+    Screen,    ///< what another output shows now, in small
 };
 
 /// Something that stands on a slide besides its words. Lengths are px on a picture 1080 px high.
@@ -30,16 +33,18 @@ struct SlideObject {
     QString picture;                 ///< for Picture: a file of the library's media
     /// For Text: what it says; for Clock: "HH:mm"; for Countdown: the time "10:30" or "10:30:15.000", or
     /// "+300" for so many seconds from when it is taken, or empty for the next item's fixed time; for
-    /// Stopwatch: the time that it began, set when it is shown; for Field: the field's key.
+    /// Stopwatch: the time that it began, set when it is shown; for Field: the field's key; for Screen: the
+    /// output's name, empty = the first hall screen.
     QString text;
-    int size = 48; ///< px, of Text, Clock and Countdown: the largest; they shrink to fit
+    int size = 48; ///< px, of letters: the largest; they shrink to fit
     int weight = 700;
-    Colour colour{255, 255, 255, 255}; ///< of letters, a line, or what fills a shape
-    Colour edgeColour{0, 0, 0, 0};     ///< of a shape's edge
-    double edgeWidth = 0;              ///< px, of a shape's edge or a line
-    double roundness = 0;              ///< px, of a rectangle's corners
-    int fadeIn = 0;                    ///< ms in which it comes, by itself; 0 = as the words do
-    int fadeOut = 0;                   ///< ms in which it goes
+    HorizontalAlign align = HorizontalAlign::Centre; ///< of letters in their box
+    Colour colour{255, 255, 255, 255};               ///< of letters, a line, or what fills a shape
+    Colour edgeColour{0, 0, 0, 0};                   ///< of a shape's edge
+    double edgeWidth = 0;                            ///< px, of a shape's edge or a line
+    double roundness = 0;                            ///< px, of a rectangle's corners
+    int fadeIn = 0;                                  ///< ms in which it comes, by itself; 0 = as the words do
+    int fadeOut = 0;                                 ///< ms in which it goes
     friend bool operator==(const SlideObject&, const SlideObject&) = default;
 
     /// A picture before the words.

@@ -39,11 +39,22 @@ QDateTime timeFrom(const QJsonValue& json) {
     return QDateTime::fromString(json.toString(), Qt::ISODateWithMs);
 }
 
+QJsonArray namesToJson(const std::set<QString>& names) {
+    QJsonArray json;
+    for (const QString& name : names)
+        json.append(name);
+    return json;
+}
+
+std::set<QString> namesFromJson(const QJsonValue& json) {
+    std::set<QString> names;
+    for (const QJsonValue& name : json.toArray())
+        names.insert(name.toString());
+    return names;
+}
+
 QJsonObject callOutToJson(const CallOut& callOut) {
-    QJsonArray outputs;
-    for (const QString& output : callOut.outputs)
-        outputs.append(output);
-    QJsonObject json{{u"text"_s, callOut.text}, {u"outputs"_s, outputs}};
+    QJsonObject json{{u"text"_s, callOut.text}, {u"outputs"_s, namesToJson(callOut.outputs)}};
     if (callOut.until)
         putTime(json, u"until"_s, *callOut.until);
     return json;
@@ -52,8 +63,7 @@ QJsonObject callOutToJson(const CallOut& callOut) {
 std::optional<CallOut> callOutFromJson(const QJsonObject& json) {
     CallOut callOut;
     callOut.text = json[u"text"_s].toString();
-    for (const QJsonValue& output : json[u"outputs"_s].toArray())
-        callOut.outputs.insert(output.toString());
+    callOut.outputs = namesFromJson(json[u"outputs"_s]);
     if (const QDateTime until = timeFrom(json[u"until"_s]); until.isValid())
         callOut.until = until;
     return callOut.text.isEmpty() ? std::nullopt : std::optional(callOut);
@@ -66,6 +76,8 @@ QJsonObject coversToJson(const Covers& covers) {
     QJsonObject json{{u"curtain"_s, int(covers.curtain)}, {u"own"_s, own}};
     if (covers.callOut)
         json.insert(u"callOut"_s, callOutToJson(*covers.callOut));
+    if (!covers.testCards.empty())
+        json.insert(u"testCards"_s, namesToJson(covers.testCards));
     return json;
 }
 
@@ -76,6 +88,7 @@ Covers coversFromJson(const QJsonObject& json) {
     for (auto it = own.begin(); it != own.end(); ++it)
         covers.own[it.key()] = curtainFrom(it.value());
     covers.callOut = callOutFromJson(json[u"callOut"_s].toObject());
+    covers.testCards = namesFromJson(json[u"testCards"_s]);
     return covers;
 }
 
@@ -84,6 +97,7 @@ Covers coversFromJson(const QJsonObject& json) {
 QByteArray keptRunToJson(const KeptRun& kept) {
     const RunState& state = kept.state;
     QJsonObject json{{u"covers"_s, coversToJson(state.covers)},
+                     {u"beforeBlack"_s, coversToJson(kept.beforeBlack)},
                      {u"hint"_s, state.itemHint},
                      {u"looking"_s, state.isLooking},
                      {u"desk"_s, kept.desk}};
@@ -118,6 +132,7 @@ KeptRun keptRunFromJson(const QByteArray& bytes) {
             kept.unplanned.push_back(std::move(*item));
     RunState& state = kept.state;
     state.covers = coversFromJson(json[u"covers"_s].toObject());
+    kept.beforeBlack = coversFromJson(json[u"beforeBlack"_s].toObject());
     state.itemHint = json[u"hint"_s].toInt();
     state.isLooking = json[u"looking"_s].toBool();
     state.onScreen = cueFromJson(json[u"onScreen"_s]);

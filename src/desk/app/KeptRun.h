@@ -8,6 +8,7 @@ namespace mivanta {
 /// What desks leave with the player, to go on from when they are started again.
 struct KeptRun {
     RunState state;
+    Covers beforeBlack;          ///< the curtains to go back to when black is lifted
     QDateTime takenAt;           ///< when what is on screen was put there
     QDateTime itemSince;         ///< when its item was
     QDateTime since;             ///< the first take

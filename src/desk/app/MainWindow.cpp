@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/MainWindow.h"
+#include "desk/app/Lamp.h"
 #include "desk/app/OpeningBar.h"
 #include "desk/app/PackingBar.h"
 #include "desk/app/RecentServices.h"
@@ -70,6 +71,7 @@ MainWindow::MainWindow(Session& session, std::unique_ptr<Prompts> prompts)
     showClock();
     restoreLayout();
     goTo(PrepareAt);
+    showLock();
     showHeader();
 }
 
@@ -154,6 +156,7 @@ void MainWindow::makeActions() {
     showUndo();
     m_fileActions = {fresh, open, store, pack, undo, redo};
     m_editActions = {fresh, begin, open, recent, pack, find, files, folder};
+    m_openActions = {store, storeAs, quit};
 }
 
 void MainWindow::makeDesks() {
@@ -184,6 +187,9 @@ void MainWindow::makeDesks() {
         addAction(action);
         ++index;
     }
+    connect(m_header, &Header::lockWanted, &m_session.runOnly(), &RunOnly::lock);
+    connect(m_header, &Header::unlockWanted, &m_session.runOnly(), &RunOnly::unlock);
+    connect(&m_session.runOnly(), &RunOnly::changed, this, &MainWindow::showLock);
     connect(m_header, &Header::deskChosen, this, [this](int at) { goTo(Desk(at)); });
     connect(m_libraryDesk, &LibraryDesk::addToService, this, [this](const std::vector<FindPick>& picks) {
         m_prepareDesk->add(picks);
@@ -214,6 +220,8 @@ void MainWindow::connectSession() {
     connect(&m_sender, &Sender::finished, &m_session, &Session::notice);
     connect(&m_session, &Session::notice, this,
             [this](const QString& text) { m_notices->tell(text, false); });
+    connect(&m_session, &Session::warning, this,
+            [this](const QString& text) { m_notices->tell(text, true); });
     connect(&m_session, &Session::playerRefused, this, [this] {
         m_notices->tell(
             tr("Mivanta is already running with this library. Close this window and use the other one."),
@@ -246,7 +254,21 @@ MainWindow::Desk MainWindow::currentDesk() const {
     return Desk(m_stack->currentIndex());
 }
 
+void MainWindow::showLock() {
+    const RunOnly& runOnly = m_session.runOnly();
+    const bool isLocked = runOnly.isLocked();
+    m_header->setLock(runOnly.isSet(), isLocked);
+    for (QAction* action : m_openActions)
+        action->setEnabled(!isLocked);
+    if (isLocked != isFullScreen())
+        setWindowState(windowState() ^ Qt::WindowFullScreen);
+    if (isLocked)
+        goTo(RunAt);
+}
+
 void MainWindow::goTo(Desk desk) {
+    if (m_session.runOnly().isLocked())
+        desk = RunAt;
     m_stack->setCurrentIndex(desk);
     m_header->setCurrentDesk(desk);
     m_session.run().setDesk(QLatin1String(kDeskNames[desk]));
@@ -290,30 +312,6 @@ void MainWindow::showHeader() {
                          facts.join(QStringLiteral(" \u00b7 ")));
     const auto outputs = m_session.outputs().size();
     m_header->setLamp(lampOf(state, int(outputs)));
-}
-
-LampState MainWindow::lampOf(const RunState& state, int outputs) {
-    LampState lamp;
-    const Covers& covers = state.covers;
-    const bool isOpen = covers.curtain == Curtain::Open || covers.curtain == Curtain::Plain;
-    if (covers.curtain == Curtain::HouseCard)
-        lamp.text = tr("House card on %1 outputs").arg(outputs);
-    else if (covers.curtain == Curtain::Black && state.onScreen)
-        lamp.text = tr("Black on %1 outputs").arg(outputs);
-    else if (!state.onScreen)
-        lamp.text = tr("Nothing on screen \u00b7 %1 outputs").arg(outputs);
-    else if (covers.curtain == Curtain::WordsOff)
-        lamp.text = tr("Backdrop only \u00b7 %1 outputs").arg(outputs);
-    else if (covers.curtain == Curtain::Plain)
-        lamp.text = tr("Plain words \u00b7 %1 outputs").arg(outputs);
-    else
-        lamp.text = tr("Words on screen \u00b7 %1 outputs").arg(outputs);
-    lamp.lit = state.onScreen && isOpen;
-    if (covers.callOut)
-        lamp.text += tr(" \u00b7 call-out");
-    if (const auto apart = covers.own.size() + state.frozen.size(); apart > 0)
-        lamp.text += tr(" \u00b7 %1 apart").arg(apart);
-    return lamp;
 }
 
 void MainWindow::showClock() {
@@ -368,6 +366,13 @@ void MainWindow::closeEvent(QCloseEvent* event) {
         return;
     }
     event->ignore();
+    if (m_session.runOnly().isLocked()) {
+        m_notices->tell(
+            tr("This computer is set to run only. Hold \u201cLocked\u201d down for two seconds, then "
+               "Mivanta can be ended."),
+            false);
+        return;
+    }
     const RunState& run = m_session.run().state();
     const bool onScreen = run.onScreen && run.covers.curtain != Curtain::Black;
     if (onScreen && !m_prompts->quitWhileOnScreen())

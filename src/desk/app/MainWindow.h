@@ -22,8 +22,6 @@ class PrepareDesk;
 class PackingBar;
 class RecentServices;
 class RunDesk;
-struct LampState;
-struct RunState;
 class SetupDesk;
 
 /// The window: the head that never changes, and the five desks.
@@ -36,10 +34,9 @@ public:
     explicit MainWindow(Session& session, std::unique_ptr<Prompts> prompts = nullptr);
     ~MainWindow() override;
 
+    /// While only running is allowed, no other desk is gone to.
     void goTo(Desk desk);
     [[nodiscard]] Desk currentDesk() const;
-    /// What the header's lamp says of a running service.
-    [[nodiscard]] static LampState lampOf(const RunState& state, int outputs);
     [[nodiscard]] RunDesk* runDesk() { return m_runDesk; }
     [[nodiscard]] NoticeBar* notices() { return m_notices; }
 
@@ -51,6 +48,7 @@ private:
     void makeActions();
     void makeDesks();
     void connectSession();
+    void showLock();
     void showHeader();
     void showClock();
     void find();
@@ -82,6 +80,7 @@ private:
     SetupDesk* m_setupDesk;
     std::vector<QAction*> m_fileActions;
     std::vector<QAction*> m_editActions; ///< off while running
+    std::vector<QAction*> m_openActions; ///< off while locked: all others
     std::function<void()> m_afterSave;
     QTimer m_clock;
     bool m_finished = false;

@@ -17,7 +17,8 @@ RunController::RunController(SlideBook& book, ServiceDocument& document, PlayerC
     : QObject(parent),
       m_book(book),
       m_document(document),
-      m_player(player) {
+      m_player(player),
+      m_covered(book, document) {
     m_prefetchSoon.setSingleShot(true);
     m_callOutEnds.setSingleShot(true);
     connect(&m_prefetchSoon, &QTimer::timeout, this, &RunController::prefetch);
@@ -47,17 +48,8 @@ void RunController::keep() {
         m_player.keep(keptState());
 }
 
-Scene RunController::coveredNow(const Scene& scene, const Covers& covers) const {
-    const auto card = std::find_if(m_cards.begin(), m_cards.end(),
-                                   [&](const Scene& each) { return each.output == scene.output; });
-    return covered(scene, covers, card == m_cards.end() ? nullptr : &*card);
-}
-
 std::vector<Scene> RunController::shownNow() const {
-    std::vector<Scene> scenes;
-    for (const Scene& scene : m_live)
-        scenes.push_back(coveredNow(scene, m_state.covers));
-    return scenes;
+    return m_covered.shown(m_live, m_state.covers);
 }
 
 /// With what stage monitors are told of the run at that cue.
@@ -71,8 +63,30 @@ std::vector<Scene> RunController::told(std::vector<Scene> scenes, const std::opt
     return scenes;
 }
 
-void RunController::showLive() {
-    m_player.show(shownNow());
+std::vector<Colour> RunController::grounds() const {
+    std::vector<Colour> colours;
+    for (const Output& output : m_book.outputs())
+        colours.push_back(output.groundColour());
+    return colours;
+}
+
+void RunController::showLive(bool cut) {
+    m_shownOn = grounds();
+    m_player.show(shownNow(), cut);
+}
+
+/// Whatever became of its item.
+void RunController::keepFrozen(std::vector<Scene>& scenes,
+                               const std::map<QString, std::optional<Cue>>& frozen) const {
+    for (Scene& scene : scenes)
+        for (const Scene& before : m_live)
+            if (before.output == scene.output && frozen.contains(scene.output))
+                scene = before;
+}
+
+std::vector<Scene> RunController::drawnAnew() const {
+    return startedAt(told(scenesFor(m_state, m_book, m_book.outputs()), m_state.onScreen, m_itemSince),
+                     m_takenAt.time());
 }
 
 void RunController::show(const RunState& next) {
@@ -85,10 +99,7 @@ void RunController::show(const RunState& next) {
     const QDateTime itemSince = isSameItem ? m_itemSince : QDateTime::currentDateTime();
     std::vector<Scene> scenes =
         startedAt(told(scenesFor(next, m_book, m_book.outputs()), next.onScreen, itemSince), now);
-    for (Scene& scene : scenes) // what is frozen stays as it is, whatever became of its item
-        for (const Scene& before : m_live)
-            if (before.output == scene.output && next.frozen.contains(scene.output))
-                scene = before;
+    keepFrozen(scenes, next.frozen);
     RunState opened = next;
     if (m_settings.takeOpensCurtain)
         opened.covers.curtain = Curtain::Open;
@@ -124,10 +135,7 @@ void RunController::undoTake() {
     m_before.pop_back();
     before.state.covers = m_state.covers; // what was covered meanwhile stays so
     before.state.frozen = m_state.frozen;
-    for (Scene& scene : before.live)
-        for (const Scene& now : m_live)
-            if (now.output == scene.output && m_state.frozen.contains(scene.output))
-                scene = now;
+    keepFrozen(before.live, m_state.frozen);
     if (before.live.empty()) // before the first take
         before.live = scenesFor(before.state, m_book, m_book.outputs());
     m_itemSince = before.itemSince;
@@ -170,7 +178,9 @@ void RunController::cover(const Covers& covers) {
         return;
     m_state.covers = covers;
     // Before the first take there is nothing to cover but black; a card or a message is seen all the same.
-    if (m_live.empty() && (covers.curtain == Curtain::HouseCard || !covers.own.empty() || covers.callOut))
+    const bool isSeen = covers.curtain == Curtain::HouseCard || !covers.own.empty() || covers.callOut ||
+                        !covers.testCards.empty();
+    if (m_live.empty() && isSeen)
         m_live = scenesFor(m_state, m_book, m_book.outputs());
     if (!m_live.empty())
         showLive();
@@ -182,8 +192,8 @@ void RunController::cover(const Covers& covers) {
 
 void RunController::setCurtain(Curtain curtain) {
     Covers covers = m_state.covers;
-    if (curtain == Curtain::Black && covers.curtain != Curtain::Black)
-        m_beforeBlack = covers.curtain;
+    if (curtain == Curtain::Black && !isBlackEverywhere())
+        m_beforeBlack = covers;
     covers.curtain = curtain;
     covers.own.clear(); // for all means for all
     cover(covers);
@@ -197,8 +207,19 @@ void RunController::setOwnCurtain(const QString& output, std::optional<Curtain> 
     cover(covers);
 }
 
+bool RunController::isBlackEverywhere() const {
+    return m_state.covers.curtain == Curtain::Black && m_state.covers.own.empty();
+}
+
 void RunController::blackAndBack() {
-    setCurtain(m_state.covers.curtain == Curtain::Black ? m_beforeBlack : Curtain::Black);
+    if (!isBlackEverywhere()) {
+        setCurtain(Curtain::Black);
+        return;
+    }
+    Covers covers = m_state.covers;
+    covers.curtain = m_beforeBlack.curtain;
+    covers.own = m_beforeBlack.own;
+    cover(covers);
 }
 
 void RunController::setFrozen(const QString& output, bool frozen) {
@@ -209,13 +230,13 @@ void RunController::setFrozen(const QString& output, bool frozen) {
         next.frozen[output] = next.onScreen;
     } else {
         next.frozen.erase(output);
-        const auto scenes = startedAt(
-            told(scenesFor(next, m_book, m_book.outputs()), next.onScreen, m_itemSince), m_takenAt.time());
-        for (Scene& scene : m_live)
-            for (const Scene& now : scenes)
+        m_state.frozen.erase(output);
+        for (const Scene& now : drawnAnew())
+            for (Scene& scene : m_live)
                 if (scene.output == output && now.output == output)
                     scene = now;
         showLive();
+        Q_EMIT changed();
     }
     change(next);
 }
@@ -236,6 +257,61 @@ void RunController::endCallOut() {
     cover(covers);
 }
 
+void RunController::setTestCard(const QString& output, bool on) {
+    Covers covers = m_state.covers;
+    if (on)
+        covers.testCards.insert(output);
+    else
+        covers.testCards.erase(output);
+    cover(covers);
+}
+
+void RunController::endTestCards() {
+    Covers covers = m_state.covers;
+    covers.testCards.clear();
+    cover(covers);
+}
+
+void RunController::renameOutput(const QString& from, const QString& to) {
+    const auto move = [&](auto& byName) {
+        if (auto entry = byName.extract(from)) {
+            entry.key() = to;
+            byName.insert(std::move(entry));
+        }
+    };
+    const auto renameIn = [&](RunState& state, std::vector<Scene>& live) {
+        move(state.frozen);
+        move(state.covers.own);
+        for (std::set<QString>* names :
+             {&state.covers.testCards, state.covers.callOut ? &state.covers.callOut->outputs : nullptr})
+            if (names && names->erase(from) > 0)
+                names->insert(to);
+        for (Scene& scene : live)
+            if (scene.output == from)
+                scene.output = to;
+    };
+    renameIn(m_state, m_live);
+    for (Before& before : m_before)
+        renameIn(before.state, before.live);
+    move(m_beforeBlack.own);
+    keep();
+}
+
+void RunController::showAsIs() {
+    if (!m_live.empty())
+        showLive(true);
+}
+
+void RunController::showAgain() {
+    if (!m_state.onScreen || !m_book.slidesOf(m_state.onScreen->item))
+        return;
+    std::vector<Scene> scenes = drawnAnew();
+    keepFrozen(scenes, m_state.frozen);
+    m_live = std::move(scenes);
+    showLive(true);
+    Q_EMIT changed();
+}
+
 void RunController::watchCallOut() {
     const auto& callOut = m_state.covers.callOut;
     if (!callOut || !callOut->until) {
@@ -250,26 +326,26 @@ void RunController::setSettings(const RunSettings& settings) {
     if (settings == m_settings)
         return;
     m_settings = settings;
-    planChanged(); // with another house card
+    m_covered.setHouseCard(settings.houseCard);
+    prefetchSoon();
     Q_EMIT settingsChanged();
 }
 
 void RunController::planChanged() {
     m_state = reconciled(m_state, m_book);
-    const auto isGone = [&](const auto& apart) { // an output that was removed takes its covers along
+    const auto isGone = [&](const QString& name) { // an output that was removed takes its covers along
         const auto& outputs = m_book.outputs();
         return std::none_of(outputs.begin(), outputs.end(),
-                            [&](const Output& output) { return output.name == apart.first; });
+                            [&](const Output& output) { return output.name == name; });
     };
     if (!m_book.outputs().empty()) {
-        std::erase_if(m_state.frozen, isGone);
-        std::erase_if(m_state.covers.own, isGone);
+        std::erase_if(m_state.frozen, [&](const auto& apart) { return isGone(apart.first); });
+        std::erase_if(m_state.covers.own, [&](const auto& apart) { return isGone(apart.first); });
+        std::erase_if(m_state.covers.testCards, isGone);
     }
-    m_cards.clear();
-    if (!m_book.outputs().empty()) {
-        const ItemSlides card = m_book.slidesOf(houseCardWords(m_settings.houseCard, m_document.service()));
-        m_cards = scenesAt(card, card.steps.front().position);
-    }
+    m_covered.forgetHouseCards();
+    if (!m_live.empty() && m_shownOn != grounds())
+        showLive();
     keep();
     prefetchSoon();
     Q_EMIT changed();
@@ -304,16 +380,19 @@ void RunController::prefetch() {
     if (!m_player.isConnected())
         return;
     std::vector<Scene> scenes;
+    const auto addShown = [&](const std::vector<Scene>& live, const Covers& covers) {
+        for (Scene& scene : m_covered.shown(live, covers))
+            scenes.push_back(std::move(scene));
+    };
     const auto add = [&](const std::optional<Cue>& cue) {
         const ItemSlides* slides = cue ? m_book.slidesOf(cue->item) : nullptr;
         if (!slides)
             return;
         const bool isSameItem = m_state.onScreen && m_state.onScreen->item == cue->item;
-        const auto at = told(scenesAt(*slides, cue->position), cue,
-                             isSameItem ? m_itemSince : QDateTime::currentDateTime());
-        for (const Scene& scene : at)
-            if (!m_state.frozen.contains(scene.output))
-                scenes.push_back(coveredNow(scene, m_state.covers));
+        auto at = told(scenesAt(*slides, cue->position), cue,
+                       isSameItem ? m_itemSince : QDateTime::currentDateTime());
+        keepFrozen(at, m_state.frozen);
+        addShown(at, m_state.covers);
     };
     add(m_state.next);
     if (m_state.next)
@@ -324,14 +403,13 @@ void RunController::prefetch() {
     for (const Curtain curtain :
          {Curtain::Open, Curtain::Plain, Curtain::WordsOff, Curtain::HouseCard, Curtain::Black}) {
         covers.curtain = curtain;
-        for (const Scene& scene : m_live)
-            scenes.push_back(coveredNow(scene, covers));
+        addShown(m_live, covers);
     }
     m_player.prepare(scenes);
 }
 
 QByteArray RunController::keptState() const {
-    KeptRun kept{m_state, m_takenAt, m_itemSince, m_since, m_desk, {}};
+    KeptRun kept{m_state, m_beforeBlack, m_takenAt, m_itemSince, m_since, m_desk, {}};
     for (const auto& cue : {m_state.onScreen, m_state.next})
         if (const Item* item = cue ? m_book.unplannedItem(cue->item) : nullptr)
             kept.unplanned.push_back(*item);
@@ -346,12 +424,12 @@ void RunController::takeUp(const QByteArray& bytes) {
         if (!m_book.unplannedItem(item.id))
             m_book.addUnplanned(item);
     m_state = reconciled(kept.state, m_book);
+    m_beforeBlack = kept.beforeBlack;
     m_takenAt = kept.takenAt;
     m_itemSince = kept.itemSince;
     m_since = kept.since;
     if (m_state.onScreen)
-        m_live = startedAt(told(scenesFor(m_state, m_book, m_book.outputs()), m_state.onScreen, m_itemSince),
-                           m_takenAt.time());
+        m_live = drawnAnew();
     keep();
     watchCallOut();
     prefetchSoon();

@@ -2,7 +2,7 @@
 #pragma once
 #include "core/run/RunSettings.h"
 #include "core/timing/RunTiming.h"
-#include "desk/app/SlideBook.h"
+#include "desk/app/CoveredScenes.h"
 #include "link/PlayerClient.h"
 #include <QDateTime>
 #include <QElapsedTimer>
@@ -48,13 +48,22 @@ public:
     void setCurtain(Curtain curtain);
     /// A curtain for one output; nothing = the same as all the others.
     void setOwnCurtain(const QString& output, std::optional<Curtain> curtain);
-    /// Black, or what it was before.
+    /// Black everywhere, or what it was before.
     void blackAndBack();
     /// The output keeps its picture, whatever is taken; the curtain still covers it.
     void setFrozen(const QString& output, bool frozen);
     /// For as long as the settings say.
     void callOut(const QString& text, const std::set<QString>& outputs);
     void endCallOut();
+    /// A card to set the output's screen up with, over everything.
+    void setTestCard(const QString& output, bool on);
+    void endTestCards();
+    /// The output is called so from now on; what it shows stays. Before the book is told.
+    void renameOutput(const QString& from, const QString& to);
+    /// The pictures that are shown, once more.
+    void showAsIs();
+    /// What is on screen again, with the words that it has now, at once. What is frozen stays.
+    void showAgain();
 
     [[nodiscard]] const RunSettings& settings() const { return m_settings; }
     void setSettings(const RunSettings& settings);
@@ -83,10 +92,14 @@ private:
     void show(const RunState& next);
     void put(const RunState& next, std::vector<Scene> live);
     void cover(const Covers& covers);
-    [[nodiscard]] Scene coveredNow(const Scene& scene, const Covers& covers) const;
+    [[nodiscard]] bool isBlackEverywhere() const;
     [[nodiscard]] std::vector<Scene> told(std::vector<Scene> scenes, const std::optional<Cue>& cue,
                                           const QDateTime& itemSince) const;
-    void showLive();
+    void showLive(bool cut = false);
+    [[nodiscard]] std::vector<Colour> grounds() const;
+    /// What is on screen as it would be drawn now.
+    [[nodiscard]] std::vector<Scene> drawnAnew() const;
+    void keepFrozen(std::vector<Scene>& scenes, const std::map<QString, std::optional<Cue>>& frozen) const;
     void keep();
     void prefetchSoon();
     void prefetch();
@@ -99,9 +112,10 @@ private:
     RunSettings m_settings = usualRunSettings();
     RunState m_state;
     std::vector<Scene> m_live;
-    std::vector<Scene> m_cards; ///< house cards, one an output
+    CoveredScenes m_covered;
+    std::vector<Colour> m_shownOn; ///< the outputs' grounds, when they were shown last
     std::vector<Before> m_before;
-    Curtain m_beforeBlack = Curtain::Open;
+    Covers m_beforeBlack;
     QDateTime m_takenAt;
     QDateTime m_itemSince;
     QDateTime m_since;

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/Session.h"
 #include "desk/app/KeptRun.h"
+#include "desk/app/ScreenTexts.h"
 #include "render/Fonts.h"
 #include "store/MediaFiles.h"
 #include "store/ServicePack.h"
@@ -41,12 +42,7 @@ Session::Session(Options options, QObject* parent)
     connect(&m_document, &ServiceDocument::failed, this, &Session::problem);
     connect(&m_document, &ServiceDocument::recovered, this, &Session::serviceIsThere);
     connect(&m_document, &ServiceDocument::nothingToRecover, this, [this] { serviceIsThere(false); });
-    connect(&m_player, &PlayerClient::placesChanged, this,
-            [this](const auto& monitors, const auto& placements) {
-                m_monitors = monitors;
-                m_placements = placements;
-                Q_EMIT placesChanged();
-            });
+    connect(&m_player, &PlayerClient::placesChanged, this, &Session::takePlaces);
     connect(&m_player, &PlayerClient::refused, this, &Session::playerRefused);
     connect(&m_player, &PlayerClient::failed, this, [this](const QString& why) {
         Q_EMIT problem({why, {}, tr("Preparing works; nothing can be shown.")});
@@ -245,6 +241,57 @@ void Session::setOutputs(const std::vector<Output>& outputs) {
             if (!saved)
                 Q_EMIT problem(saved.error());
         });
+}
+
+bool Session::renameOutput(const QString& from, const QString& to) {
+    std::vector<Output> outputs = m_book.outputs();
+    const QString name = to.trimmed();
+    if (name == from)
+        return true;
+    for (const Output& output : outputs)
+        if (name.isEmpty() || output.name == name)
+            return false;
+    for (Output& output : outputs)
+        if (output.name == from)
+            output.name = name;
+    m_run.renameOutput(from, name);
+    setOutputs(outputs);
+    m_run.showAsIs();
+    return true;
+}
+
+/// Tells what has become of outputs whose monitor came or went.
+void Session::takePlaces(const std::vector<Monitor>& monitors, const std::vector<Placement>& placements) {
+    const QString mirrored = mirrorText(monitors);
+    if (!mirrored.isEmpty() && mirrored != mirrorText(m_monitors))
+        Q_EMIT warning(mirrored);
+    m_monitors = monitors;
+    m_placements = placements;
+    const auto isConnected = [&](const QString& name) {
+        return std::any_of(monitors.begin(), monitors.end(),
+                           [&](const Monitor& m) { return m.name == name; });
+    };
+    const std::vector<Output>& outputs = m_book.outputs();
+    for (size_t i = 0; i < std::min(outputs.size(), placements.size()); ++i) {
+        const Placement& now = placements[i];
+        const auto known = m_placedLast.find(outputs[i].name);
+        const Placement before = known == m_placedLast.end() ? Placement() : known->second;
+        m_placedLast[outputs[i].name] = now;
+        if (now.kind == Placement::Kind::Missing && before.kind == Placement::Kind::FullScreen &&
+            !isConnected(before.monitor)) // else it mirrors another one, which was said
+            Q_EMIT warning(
+                tr("The screen of %1 was unplugged (%2). The other outputs go on; its picture comes "
+                   "back when the screen does.")
+                    .arg(outputs[i].label(), now.monitor));
+        else if (now.kind == Placement::Kind::FullScreen && before.kind == Placement::Kind::FullScreen &&
+                 !isConnected(before.monitor))
+            Q_EMIT warning(
+                tr("The screen of %1 was unplugged (%2). Its picture is on %3 until it comes back.")
+                    .arg(outputs[i].label(), before.monitor, now.monitor));
+        else if (now.kind == Placement::Kind::FullScreen && before.kind == Placement::Kind::Missing)
+            Q_EMIT notice(tr("%1 is back on its screen: %2.").arg(outputs[i].label(), now.monitor));
+    }
+    Q_EMIT placesChanged();
 }
 
 void Session::changeRunSettings(const RunSettings& settings) {

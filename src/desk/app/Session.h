@@ -6,6 +6,7 @@
 #include "desk/app/ItemSounds.h"
 #include "desk/app/LibraryClient.h"
 #include "desk/app/MissingFiles.h"
+#include "desk/app/RunOnly.h"
 #include "desk/app/ServiceDocument.h"
 #include "desk/app/ServiceReadings.h"
 #include "desk/app/SlideBook.h"
@@ -44,6 +45,7 @@ public:
     [[nodiscard]] ItemSounds& sounds() { return m_sounds; }
     [[nodiscard]] Contrasts& contrasts() { return m_contrasts; }
     [[nodiscard]] ServiceReadings& readings() { return m_readings; }
+    [[nodiscard]] RunOnly& runOnly() { return m_runOnly; }
     [[nodiscard]] PlayerClient& player() { return m_player; }
 
     [[nodiscard]] const std::vector<Output>& outputs() const { return m_book.outputs(); }
@@ -54,6 +56,8 @@ public:
     QString addOutput(OutputKind kind);
     /// The last one stays.
     void removeOutput(const QString& name);
+    /// False when it is empty or another output's. What the output shows stays on its screen.
+    bool renameOutput(const QString& from, const QString& to);
     void changeRunSettings(const RunSettings& settings);
     /// The monitor that the desks are on, by its system name.
     void setDeskMonitor(const QString& name);
@@ -63,11 +67,13 @@ Q_SIGNALS:
     void placesChanged();
     void problem(const mivanta::Error& error);
     void notice(const QString& text);
+    void warning(const QString& text);
     void playerRefused();
     void mediaArrived(); ///< pictures and fonts that were missing are there
 
 private:
     void setOutputs(const std::vector<Output>& outputs);
+    void takePlaces(const std::vector<Monitor>& monitors, const std::vector<Placement>& placements);
     void loadThemes();
     void loadMediaTitles();
     void bringInPacked(const QString& path);
@@ -89,10 +95,12 @@ private:
     AutoAdvance m_advance{m_run, m_document};
     ItemSounds m_sounds{m_run, m_document, m_player};
     TakeLog m_takes{m_run, m_document, m_library};
+    RunOnly m_runOnly;
     Worker m_settings{QStringLiteral("settings")};
     Worker m_unpacking{QStringLiteral("unpacking")};
     std::vector<Monitor> m_monitors;
     std::vector<Placement> m_placements;
+    std::map<QString, Placement> m_placedLast; ///< by output
     QString m_deskMonitor;
     ItemId m_sung;     ///< the song that was last noted as sung
     QByteArray m_kept; ///< what the player kept from desks that died

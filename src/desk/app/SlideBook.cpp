@@ -86,6 +86,14 @@ void SlideBook::addUnplanned(const Item& item) {
     m_unplanned.push_back(item);
 }
 
+void SlideBook::changeUnplanned(const Item& item) {
+    for (Item& known : m_unplanned)
+        if (known.id == item.id)
+            known = item;
+    m_made.remove(item.id);
+    Q_EMIT changed();
+}
+
 const ItemSlides* SlideBook::unplanned(const ItemId& id) const {
     return unplannedItem(id) ? slidesOf(id) : nullptr;
 }

@@ -39,6 +39,8 @@ public:
 
     /// Something to be run without being in the order; it stays until another service is opened.
     void addUnplanned(const Item& item);
+    /// Its words have become others.
+    void changeUnplanned(const Item& item);
     [[nodiscard]] const Item* unplannedItem(const ItemId& id) const;
 
     /// True once every item has its slides; then slideCount() is that of the main output in all.

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/TakeLog.h"
+#include <utility>
 
 namespace mivanta {
 
@@ -13,6 +14,7 @@ TakeLog::TakeLog(RunController& run, ServiceDocument& document, LibraryClient& l
       m_document(document),
       m_library(library) {
     connect(&m_run, &RunController::takenUp, this, [this] { // it was noted before the restart
+        m_isRepeated = m_run.state().onScreen.has_value();
         m_item = m_run.moment().item;
         m_began = m_run.moment().itemSince;
     });
@@ -23,8 +25,7 @@ TakeLog::TakeLog(RunController& run, ServiceDocument& document, LibraryClient& l
 void TakeLog::noteTake() {
     const RunMoment moment = m_run.moment();
     const std::optional<Cue>& cue = m_run.state().onScreen;
-    const bool isRepeated = m_run.takenAt().msecsTo(moment.now) > 1000; // taken up after a restart
-    if (!cue || isRepeated)
+    if (!cue || std::exchange(m_isRepeated, false))
         return;
     if (!(cue->item == m_item)) {
         noteItem(m_item, m_began);

@@ -20,8 +20,9 @@ private:
     RunController& m_run;
     ServiceDocument& m_document;
     LibraryClient& m_library;
-    ItemId m_item;     ///< on screen last
-    QDateTime m_began; ///< when it was taken
+    ItemId m_item;             ///< on screen last
+    QDateTime m_began;         ///< when it was taken
+    bool m_isRepeated = false; ///< what is shown next was shown before a restart, too
 };
 
 } // namespace mivanta

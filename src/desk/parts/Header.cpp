@@ -1,9 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/parts/Header.h"
 #include "desk/parts/DragOpens.h"
+#include "desk/parts/HoldButton.h"
 #include "desk/parts/Style.h"
 #include <QHBoxLayout>
 #include <QPainter>
+#include <QShortcut>
 #include <QToolButton>
 
 namespace mivanta {
@@ -13,6 +15,7 @@ namespace {
 const QColor kHeadGround(0x1e2b31);
 const QColor kHeadText(0xf4efe3);
 const QColor kHeadQuiet(0xb9c2bf);
+constexpr int kHoldMs = 2000;
 
 /// The pill with the lamp in it.
 class LampBox : public QWidget {
@@ -67,6 +70,7 @@ Header::Header(QWidget* parent) : QWidget(parent) {
     m_clock->setStyleSheet(QStringLiteral("color: %1").arg(kHeadText.name()));
     m_clock->setAccessibleName(tr("Time"));
 
+    buildLock();
     auto* left = new QHBoxLayout;
     left->setSpacing(spaced(2.5));
     left->addWidget(m_title);
@@ -74,6 +78,8 @@ Header::Header(QWidget* parent) : QWidget(parent) {
     auto* right = new QHBoxLayout;
     right->setSpacing(spaced(4));
     right->addStretch(1);
+    right->addWidget(m_lock);
+    right->addWidget(m_unlock);
     right->addWidget(m_lampBox);
     right->addWidget(m_clock);
     auto* row = new QHBoxLayout(this);
@@ -81,6 +87,35 @@ Header::Header(QWidget* parent) : QWidget(parent) {
     row->addLayout(left, 1);
     row->addWidget(m_tabs);
     row->addLayout(right, 1);
+}
+
+void Header::buildLock() {
+    const QString style =
+        QStringLiteral("QToolButton { color: %1; border: 1px solid #55646a; border-radius: 4px; "
+                       "padding: 3px 8px; }")
+            .arg(kHeadText.name());
+    m_lock = new QToolButton(this);
+    m_lock->setObjectName(QStringLiteral("lock"));
+    m_lock->setText(tr("Lock"));
+    m_lock->setToolTip(tr("Nothing but running: full screen, no editing, no quitting (F11)"));
+    auto* key = new QShortcut(Qt::Key_F11, m_lock, m_lock, &QToolButton::click);
+    key->setAutoRepeat(false); // it is held down to unlock
+    m_lock->setFocusPolicy(Qt::TabFocus);
+    m_lock->setStyleSheet(style);
+    connect(m_lock, &QToolButton::clicked, this, &Header::lockWanted);
+    m_unlock = new HoldButton(tr("Locked"), QKeyCombination(Qt::Key_F11), kHoldMs, this);
+    m_unlock->setObjectName(QStringLiteral("unlock"));
+    m_unlock->setToolTip(tr("Hold this button, or F11, down for two seconds to unlock editing and "
+                            "quitting"));
+    m_unlock->setStyleSheet(style);
+    connect(m_unlock, &HoldButton::held, this, &Header::unlockWanted);
+    setLock(false, false);
+}
+
+void Header::setLock(bool canLock, bool isLocked) {
+    m_lock->setVisible(canLock && !isLocked);
+    m_unlock->setVisible(isLocked);
+    m_tabs->setVisible(!isLocked);
 }
 
 void Header::addDesk(const QString& name, const QString& tip, const QString& shortcut) {

@@ -9,6 +9,8 @@ class QToolButton;
 
 namespace mivanta {
 
+class HoldButton;
+
 /// What is on screen now, told on every desk.
 struct LampState {
     bool lit = false; ///< words are seen
@@ -29,15 +31,20 @@ public:
     void setService(const QString& title, const QString& state);
     void setLamp(const LampState& lamp);
     void setTime(const QString& time);
+    /// `canLock`: a lock is there to be closed; `isLocked`: the desks are away until it is held open.
+    void setLock(bool canLock, bool isLocked);
     [[nodiscard]] QString lampText() const { return m_lamp.text; }
 
 Q_SIGNALS:
     void deskChosen(int index);
+    void lockWanted();
+    void unlockWanted();
 
 protected:
     void paintEvent(QPaintEvent* event) override;
 
 private:
+    void buildLock();
     struct Desk {
         QToolButton* button;
         QString name;
@@ -49,6 +56,8 @@ private:
     QLabel* m_lampLabel;
     QWidget* m_lampBox;
     QLabel* m_clock;
+    QToolButton* m_lock;
+    HoldButton* m_unlock;
     LampState m_lamp;
 };
 

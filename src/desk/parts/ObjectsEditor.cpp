@@ -81,6 +81,8 @@ QString objectKindName(ObjectKind kind) {
         return ObjectsEditor::tr("Time in this item");
     case ObjectKind::Field:
         return ObjectsEditor::tr("Stage field");
+    case ObjectKind::Screen:
+        return ObjectsEditor::tr("What the hall shows");
     }
     return {};
 }
@@ -213,6 +215,15 @@ void ObjectsEditor::addContent(QGridLayout* grid, size_t index, QWidget* row) {
         makeNumber<QSpinBox>(object.size, 6, 600, QStringLiteral(" px"), tr("Size of the letters"), row);
     connect(size, &QSpinBox::valueChanged, this,
             [this, index](int px) { change(index, [px](SlideObject& o) { o.size = px; }); });
+    auto* align = new QComboBox(row);
+    align->setObjectName(QStringLiteral("object-align"));
+    align->addItems({tr("left"), tr("centre"), tr("right")}); // in the order of HorizontalAlign
+    align->setCurrentIndex(int(object.align));
+    align->setToolTip(tr("Where its letters stand in the box"));
+    align->setAccessibleName(align->toolTip());
+    connect(align, &QComboBox::activated, this, [this, index](int side) {
+        change(index, [side](SlideObject& o) { o.align = HorizontalAlign(side); });
+    });
     auto* line = new QHBoxLayout;
     if (object.kind == ObjectKind::Field)
         line->addWidget(fieldBox(index, row), 1);
@@ -220,6 +231,7 @@ void ObjectsEditor::addContent(QGridLayout* grid, size_t index, QWidget* row) {
         line->addWidget(textEdit(index, row), 1);
     else
         line->addStretch(1);
+    line->addWidget(align);
     line->addWidget(size);
     grid->addLayout(line, 1, 0);
 }
@@ -253,7 +265,7 @@ QWidget* ObjectsEditor::textEdit(size_t index, QWidget* row) {
 
 void ObjectsEditor::addShape(QGridLayout* grid, size_t index, QWidget* row) {
     const SlideObject& object = m_objects[index];
-    if (object.kind == ObjectKind::Picture)
+    if (object.kind == ObjectKind::Picture || object.kind == ObjectKind::Screen)
         return;
     auto* colour = new ColourEdit(tr("Colour of the object"), row);
     colour->setColour(object.colour);
@@ -352,7 +364,8 @@ void ObjectsEditor::add() {
     menu->setAttribute(Qt::WA_DeleteOnClose);
     for (const ObjectKind kind :
          {ObjectKind::Picture, ObjectKind::Text, ObjectKind::Line, ObjectKind::Rectangle, ObjectKind::Ellipse,
-          ObjectKind::Clock, ObjectKind::Countdown, ObjectKind::Stopwatch, ObjectKind::Field})
+          ObjectKind::Clock, ObjectKind::Countdown, ObjectKind::Stopwatch, ObjectKind::Field,
+          ObjectKind::Screen})
         connect(menu->addAction(objectKindName(kind)), &QAction::triggered, this,
                 [this, kind] { addObject(kind); });
     menu->popup(mapToGlobal(QPoint(0, height())));
@@ -393,6 +406,8 @@ void ObjectsEditor::addObject(ObjectKind kind) {
         object.edgeWidth = 4;
     if (object.isLive())
         object.box = {0.75, 0.05, 0.2, 0.1};
+    else if (kind == ObjectKind::Screen)
+        object.box = {0.68, 0.68, 0.3, 0.3};
     put(object);
 }
 

@@ -146,7 +146,15 @@ void applyStyle(QApplication& app) {
 
 void applyNight(QWidget* widget) {
     widget->setPalette(widgetPalette(night()));
-    widget->setStyleSheet(controls(night(), QString()));
+    // By day these are as the palette of the application has them.
+    widget->setStyleSheet(
+        controls(night(), QString()) +
+        QStringLiteral("QCheckBox { color: %1; } QCheckBox:disabled { color: %2; } "
+                       "QCheckBox:focus { border: 1px solid %3; } "
+                       "QPlainTextEdit { background: %4; color: %1; border: 1px solid %2; "
+                       "selection-background-color: %3; selection-color: %4; } "
+                       "QPlainTextEdit:focus { border-color: %3; }")
+            .arg(night().text.name(), night().quiet.name(), night().accent.name(), night().ground.name()));
 }
 
 QFont textFont(double factor, bool bold) {

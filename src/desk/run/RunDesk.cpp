@@ -7,6 +7,7 @@
 #include "desk/run/CallOutBar.h"
 #include "desk/run/CurtainBar.h"
 #include "desk/run/KeyStrip.h"
+#include "desk/run/MendSheet.h"
 #include "desk/run/RunFind.h"
 #include "desk/run/RunPictures.h"
 #include "desk/run/SoundLine.h"
@@ -69,6 +70,8 @@ RunDesk::RunDesk(const Tools& tools, RunKeys& keys, QWidget* parent)
     connect(m_find, &RunFind::chosen, this, &RunDesk::look);
     connect(m_find, &RunFind::pictureWanted, this, &RunDesk::lookAtPicture);
     connect(m_find, &RunFind::closed, this, [this] { setFocus(); });
+    m_mend = new MendSheet(m_session, this);
+    connect(m_mend, &MendSheet::closed, this, [this] { setFocus(); });
     m_sheet = new KeySheet(m_keys, this);
     auto* find = new QShortcut(QKeySequence::Find, this); // as on every other desk
     find->setContext(Qt::WidgetWithChildrenShortcut);
@@ -186,7 +189,8 @@ bool RunDesk::eventFilter(QObject* watched, QEvent* event) {
         return QWidget::eventFilter(watched, event);
     const auto* widget = qobject_cast<QWidget*>(watched);
     if (!widget || widget->window() != window() || QApplication::activeModalWidget() ||
-        QApplication::activePopupWidget() || qobject_cast<QLineEdit*>(QApplication::focusWidget()))
+        QApplication::activePopupWidget() || qobject_cast<QLineEdit*>(QApplication::focusWidget()) ||
+        m_mend->isAncestorOf(QApplication::focusWidget()))
         return QWidget::eventFilter(watched, event);
     return obeyKey(static_cast<QKeyEvent*>(event)) || QWidget::eventFilter(watched, event);
 }
@@ -217,6 +221,12 @@ bool RunDesk::obeyKey(QKeyEvent* event) {
         return true;
     }
     return false;
+}
+
+bool RunDesk::mayEdit() {
+    if (m_session.runOnly().isLocked())
+        Q_EMIT m_session.notice(tr("The order and its words are locked: this computer just runs services."));
+    return !m_session.runOnly().isLocked();
 }
 
 void RunDesk::obey(RunAction action) {
@@ -267,7 +277,9 @@ void RunDesk::obey(RunAction action) {
     case RunAction::Find:
         return m_find->open();
     case RunAction::KeepUnplanned:
-        return keepUnplanned();
+        return mayEdit() ? keepUnplanned() : void();
+    case RunAction::MendWords:
+        return mayEdit() ? m_mend->open() : void();
     case RunAction::HoldAdvance:
         return m_session.advance().stop();
     case RunAction::FadeSound:

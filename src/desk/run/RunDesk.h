@@ -14,6 +14,7 @@ namespace mivanta {
 
 class CallOutBar;
 class KeySheet;
+class MendSheet;
 class RunFind;
 class RunPictures;
 
@@ -39,6 +40,7 @@ private:
     QLabel* sideLabel(const char* name, double size, bool bold);
     void refresh();
     void obey(RunAction action);
+    [[nodiscard]] bool mayEdit();
     void look(const FindPick& pick);
     void lookAtPicture();
     void lookAtPictures(const QStringList& files);
@@ -55,6 +57,7 @@ private:
     RunPictures* m_pictures;
     CallOutBar* m_callOut;
     RunFind* m_find;
+    MendSheet* m_mend;
     KeySheet* m_sheet;
     QLabel* m_where;
     QLabel* m_goTo;

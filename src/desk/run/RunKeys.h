@@ -32,6 +32,7 @@ enum class RunAction {
     OutputsMenu,
     Find,
     KeepUnplanned,
+    MendWords,
     HoldAdvance,
     FadeSound,
     ShowKeys,

@@ -7,18 +7,51 @@
 #include <QDoubleSpinBox>
 #include <QFormLayout>
 #include <QLabel>
+#include <QLineEdit>
 #include <QSignalBlocker>
 #include <QSpinBox>
 #include <algorithm>
 
 namespace mivanta {
 
+namespace {
+
+struct LayerFacts {
+    bool OutputLayers::*member;
+    const char* id;
+    const char* name;
+    const char* tip;
+};
+constexpr LayerFacts kLayers[]{
+    {&OutputLayers::words, "layer-words", QT_TRANSLATE_NOOP("mivanta::OutputForm", "words"),
+     QT_TRANSLATE_NOOP("mivanta::OutputForm", "Without them this output shows backdrops only")},
+    {&OutputLayers::backdrop, "layer-backdrop", QT_TRANSLATE_NOOP("mivanta::OutputForm", "backdrop"),
+     QT_TRANSLATE_NOOP("mivanta::OutputForm", "Without it there is nothing behind the words")},
+    {&OutputLayers::objects, "layer-objects", QT_TRANSLATE_NOOP("mivanta::OutputForm", "objects"),
+     QT_TRANSLATE_NOOP("mivanta::OutputForm", "Pictures, texts, shapes, clocks and countdowns of the look")},
+    {&OutputLayers::credit, "layer-credit", QT_TRANSLATE_NOOP("mivanta::OutputForm", "credit line"),
+     QT_TRANSLATE_NOOP("mivanta::OutputForm", "Who wrote the song, and under which licence it is shown")},
+    {&OutputLayers::callOuts, "layer-call-outs", QT_TRANSLATE_NOOP("mivanta::OutputForm", "call-outs"),
+     QT_TRANSLATE_NOOP("mivanta::OutputForm", "Messages that are called out while running")},
+};
+
+} // namespace
+
 OutputForm::OutputForm(QWidget* parent) : QWidget(parent) {
     setObjectName(QStringLiteral("output-form"));
     auto* form = new QFormLayout(this);
     form->setVerticalSpacing(spaced(1.5));
-    m_name = headingOf({}, this);
-    form->addRow(m_name);
+    m_heading = headingOf({}, this);
+    form->addRow(m_heading);
+    m_name = new QLineEdit(this);
+    m_name->setObjectName(QStringLiteral("output-name"));
+    m_name->setToolTip(tr("What this output is called on every desk"));
+    m_name->setAccessibleName(tr("Name"));
+    connect(m_name, &QLineEdit::editingFinished, this, [this] {
+        if (m_name->text().trimmed() != m_output.name)
+            Q_EMIT renamed(m_name->text().trimmed());
+    });
+    form->addRow(tr("Name"), m_name);
     const auto metres = [&](const QString& name, const QString& label, const QString& tip, double most) {
         auto* box = new QDoubleSpinBox(this);
         box->setObjectName(name);
@@ -81,6 +114,23 @@ OutputForm::OutputForm(QWidget* parent) : QWidget(parent) {
         form->addRow(box);
         m_insists.push_back(box);
     }
+    addLayers(form);
+}
+
+void OutputForm::addLayers(QFormLayout* form) {
+    form->addRow(new QLabel(tr("It shows:"), this));
+    for (const LayerFacts& layer : kLayers) {
+        auto* box = new QCheckBox(tr(layer.name), this);
+        box->setObjectName(QLatin1String(layer.id));
+        box->setToolTip(tr(layer.tip));
+        connect(box, &QCheckBox::clicked, this, &OutputForm::send);
+        form->addRow(box);
+        m_layers.push_back(box);
+    }
+}
+
+void OutputForm::showName() {
+    m_name->setText(m_output.name);
 }
 
 void OutputForm::fillThemes(const std::vector<Theme>& themes) {
@@ -96,12 +146,16 @@ void OutputForm::setOutput(const Output& output, const std::vector<Theme>& theme
     const QSignalBlocker height(m_height);
     const QSignalBlocker backRow(m_backRow);
     const QSignalBlocker lines(m_lines);
-    m_name->setText(output.label());
+    m_heading->setText(output.label());
+    if (!m_name->hasFocus() || !m_name->isModified())
+        m_name->setText(output.name);
     m_height->setValue(output.pictureHeight);
     m_backRow->setValue(output.backRow);
     m_light->setCurrentIndex(int(output.light));
     m_lines->setValue(output.linesAtMost);
     m_ownSteps->setChecked(output.ownSteps);
+    for (size_t i = 0; i < m_layers.size(); ++i)
+        m_layers[i]->setChecked(output.layers.*kLayers[i].member);
     fillThemes(themes);
     for (size_t i = 0; i < m_insists.size(); ++i) {
         m_insists[i]->setVisible(!output.look.theme.isEmpty());
@@ -116,6 +170,8 @@ void OutputForm::send() {
     m_output.light = RoomLight(m_light->currentIndex());
     m_output.linesAtMost = m_lines->value();
     m_output.ownSteps = m_ownSteps->isChecked();
+    for (size_t i = 0; i < m_layers.size(); ++i)
+        m_output.layers.*kLayers[i].member = m_layers[i]->isChecked();
     m_output.insists.clear();
     for (size_t i = 0; i < m_insists.size(); ++i)
         if (!m_output.look.theme.isEmpty() && m_insists[i]->isChecked())

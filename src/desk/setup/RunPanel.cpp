@@ -53,6 +53,13 @@ RunPanel::RunPanel(Session& session, Prompts& prompts, QWidget* parent)
     m_click = new QCheckBox(tr("One click on a card takes it"), this);
     m_click->setObjectName(QStringLiteral("click-takes"));
     m_click->setToolTip(tr("Otherwise a click looks at it, and a double click takes it"));
+    m_runOnly = new QCheckBox(tr("This computer just runs services"), this);
+    m_runOnly->setObjectName(QStringLiteral("run-only"));
+    m_runOnly->setToolTip(
+        tr("At every start, and with the lock in the header, Mivanta fills the screen with the "
+           "Run desk, and neither editing nor quitting is possible until the lock is held open "
+           "for two seconds"));
+    connect(m_runOnly, &QCheckBox::clicked, &m_session.runOnly(), &RunOnly::set);
     auto* record = new QPushButton(tr("What was on screen, as a table\u2026"), this);
     record->setObjectName(QStringLiteral("send-record"));
     record->setToolTip(tr("Everything that was taken in the last twelve months, with its time, as CSV"));
@@ -67,6 +74,7 @@ RunPanel::RunPanel(Session& session, Prompts& prompts, QWidget* parent)
     form->addRow(m_callOuts->accessibleName(), m_callOuts);
     form->addRow(QString(), m_opens);
     form->addRow(QString(), m_click);
+    form->addRow(QString(), m_runOnly);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, spaced(3), 0, 0);
     column->setSpacing(spaced(2));
@@ -115,6 +123,7 @@ void RunPanel::refresh() {
     m_noPicture->setVisible(hasPicture);
     m_opens->setChecked(settings.takeOpensCurtain);
     m_click->setChecked(settings.clickTakes);
+    m_runOnly->setChecked(m_session.runOnly().isSet());
 }
 
 void RunPanel::choosePicture() {

@@ -32,6 +32,7 @@ private:
     QPlainTextEdit* m_callOuts;
     QCheckBox* m_opens;
     QCheckBox* m_click;
+    QCheckBox* m_runOnly;
 };
 
 } // namespace mivanta

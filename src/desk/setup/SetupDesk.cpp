@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/setup/SetupDesk.h"
+#include "desk/app/ScreenTexts.h"
 #include "desk/parts/Columns.h"
 #include "desk/parts/Style.h"
 #include "desk/setup/BackupsPanel.h"
@@ -7,6 +8,7 @@
 #include "desk/setup/KeysPanel.h"
 #include "desk/setup/OutputForm.h"
 #include "desk/setup/RunPanel.h"
+#include "desk/setup/ScreenForm.h"
 #include "render/LegibilityMeasure.h"
 #include <QComboBox>
 #include <QGridLayout>
@@ -21,18 +23,6 @@ namespace mivanta {
 namespace {
 
 constexpr int kColumns = 3;
-
-QString placeText(const Placement& placement) {
-    switch (placement.kind) {
-    case Placement::Kind::FullScreen:
-        return SetupDesk::tr("Full screen on %1").arg(placement.monitor);
-    case Placement::Kind::Window:
-        return SetupDesk::tr("In a window: a simulated screen");
-    case Placement::Kind::Closed:
-        break;
-    }
-    return SetupDesk::tr("On no screen; drawn for the desks only");
-}
 
 QString factsText(const Output& output, const std::vector<Theme>& themes) {
     QStringList facts{SetupDesk::tr("%1 \u00d7 %2, up to %3 lines")
@@ -78,6 +68,12 @@ SetupDesk::SetupDesk(Session& session, ThumbnailStore& thumbnails, Prompts& prom
         refresh();
     });
     connect(m_form, &OutputForm::changed, &m_session, &Session::changeOutput);
+    connect(m_form, &OutputForm::renamed, this, &SetupDesk::rename);
+    m_screen = new ScreenForm(content);
+    connect(m_screen, &ScreenForm::changed, &m_session, &Session::changeOutput);
+    connect(m_screen, &ScreenForm::testCardWanted, this,
+            [this](bool on) { m_session.run().setTestCard(m_chosen, on); });
+    connect(&m_session.run(), &RunController::changed, this, &SetupDesk::refresh);
     auto* column = new QVBoxLayout;
     column->setSpacing(spaced(3));
     column->addWidget(m_hall);
@@ -91,6 +87,7 @@ SetupDesk::SetupDesk(Session& session, ThumbnailStore& thumbnails, Prompts& prom
     column->addStretch(1);
     auto* side = new QVBoxLayout;
     side->addWidget(m_form);
+    side->addWidget(m_screen);
     side->addStretch(1);
     auto* row = new QHBoxLayout(content);
     row->setContentsMargins(spaced(5), spaced(5), spaced(5), spaced(5));
@@ -149,6 +146,23 @@ void SetupDesk::showEvent(QShowEvent* event) {
     refresh();
 }
 
+/// Nobody leaves a test card in the hall by going elsewhere.
+void SetupDesk::hideEvent(QHideEvent* event) {
+    m_session.run().endTestCards();
+    QScrollArea::hideEvent(event);
+}
+
+void SetupDesk::rename(const QString& name) {
+    const QString before = m_chosen;
+    m_chosen = name;
+    if (m_session.renameOutput(before, name))
+        return;
+    m_chosen = before;
+    m_form->showName();
+    Q_EMIT m_session.warning(name.isEmpty() ? tr("An output needs a name.")
+                                            : tr("Another output is called %1 already.").arg(name));
+}
+
 void SetupDesk::rebuild() {
     for (const OutputCard& card : m_cards)
         delete card.frame;
@@ -201,16 +215,18 @@ void SetupDesk::fillPlaces(const OutputCard& card, const Output& output) const {
     card.place->clear();
     card.place->addItem(tr("By itself: the next free screen"), int(PlaceKind::Automatic));
     for (const Monitor& monitor : m_session.monitors()) {
-        card.place->addItem(tr("Screen %1: %2 (%3 \u00d7 %4)%5")
-                                .arg(&monitor - m_session.monitors().data() + 1)
-                                .arg(monitor.name)
-                                .arg(monitor.geometry.width())
-                                .arg(monitor.geometry.height())
-                                .arg(monitor.isDesk ? tr(", this one") : QString()),
+        card.place->addItem(monitorText(int(&monitor - m_session.monitors().data()) + 1, monitor),
                             int(PlaceKind::Monitor));
         card.place->setItemData(card.place->count() - 1, monitor.name, Qt::UserRole + 1);
     }
-    card.place->addItem(tr("A window: a simulated screen"), int(PlaceKind::Window));
+    const bool isMissing = output.place.kind == PlaceKind::Monitor &&
+                           card.place->findData(output.place.monitor, Qt::UserRole + 1) < 0;
+    if (isMissing) {
+        const Monitor missing{output.place.monitor, {}, false, output.place.identity};
+        card.place->addItem(tr("%1, not connected").arg(missing.label()), int(PlaceKind::Monitor));
+        card.place->setItemData(card.place->count() - 1, output.place.monitor, Qt::UserRole + 1);
+    }
+    card.place->addItem(tr("A window"), int(PlaceKind::Window));
     card.place->addItem(tr("No screen"), int(PlaceKind::Closed));
     for (int i = 0; i < card.place->count(); ++i)
         if (card.place->itemData(i).toInt() == int(output.place.kind) &&
@@ -225,6 +241,10 @@ void SetupDesk::placeChosen(const QString& name, int index) {
             if (card.name == name && output.name == name) {
                 output.place.kind = PlaceKind(card.place->itemData(index).toInt());
                 output.place.monitor = card.place->itemData(index, Qt::UserRole + 1).toString();
+                for (const Monitor& monitor : m_session.monitors()) // known again wherever it is plugged in
+                    if (monitor.name == output.place.monitor)
+                        output.place.identity = monitor.identity;
+                m_chosen = name;
                 m_session.changeOutput(output);
                 return;
             }
@@ -239,6 +259,7 @@ void SetupDesk::showChosen() {
         output = outputs.begin();
     m_hall->setVisible(output != outputs.end());
     m_form->setVisible(output != outputs.end());
+    m_screen->setVisible(output != outputs.end());
     if (output == outputs.end())
         return;
     m_chosen = output->name;
@@ -248,6 +269,7 @@ void SetupDesk::showChosen() {
         lookOn(*output, plainChain(m_session.document().service().theme, m_session.book().themes())).look;
     const int px = int(look.words.size * output->size.height() / kLookHeight);
     m_hall->setHall(*output, letterHeights(look.words, px, output->size.height()));
+    m_screen->setOutput(*output, m_session.run().state().covers.testCards.contains(m_chosen));
     if (m_shown == *output)
         return; // filled again, an open list of choices would close
     m_shown = *output;
@@ -263,15 +285,12 @@ void SetupDesk::refresh() {
     if (!same)
         rebuild();
     const auto& monitors = m_session.monitors();
-    m_monitors->setText(monitors.size() == 1
-                            ? tr("One screen is connected, so the outputs open as windows on it. Plug a "
-                                 "projector in and the hall moves there by itself.")
-                            : tr("%1 screens are connected.").arg(monitors.size()));
+    m_monitors->setText(monitorsText(monitors));
     showChosen();
     for (size_t i = 0; i < m_cards.size(); ++i) {
         const OutputCard& card = m_cards[i];
         if (i < m_session.placements().size())
-            card.where->setText(placeText(m_session.placements()[i]));
+            card.where->setText(placeText(m_session.placements()[i], outputs[i]));
         if (!card.place->hasFocus() || card.place->count() == 0)
             fillPlaces(card, outputs[i]);
         card.facts->setText(factsText(outputs[i], m_session.book().themes()));

@@ -16,6 +16,7 @@ namespace mivanta {
 class HallView;
 class OutputForm;
 class RunKeys;
+class ScreenForm;
 
 /// The outputs: what each shows now, where it goes, and what it is set to.
 class SetupDesk : public QScrollArea {
@@ -26,6 +27,7 @@ public:
 
 protected:
     void showEvent(QShowEvent* event) override;
+    void hideEvent(QHideEvent* event) override;
 
 private:
     struct OutputCard {
@@ -43,6 +45,7 @@ private:
     void showChosen();
     void fillPlaces(const OutputCard& card, const Output& output) const;
     void placeChosen(const QString& output, int index);
+    void rename(const QString& name);
 
     Session& m_session;
     ThumbnailStore& m_thumbnails;
@@ -52,6 +55,7 @@ private:
     std::vector<OutputCard> m_cards;
     HallView* m_hall;
     OutputForm* m_form;
+    ScreenForm* m_screen;
     QString m_chosen;              ///< the output that is set up at the side
     std::optional<Output> m_shown; ///< as it is shown there
 };

@@ -1,0 +1,255 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "RunBench.h"
+#include "Figures.h"
+#include "SongMaker.h"
+#include "Timing.h"
+#include "desk/app/MainWindow.h"
+#include "desk/run/RunDesk.h"
+#include "store/ServiceStore.h"
+#include "store/Settings.h"
+#include <QApplication>
+#include <QDir>
+#include <QFile>
+#include <QKeyEvent>
+#include <QProcess>
+#include <QScreen>
+#include <QThread>
+#include <malloc.h>
+#include <map>
+#include <unistd.h>
+
+namespace mivanta {
+
+namespace {
+
+using namespace Qt::StringLiterals;
+
+constexpr int kItems = 60;
+constexpr int kTakes = 1000;
+constexpr int kManyTakes = 10'000; // about four hours of singing
+constexpr int kPauseMs = 250;      // nobody presses faster in earnest
+constexpr int kIdleSeconds = 30;
+
+Service songs() {
+    SongMaker maker;
+    Service service;
+    service.id = ServiceId::create();
+    service.title = u"Bench"_s;
+    service.theme = shippedThemes().front();
+    service.theme.look.transition.kind = TransitionKind::Cut;
+    service.theme.look.backdropTransition.kind = TransitionKind::Cut;
+    for (int i = 0; i < kItems; ++i)
+        service.items.push_back({ItemId::create(), songItem(maker.make(i))});
+    return service;
+}
+
+qint64 playerPid(const QString& session) {
+    for (const QString& entry : QDir(u"/proc"_s).entryList({u"[0-9]*"_s}, QDir::Dirs)) {
+        QFile file(u"/proc/%1/cmdline"_s.arg(entry));
+        if (file.open(QIODevice::ReadOnly) && file.readAll().split('\0').value(1) == session.toUtf8())
+            return entry.toLongLong();
+    }
+    return 0;
+}
+
+/// Seconds of processor time that the process has taken.
+double processorSeconds(qint64 pid) {
+    QFile file(u"/proc/%1/stat"_s.arg(pid));
+    if (!file.open(QIODevice::ReadOnly))
+        return 0;
+    const QByteArray stat = file.readAll();
+    const QList<QByteArray> fields = stat.mid(stat.lastIndexOf(')') + 2).split(' ');
+    return (fields.value(11).toDouble() + fields.value(12).toDouble()) / double(::sysconf(_SC_CLK_TCK));
+}
+
+/// MiB that nobody shares.
+double ownMemory(qint64 pid) {
+    QFile file(u"/proc/%1/smaps_rollup"_s.arg(pid));
+    if (!file.open(QIODevice::ReadOnly))
+        return 0;
+    for (const QByteArray& line : file.readAll().split('\n'))
+        if (line.startsWith("Private_Dirty:"))
+            return line.simplified().split(' ').value(1).toDouble() / 1024;
+    return 0;
+}
+
+void wait(int ms) {
+    QElapsedTimer time;
+    time.start();
+    while (time.elapsed() < ms)
+        QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 5);
+}
+
+/// The real window on its Run desk, with the real player.
+class RunWindow {
+public:
+    RunWindow(const QString& library, const QString& file)
+        : m_folder(sessionFolder(library)),
+          m_session({library, file, true, {}, QStringLiteral(MIVANTA_BIN_DIR "/mivanta-player")}),
+          m_window(m_session, std::make_unique<DialogPrompts>(nullptr)) {
+        m_window.resize(1280, 800);
+        m_window.show();
+        bool opened = false;
+        QObject::connect(&m_session.document(), &ServiceDocument::opened, &m_window, [&] { opened = true; });
+        QObject::connect(&m_session.player(), &PlayerClient::painted, &m_window,
+                         [this](const QString& output, quint64 take, bool wasReady) {
+                             m_painted[output] = take;
+                             m_ready[output] = wasReady;
+                         });
+        m_session.start();
+        waitUntil([&] { return opened && m_session.placements().size() == 3; });
+        m_window.goTo(MainWindow::RunAt);
+        waitUntil([&] { return m_session.book().isComplete(); }, 60'000);
+        for (const Placement& placement : m_session.placements())
+            if (placement.kind != Placement::Kind::FullScreen)
+                qFatal("an output is not on a monitor");
+        wait(500);
+    }
+    ~RunWindow() {
+        m_session.player().quit();
+        QDir(m_folder).removeRecursively();
+    }
+    void press(int key) {
+        QKeyEvent event(QEvent::KeyPress, key, Qt::NoModifier);
+        QApplication::sendEvent(m_window.runDesk(), &event);
+    }
+    /// From the key to all three outputs painted, ms.
+    double take() {
+        const quint64 before = last();
+        QElapsedTimer time;
+        time.start();
+        press(Qt::Key_Space);
+        waitUntil([&] { return last() > before && isPainted(); });
+        return msOf(time);
+    }
+    /// How many of the three pictures had been drawn ahead.
+    [[nodiscard]] int ready() const {
+        int count = 0;
+        for (const auto& [output, ready] : m_ready)
+            count += ready ? 1 : 0;
+        return count;
+    }
+    [[nodiscard]] bool isAtEnd() { return !m_session.run().state().next.has_value(); }
+    void jumpTo(int item) { m_session.run().lookAtItem(item); }
+    [[nodiscard]] qint64 player() const { return playerPid(m_folder); }
+
+private:
+    [[nodiscard]] quint64 last() { return m_painted[u"hall"_s]; }
+    [[nodiscard]] bool isPainted() {
+        return m_painted[u"hall"_s] == m_painted[u"stage"_s] &&
+               m_painted[u"hall"_s] == m_painted[u"stream"_s];
+    }
+
+    QString m_folder;
+    Session m_session;
+    MainWindow m_window;
+    std::map<QString, quint64> m_painted;
+    std::map<QString, bool> m_ready;
+};
+
+void benchTakes(Figures& figures, RunWindow& window) {
+    std::vector<double> all;
+    std::vector<double> missed;
+    int ready = 0;
+    for (int i = 0; i < kTakes; ++i) {
+        if (window.isAtEnd())
+            window.jumpTo(0);
+        wait(kPauseMs);
+        const double ms = window.take();
+        all.push_back(ms);
+        ready += window.ready();
+        if (window.ready() < 3)
+            missed.push_back(ms);
+    }
+    figures.addTimes(u"run: take to painted on three outputs at 1080p"_s, all);
+    figures.add(u"run: pictures that had been drawn ahead"_s, 100.0 * ready / (3.0 * kTakes), u"%"_s);
+    if (!missed.empty())
+        figures.addTimes(u"run: takes of which a picture was not drawn ahead"_s, missed);
+    std::vector<double> far;
+    std::vector<double> looked;
+    for (int i = 0; i < 40; ++i) {
+        window.jumpTo((i * 37 + 11) % kItems);
+        far.push_back(window.take());
+        wait(kPauseMs);
+        window.jumpTo((i * 23 + 40) % kItems);
+        wait(kPauseMs);
+        looked.push_back(window.take());
+        wait(kPauseMs);
+    }
+    figures.addTimes(u"run: jump to a far item and take it at once"_s, far);
+    figures.addTimes(u"run: jump to a far item, look at it, take it"_s, looked);
+}
+
+/// Of both programs together, in % of one core.
+void benchIdle(Figures& figures, RunWindow& window, const QString& name) {
+    wait(3000);
+    const qint64 player = window.player();
+    const double before = processorSeconds(player);
+    const double desksBefore = processorSeconds(::getpid());
+    wait(kIdleSeconds * 1000);
+    figures.add(u"run: idle player, %1"_s.arg(name), 100 * (processorSeconds(player) - before) / kIdleSeconds,
+                u"% of a core"_s);
+    figures.add(u"run: idle desks, %1"_s.arg(name),
+                100 * (processorSeconds(::getpid()) - desksBefore) / kIdleSeconds, u"% of a core"_s);
+}
+
+void benchManyTakes(Figures& figures, RunWindow& window) {
+    const qint64 player = window.player();
+    const auto memory = [&] {
+        malloc_trim(0);
+        return std::pair(ownMemory(player), ownMemory(::getpid()));
+    };
+    std::pair<double, double> early;
+    std::pair<double, double> most;
+    for (int i = 0; i < kManyTakes; ++i) {
+        if (window.isAtEnd())
+            window.jumpTo(0);
+        static_cast<void>(window.take());
+        if (i == kManyTakes / 10)
+            most = early = memory();
+        if (i > kManyTakes / 10 && i % 1000 == 0) {
+            const auto now = memory();
+            most = {std::max(most.first, now.first), std::max(most.second, now.second)};
+        }
+    }
+    const auto late = memory();
+    figures.add(u"run: memory of the player after 1,000 takes"_s, early.first, u"MiB"_s);
+    figures.add(u"run: growth of the player from 1,000 to 10,000 takes"_s, late.first - early.first,
+                u"MiB"_s);
+    figures.add(u"run: memory of the desks after 1,000 takes"_s, early.second, u"MiB"_s);
+    figures.add(u"run: growth of the desks from 1,000 to 10,000 takes"_s, late.second - early.second,
+                u"MiB"_s);
+    figures.add(u"run: most of the player in between, above 1,000 takes"_s, most.first - early.first,
+                u"MiB"_s);
+    figures.add(u"run: most of the desks in between, above 1,000 takes"_s, most.second - early.second,
+                u"MiB"_s);
+}
+
+} // namespace
+
+void benchRun(Figures& figures, const QString& folder) {
+    QProcess::execute(u"xrandr"_s, {u"--addmode"_s, u"DUMMY3"_s, u"mivanta-1920x1080"_s});
+    QProcess::execute(u"xrandr"_s, {u"--output"_s, u"DUMMY3"_s, u"--mode"_s, u"mivanta-1920x1080"_s,
+                                    u"--pos"_s, u"5120x0"_s});
+    waitUntil([] { return QGuiApplication::screens().size() == 4; });
+    const QString library = folder + u"/run"_s;
+    QDir().mkpath(library);
+    const QString file = folder + u"/run.mivanta"_s;
+    if (const auto saved = saveService(songs(), file, {}); !saved)
+        qFatal("%s", qPrintable(saved.error().text()));
+    {
+        RunWindow window(library, file);
+        benchTakes(figures, window);
+        benchIdle(figures, window, u"three outputs"_s);
+        benchManyTakes(figures, window);
+    }
+    auto outputs = usualOutputs();
+    outputs[1].look.theme = u"stage-leader"_s; // a clock with seconds, a stopwatch
+    if (const auto saved = saveOutputs(library, outputs); !saved)
+        qFatal("%s", qPrintable(saved.error().text()));
+    RunWindow window(library, file);
+    static_cast<void>(window.take());
+    benchIdle(figures, window, u"with a clock and a stopwatch on the stage"_s);
+}
+
+} // namespace mivanta

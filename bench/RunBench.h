@@ -1,0 +1,13 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <QString>
+
+namespace mivanta {
+
+class Figures;
+
+/// A service of 60 items run on three outputs at 1080p by the keys of the Run desk: takes, far jumps, what an
+/// idle desk costs, and memory over 10,000 takes. Needs the display with a fourth monitor.
+void benchRun(Figures& figures, const QString& folder);
+
+} // namespace mivanta

@@ -1,0 +1,120 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "screens/Screens.h"
+#include <QPainter>
+#include <map>
+
+namespace mivanta {
+namespace {
+
+const QSize kTile(240, 135);
+constexpr int kColumns = 10;
+constexpr int kTolerance = 56;     // of 255; scaled edges of letters differ between font libraries
+constexpr double kMostOff = 0.02;  // share of a tile's pixels
+constexpr size_t kMostSteps = 300; // more than the demo has
+
+/// Every step of a service on one monitor, in rows from left to right.
+class Sheet {
+public:
+    explicit Sheet(const char* name) : m_name(QLatin1String(name)) {}
+    void add(const QImage& picture) {
+        m_tiles.push_back(picture.scaled(kTile, Qt::IgnoreAspectRatio, Qt::SmoothTransformation)
+                              .convertToFormat(QImage::Format_RGB32));
+    }
+    [[nodiscard]] size_t size() const { return m_tiles.size(); }
+    [[nodiscard]] QImage image() const {
+        const int rows = (int(m_tiles.size()) + kColumns - 1) / kColumns;
+        QImage all(kTile.width() * kColumns, kTile.height() * rows, QImage::Format_RGB32);
+        all.fill(Qt::darkGray);
+        QPainter painter(&all);
+        for (size_t i = 0; i < m_tiles.size(); ++i)
+            painter.drawImage(placeOf(i), m_tiles[i]);
+        return all;
+    }
+    /// Compares with tests/screens/golden; MIVANTA_GOLDEN=write makes that anew.
+    void compare() const {
+        const QDir folder(QStringLiteral(MIVANTA_SOURCE_DIR "/tests/screens"));
+        const QString path = folder.filePath(u"golden/%1.png"_s.arg(m_name));
+        if (qEnvironmentVariable("MIVANTA_GOLDEN") == u"write") {
+            folder.mkpath(u"golden"_s);
+            ASSERT_TRUE(image().save(path));
+            return;
+        }
+        const QImage golden(path);
+        ASSERT_EQ(golden.size(), image().size()) << "another number of steps, or no golden picture";
+        bool isRight = true;
+        for (size_t i = 0; i < m_tiles.size(); ++i) {
+            const Difference found =
+                difference(m_tiles[i], golden.copy(QRect(placeOf(i), kTile)), kTolerance);
+            EXPECT_LT(found.worstShare, kMostOff) << m_name.toStdString() << ", step " << i + 1;
+            isRight = isRight && found.worstShare < kMostOff;
+        }
+        if (!isRight) {
+            folder.mkpath(u"actual"_s);
+            image().save(folder.filePath(u"actual/%1.png"_s.arg(m_name)));
+        }
+    }
+
+private:
+    static QPoint placeOf(size_t tile) {
+        return {int(tile) % kColumns * kTile.width(), int(tile) / kColumns * kTile.height()};
+    }
+    QString m_name;
+    std::vector<QImage> m_tiles;
+};
+
+/// Three monitors besides the desks': one for each of the usual outputs.
+class DemoService : public Screens {
+protected:
+    void SetUp() override {
+        Screens::SetUp();
+        run(u"xrandr"_s, {u"--addmode"_s, u"DUMMY3"_s, u"mivanta-1920x1080"_s});
+        run(u"xrandr"_s,
+            {u"--output"_s, u"DUMMY3"_s, u"--mode"_s, u"mivanta-1920x1080"_s, u"--pos"_s, u"5120x0"_s});
+        ASSERT_TRUE(waitUntil([] { return QGuiApplication::screens().size() == 4; }));
+    }
+    void TearDown() override {
+        Screens::TearDown();
+        run(u"xrandr"_s, {u"--output"_s, u"DUMMY3"_s, u"--off"_s});
+    }
+    [[nodiscard]] static QImage stillMonitor(int number) {
+        QImage before = monitor(number);
+        for (int i = 0; i < 40; ++i) {
+            pass(50);
+            const QImage now = monitor(number);
+            if (now == before)
+                break;
+            before = now;
+        }
+        return before;
+    }
+};
+
+TEST_F(DemoService, FromFirstToLastByKeysOnThreeMonitors) {
+    startOnRun();
+    std::map<QString, quint64> painted;
+    QObject::connect(observer.get(), &PlayerClient::painted,
+                     [&](const QString& output, quint64 take, bool) { painted[output] = take; });
+    const auto isPainted = [&](quint64 last) {
+        return painted[u"hall"_s] > last && painted[u"stage"_s] == painted[u"hall"_s] &&
+               painted[u"stream"_s] == painted[u"hall"_s];
+    };
+    std::array sheets{Sheet("demo-hall"), Sheet("demo-stage"), Sheet("demo-stream")};
+    while (state().contains(u"next"_s) && sheets[0].size() < kMostSteps) {
+        const quint64 last = painted[u"hall"_s];
+        const QJsonObject before = state();
+        press({u"space"_s});
+        ASSERT_TRUE(waitUntil([&] {
+            return state()[u"onScreen"_s] != before[u"onScreen"_s] && isPainted(last);
+        })) << "step "
+            << sheets[0].size() + 1;
+        for (int output = 0; output < int(sheets.size()); ++output)
+            sheets[size_t(output)].add(stillMonitor(output + 1));
+    }
+    EXPECT_GT(sheets[0].size(), 50u);
+    EXPECT_LT(sheets[0].size(), kMostSteps);
+    for (const Sheet& sheet : sheets)
+        sheet.compare();
+}
+
+} // namespace
+} // namespace mivanta
