@@ -15,8 +15,9 @@ using namespace Qt::StringLiterals;
 namespace {
 
 constexpr int kKnownKb = 96 * 1024;
-constexpr int kPatienceMs = 3000; // more than the largest picture takes; then the disk of another one hangs
-constexpr double kLongest = 2.5;  // times the screen's width, of a picture much wider than the screen
+constexpr int kPatienceMs =
+    700; // more than nearly every picture takes; then the disk of another one may hang
+constexpr double kLongest = 2.5; // times the screen's width, of a picture much wider than the screen
 constexpr int kJpegQuality = 92;
 
 // What proxies are made for; a picture asked for at any size gets the next larger one.

@@ -129,6 +129,19 @@ TEST_F(RunCovers, OneOutputHasACurtainOfItsOwnAndIsFrozenByItsMenu) {
     EXPECT_TRUE(isSeen(u"hall"_s));
 }
 
+TEST_F(RunCovers, TheFullStopBlacksEverythingAndBringsEachCurtainBack) {
+    press(Qt::Key_Space);
+    run().setCurtain(Curtain::Plain);
+    run().setOwnCurtain(u"stage"_s, Curtain::WordsOff);
+    const Covers before = state().covers;
+    press(Qt::Key_Period);
+    for (const auto& output : {u"hall"_s, u"stage"_s, u"stream"_s})
+        EXPECT_EQ(state().covers.on(output), Curtain::Black);
+    EXPECT_EQ(keptRunFromJson(run().keptState()).beforeBlack, before); // also over a restart
+    press(Qt::Key_Period);
+    EXPECT_EQ(state().covers, before);
+}
+
 TEST_F(RunCovers, ACallOutIsWrittenShownAndTakenAwayByKeys) {
     press(Qt::Key_Space);
     press(Qt::Key_F10);

@@ -123,10 +123,12 @@ protected:
         window->resize(1280, 800);
         window->show();
         bool ready = false;
-        QObject::connect(session.get(), &Session::ready, window.get(), [&] { ready = true; });
+        const auto waiting =
+            QObject::connect(session.get(), &Session::ready, window.get(), [&] { ready = true; });
         session->start();
         ASSERT_TRUE(
             waitUntil([&] { return ready && (session->library().isOpen() || session->library().error()); }));
+        QObject::disconnect(waiting);
         window->activateWindow();
         ASSERT_TRUE(waitUntil([&] { return window->isActiveWindow(); }));
     }
@@ -164,7 +166,8 @@ protected:
     void importDemoScripture() {
         const QString demo = QStringLiteral(MIVANTA_SOURCE_DIR "/data/demo");
         int done = 0;
-        QObject::connect(&session->library(), &LibraryClient::changed, window.get(), [&] { ++done; });
+        const auto counting =
+            QObject::connect(&session->library(), &LibraryClient::changed, window.get(), [&] { ++done; });
         press(Qt::Key_1, Qt::AltModifier);
         press(Qt::Key_2, Qt::AltModifier | Qt::ShiftModifier);
         answers->folder = demo + u"/scripture/quayside"_s;
@@ -177,6 +180,7 @@ protected:
         answers->files = {demo + u"/texts"_s};
         press(Qt::Key_I, Qt::ControlModifier);
         ASSERT_TRUE(waitUntil([&] { return done == 3; }));
+        QObject::disconnect(counting);
         press(Qt::Key_1, Qt::AltModifier | Qt::ShiftModifier);
         press(Qt::Key_2, Qt::AltModifier);
     }
