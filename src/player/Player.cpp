@@ -137,6 +137,8 @@ void Player::obeyNewest() {
     for (const auto& [output, waiting] : std::exchange(m_waiting, {}))
         if (OutputPicture* picture = m_outputs.picture(output))
             picture->show(waiting.scene, waiting.take, waiting.cut);
+    if (!m_toPrepare.empty())
+        m_frames.prepareNoMore(); // of what was likely before
     for (const Scene& scene : std::exchange(m_toPrepare, {}))
         if (const OutputPicture* picture = m_outputs.picture(scene.output))
             m_frames.prepare(scene, picture->size());

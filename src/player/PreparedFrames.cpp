@@ -164,10 +164,21 @@ FramePtr PreparedFrames::get(const Scene& scene, QSize size, const QDateTime& no
 }
 
 void PreparedFrames::prepare(const Scene& scene, QSize size) {
-    const QDateTime now = QDateTime::currentDateTime();
-    const QByteArray key = keyOf(scene, size, now);
-    if (!m_frames.contains(key))
+    m_toPrepare.emplace_back(scene, size);
+    prepareNext();
+}
+
+void PreparedFrames::prepareNext() {
+    while (!m_isPreparing && !m_toPrepare.empty()) {
+        const auto [scene, size] = std::move(m_toPrepare.front());
+        m_toPrepare.pop_front();
+        const QDateTime now = QDateTime::currentDateTime();
+        const QByteArray key = keyOf(scene, size, now);
+        if (m_frames.contains(key) || m_drawing.contains(key))
+            continue;
+        m_isPreparing = true;
         draw(scene, size, key, now, Urgency::WhenThereIsTime);
+    }
 }
 
 RenderSources PreparedFrames::sources(const QDateTime& now, std::shared_ptr<std::atomic<bool>> late) const {
@@ -195,7 +206,15 @@ void PreparedFrames::draw(const Scene& scene, QSize size, const QByteArray& key,
             setpriority(PRIO_PROCESS, 0, kAheadNice);
         FramePtr frame = drawn(job);
         QMetaObject::invokeMethod(
-            this, [this, frame] { finished(frame); }, Qt::QueuedConnection);
+            this,
+            [this, frame, urgency] {
+                finished(frame);
+                if (urgency == Urgency::WhenThereIsTime) {
+                    m_isPreparing = false;
+                    prepareNext();
+                }
+            },
+            Qt::QueuedConnection);
     });
 }
 

@@ -8,6 +8,7 @@
 #include <QList>
 #include <QObject>
 #include <QThreadPool>
+#include <deque>
 
 namespace mivanta {
 
@@ -29,8 +30,11 @@ public:
     /// came without a picture that was late is not remembered.
     /// An empty size asks for the small picture only. Clocks show `now`.
     [[nodiscard]] FramePtr get(const Scene& scene, QSize size, const QDateTime& now = {});
-    /// Has the picture drawn when there is time, unless it is there.
+    /// Has the picture drawn when there is time, unless it is there; one after the other.
     void prepare(const Scene& scene, QSize size);
+    /// What still waits to be drawn ahead is not wanted any more.
+    void prepareNoMore() { m_toPrepare.clear(); }
+    [[nodiscard]] size_t waiting() const { return m_toPrepare.size(); }
 
     /// Equal for equal pictures; clocks and countdowns count by what they say.
     [[nodiscard]] static QByteArray keyOf(const Scene& scene, QSize size, const QDateTime& now = {});
@@ -53,6 +57,7 @@ private:
     [[nodiscard]] RenderSources sources(const QDateTime& now, std::shared_ptr<std::atomic<bool>> late) const;
     void draw(const Scene& scene, QSize size, const QByteArray& key, const QDateTime& now, Urgency urgency);
     void finished(const FramePtr& frame);
+    void prepareNext();
 
     QThreadPool m_ahead;  ///< one thread: the other core is for painting
     QThreadPool m_urgent; ///< what is waited for
@@ -61,6 +66,8 @@ private:
     QList<QByteArray> m_oldestFirst;
     QHash<QByteArray, std::weak_ptr<const BehindLayer>> m_behind; ///< those that some frame holds
     QHash<QByteArray, Urgency> m_drawing;
+    std::deque<std::pair<Scene, QSize>> m_toPrepare;
+    bool m_isPreparing = false; ///< one of them is being drawn
 };
 
 } // namespace mivanta

@@ -31,7 +31,7 @@ protected:
         QProcess process;
         process.start(QStringLiteral(MIVANTA_BIN_DIR "/mivanta-cli"),
                       QStringList{u"--library"_s, folder.filePath(u"lib"_s)} + arguments);
-        EXPECT_TRUE(process.waitForFinished(60'000));
+        EXPECT_TRUE(process.waitForFinished(240'000));
         EXPECT_EQ(process.exitStatus(), QProcess::NormalExit);
         return {process.exitCode(), process.readAllStandardOutput(),
                 QString::fromUtf8(process.readAllStandardError())};

@@ -82,6 +82,7 @@ TEST_F(EmptyRun, AnOutputWithoutItsMonitorIsRunWithTheOthers) {
     for (const auto& output : {u"hall"_s, u"stage"_s, u"stream"_s})
         EXPECT_TRUE(waitUntil([&] { return !shown(output).isNull(); })) << output.toStdString();
     EXPECT_EQ(session->placements()[0].kind, Placement::Kind::Missing);
+    EXPECT_EQ(child<PictureView>(u"run-hall"_s)->accessibleName(), u"HALL \u00b7 NO SCREEN"_s);
 }
 
 } // namespace

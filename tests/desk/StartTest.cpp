@@ -11,7 +11,6 @@
 #include <QLineEdit>
 #include <QMimeData>
 #include <QPushButton>
-#include <QSettings>
 #include <QTableWidget>
 
 namespace mivanta {
@@ -21,7 +20,6 @@ namespace {
 class StartTest : public WindowTest {
 protected:
     void SetUp() override {
-        QSettings().remove(u"services/recent"_s);
         WindowTest::SetUp();
         importDemo();
         importDemoScripture();
@@ -33,9 +31,11 @@ protected:
     void begin(const QString& entry) {
         press(Qt::Key_N, Qt::ControlModifier | Qt::AltModifier);
         auto* menu = window->findChild<StartMenu*>();
-        ASSERT_TRUE(waitUntil([&] { return menu->isVisible(); }));
-        auto* action = menu->findChild<QAction*>(entry);
-        ASSERT_TRUE(action && action->isEnabled()) << entry.toStdString();
+        QAction* action = nullptr;
+        ASSERT_TRUE(waitUntil([&] {
+            action = menu->findChild<QAction*>(entry); // templates are looked for on another thread
+            return menu->isVisible() && action && action->isEnabled();
+        })) << entry.toStdString();
         action->trigger();
         menu->close();
         window->activateWindow();

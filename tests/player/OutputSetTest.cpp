@@ -152,6 +152,18 @@ TEST_F(Frames, WhatIsWaitedForGoesBeforeWhatIsDrawnAhead) {
     EXPECT_LT(ready.indexOf(now), 12);
 }
 
+TEST_F(Frames, WhatIsNotWantedAnyMoreIsNotDrawn) {
+    for (int i = 0; i < 40; ++i)
+        frames.prepare(scene(u"old %1"_s.arg(i)), {640, 360});
+    EXPECT_GE(frames.waiting(), 39u);
+    frames.prepareNoMore();
+    frames.prepare(scene(u"new"_s), {640, 360});
+    const QByteArray wanted = PreparedFrames::keyOf(scene(u"new"_s), {640, 360});
+    ASSERT_TRUE(waitUntil([&] { return ready.contains(wanted); }));
+    EXPECT_LE(ready.size(), 2); // the one that was being drawn, and this
+    EXPECT_EQ(frames.waiting(), 0u);
+}
+
 TEST_F(Frames, KeysTellScenesAndSizesApart) {
     const QByteArray key = PreparedFrames::keyOf(scene(u"a"_s), {640, 360});
     EXPECT_EQ(key, PreparedFrames::keyOf(scene(u"a"_s), {640, 360}));

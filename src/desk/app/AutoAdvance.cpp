@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/AutoAdvance.h"
+#include <algorithm>
 
 namespace mivanta {
 
@@ -34,8 +35,12 @@ void AutoAdvance::start() {
     m_due.reset();
     if (comesNext()) {
         const int seconds = *m_document.service().item(m_run.state().onScreen->item)->plan.advance;
-        m_due = m_run.takenAt().addSecs(seconds);
-        m_timer.start(int(std::max<qint64>(0, QDateTime::currentDateTime().msecsTo(*m_due))));
+        const QDateTime now = QDateTime::currentDateTime();
+        // After a restart some of it is over. A clock that was changed meanwhile never makes it longer.
+        const qint64 left =
+            std::clamp<qint64>(now.msecsTo(m_run.takenAt().addSecs(seconds)), 0, seconds * 1000LL);
+        m_due = now.addMSecs(left);
+        m_timer.start(int(left));
     }
     Q_EMIT changed();
 }

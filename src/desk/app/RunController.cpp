@@ -430,6 +430,7 @@ void RunController::takeUp(const QByteArray& bytes) {
     m_since = kept.since;
     if (m_state.onScreen)
         m_live = drawnAnew();
+    m_shownOn = grounds(); // the player has it so already
     keep();
     watchCallOut();
     prefetchSoon();

@@ -3,7 +3,6 @@
 #include "core/order/Templates.h"
 #include "desk/app/PasteOrder.h"
 #include "desk/app/RecentServices.h"
-#include "store/ServiceTemplates.h"
 #include <QClipboard>
 #include <QFileInfo>
 #include <QGuiApplication>
@@ -26,13 +25,30 @@ StartMenu::StartMenu(Session& session, Prompts& prompts,
       m_settle(std::move(settle)) {
     setObjectName(QStringLiteral("start-menu"));
     setToolTipsVisible(true);
-    connect(this, &QMenu::aboutToShow, this, &StartMenu::fill);
+    connect(this, &QMenu::aboutToShow, this, [this] {
+        fill();
+        look(); // somebody may have put one into the folder
+    });
+    look();
+}
+
+/// What is in the folder, on another thread: its disk may take its time.
+void StartMenu::look() {
+    m_files.run(
+        this, [folder = m_session.library().folder()] { return templatesOf(folder); },
+        [this](const std::vector<ServiceTemplate>& found) {
+            if (found == m_templates)
+                return;
+            m_templates = found;
+            if (isVisible())
+                fill();
+        });
 }
 
 void StartMenu::fill() {
     clear();
     addSection(tr("From a template"));
-    for (const ServiceTemplate& each : templatesOf(m_session.library().folder())) {
+    for (const ServiceTemplate& each : m_templates) {
         QAction* action = addAction(asMenuText(each.name), this, [this, each] {
             startFrom(
                 [each, theme = m_session.document().usualTheme()] { return openTemplate(each, theme); });
@@ -110,7 +126,7 @@ void StartMenu::keepAsTemplate() {
     if (name.isEmpty())
         return;
     const QString folder = m_session.library().folder();
-    for (const ServiceTemplate& each : templatesOf(folder))
+    for (const ServiceTemplate& each : m_templates)
         if (!each.isShipped && each.name == name &&
             !m_prompts.agree(tr("There is a template \u201c%1\u201d already.").arg(name), tr("Replace it")))
             return;
@@ -124,6 +140,7 @@ void StartMenu::keepAsTemplate() {
                 Q_EMIT m_session.notice(tr("The template \u201c%1\u201d is kept.").arg(name));
             else
                 Q_EMIT m_session.problem(kept.error());
+            look();
         });
 }
 

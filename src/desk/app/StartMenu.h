@@ -2,6 +2,7 @@
 #pragma once
 #include "desk/app/Prompts.h"
 #include "desk/app/Session.h"
+#include "store/ServiceTemplates.h"
 #include <QMenu>
 
 namespace mivanta {
@@ -18,6 +19,7 @@ Q_SIGNALS:
     void started(); ///< a service with something in it is here
 
 private:
+    void look();
     void fill();
     void fillEarlier(QMenu& menu, bool choosesAnew);
     /// Makes it on another thread.
@@ -28,6 +30,7 @@ private:
     Session& m_session;
     Prompts& m_prompts;
     std::function<void(const std::function<void()>&)> m_settle;
+    std::vector<ServiceTemplate> m_templates; ///< as they were looked at last
     Worker m_files{QStringLiteral("templates")};
 };
 

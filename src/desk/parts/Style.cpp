@@ -151,6 +151,10 @@ void applyNight(QWidget* widget) {
         controls(night(), QString()) +
         QStringLiteral("QCheckBox { color: %1; } QCheckBox:disabled { color: %2; } "
                        "QCheckBox:focus { border: 1px solid %3; } "
+                       "QCheckBox::indicator { width: 1em; height: 1em; border: 1px solid %2; "
+                       "border-radius: 3px; background: %4; } "
+                       "QCheckBox::indicator:checked { background: %3; "
+                       "image: url(:/mivanta/icons/check.svg); } "
                        "QPlainTextEdit { background: %4; color: %1; border: 1px solid %2; "
                        "selection-background-color: %3; selection-color: %4; } "
                        "QPlainTextEdit:focus { border-color: %3; }")

@@ -12,12 +12,16 @@ namespace {
 constexpr int kRowsALine = 2;
 const QColor kSlabText(0x1b1300);
 
-QFont wordsFont() {
-    return textFont(1.12);
+/// Wide cards, as on a large screen, have larger words.
+double sizeAt(int width) {
+    return 1.12 * std::clamp(double(width) / spaced(48), 1.0, 1.5);
+}
+QFont wordsFont(int width) {
+    return textFont(sizeAt(width));
 }
 /// Rows are broken for the bold of the slab, so that they stay as they are when a card lights up.
-QFont widestFont() {
-    return textFont(1.12, true);
+QFont widestFont(int width) {
+    return textFont(sizeAt(width), true);
 }
 int head() {
     return spaced(6);
@@ -25,13 +29,15 @@ int head() {
 int margin() {
     return spaced(2);
 }
-int rowHeight() {
-    return QFontMetrics(wordsFont()).height();
+int rowHeight(int width) {
+    return QFontMetrics(wordsFont(width)).height();
 }
 
-/// A line wrapped to the width, in at most `mostRows` rows; the last one elided when there would be more.
-QStringList wrapped(const QString& line, int width, int mostRows) {
-    const QFont font = widestFont();
+/// A line wrapped to a card's width, in at most `mostRows` rows; the last one elided when there would be
+/// more.
+QStringList wrapped(const QString& line, int cardWidth, int mostRows) {
+    const QFont font = widestFont(cardWidth);
+    const int width = cardWidth - 2 * margin();
     const QFontMetrics metrics(font);
     QTextLayout layout(line, font);
     layout.beginLayout();
@@ -79,8 +85,8 @@ QString LaneCard::tag() const {
 int LaneCard::wantedHeight(int width) const {
     int rows = 0;
     for (const QString& line : m_card.lines)
-        rows += int(wrapped(line, width - 2 * margin(), kRowsALine).size());
-    return head() + std::max(2, rows) * rowHeight() + spaced(2.5);
+        rows += int(wrapped(line, width, kRowsALine).size());
+    return head() + std::max(2, rows) * rowHeight(width) + spaced(2.5);
 }
 
 void LaneCard::mousePressEvent(QMouseEvent* event) {
@@ -130,7 +136,8 @@ void LaneCard::paintEvent(QPaintEvent*) {
     painter.drawText(top, Qt::AlignLeft | Qt::AlignVCenter,
                      painter.fontMetrics().elidedText(m_card.label, Qt::ElideRight, room));
 
-    QFont font = wordsFont();
+    const int high = rowHeight(width());
+    QFont font = wordsFont(width());
     font.setWeight(lit ? QFont::Bold : QFont::Normal);
     painter.setFont(font);
     painter.setPen(words);
@@ -138,16 +145,16 @@ void LaneCard::paintEvent(QPaintEvent*) {
     const int floor = height() - spaced(2);
     for (qsizetype i = 0; i < m_card.lines.size(); ++i) {
         const QString& line = m_card.lines[i];
-        for (const QString& row : wrapped(line, inner.width(), kRowsALine)) {
-            const bool lastThatFits = y + 2 * rowHeight() > floor && i + 1 < m_card.lines.size();
+        for (const QString& row : wrapped(line, width(), kRowsALine)) {
+            const bool lastThatFits = y + 2 * high > floor && i + 1 < m_card.lines.size();
             const Qt::Alignment side = line.isRightToLeft() ? Qt::AlignRight : Qt::AlignLeft;
-            if (y + rowHeight() > floor + spaced(1))
+            if (y + high > floor + spaced(1))
                 break;
             const QString shown = painter.fontMetrics().elidedText(lastThatFits ? row + QChar(0x2026) : row,
                                                                    Qt::ElideRight, inner.width());
-            painter.drawText(QRect(inner.left(), y, inner.width(), rowHeight()),
+            painter.drawText(QRect(inner.left(), y, inner.width(), high),
                              side | Qt::AlignVCenter | Qt::TextSingleLine, shown);
-            y += rowHeight();
+            y += high;
         }
     }
     paintTicks(painter);

@@ -166,7 +166,7 @@ bool RunKeys::canBeGiven(Qt::Key key) {
     const bool isDigit = key >= Qt::Key_0 && key <= Qt::Key_9;
     const bool isModifier = key >= Qt::Key_Shift && key <= Qt::Key_ScrollLock;
     return key > 0 && key != Qt::Key_unknown && key != Qt::Key_AltGr && !isDigit && !isModifier &&
-           key != Qt::Key_Tab && key != Qt::Key_Backtab;
+           key != Qt::Key_Tab && key != Qt::Key_Backtab && key != Qt::Key_F11;
 }
 
 std::optional<RunAction> RunKeys::give(RunAction action, Qt::Key key) {

@@ -60,7 +60,7 @@ public:
     [[nodiscard]] QString textOf(RunAction action) const;
     [[nodiscard]] static QString textOf(Qt::Key key);
 
-    /// False for keys that say something else here: digits, and modifiers alone.
+    /// False for keys that say something else here: digits, modifiers alone, Tab, and the lock's.
     [[nodiscard]] static bool canBeGiven(Qt::Key key);
     /// The key does this from now on, and no longer what it did before, which is returned.
     std::optional<RunAction> give(RunAction action, Qt::Key key);

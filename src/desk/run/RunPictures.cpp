@@ -37,6 +37,7 @@ RunPictures::RunPictures(Session& session, ThumbnailStore& thumbnails, QWidget* 
     connect(&m_session.book(), &SlideBook::changed, this, &RunPictures::outputsChanged);
     connect(&m_session.player(), &PlayerClient::frameChanged, this, &RunPictures::showFrame);
     connect(&m_session.player(), &PlayerClient::lost, this, &RunPictures::refresh);
+    connect(&m_session, &Session::placesChanged, this, &RunPictures::refresh);
     outputsChanged();
 }
 
@@ -58,6 +59,19 @@ QString RunPictures::labelOf(const QString& name) const {
         if (output.name == name)
             return output.label();
     return name;
+}
+
+/// What is special about an output now: it is frozen, covered, or its screen is away.
+QString RunPictures::stateOf(const QString& name) const {
+    QStringList facts;
+    const auto& outputs = m_session.outputs();
+    const auto& places = m_session.placements();
+    for (size_t i = 0; i < std::min(outputs.size(), places.size()); ++i)
+        if (outputs[i].name == name && places[i].kind == Placement::Kind::Missing)
+            facts << tr("no screen");
+    if (const QString kept = outputStateText(m_session.run().state(), name); !kept.isEmpty())
+        facts << kept;
+    return facts.join(QStringLiteral(", "));
 }
 
 void RunPictures::outputsChanged() {
@@ -117,14 +131,14 @@ void RunPictures::showFrame(const QString& output) {
 void RunPictures::refresh() {
     const RunState& state = m_session.run().state();
     const QString main = labelOf(m_main);
-    const QString kept = outputStateText(state, m_main);
+    const QString kept = stateOf(m_main);
     const bool isLit = state.onScreen.has_value();
     m_large->setTag(isLit ? PictureView::Tag::OnScreen : PictureView::Tag::None,
                     !isLit           ? QString()
                     : kept.isEmpty() ? tr("%1 \u00b7 ON SCREEN").arg(main.toUpper())
                                      : tr("%1 \u00b7 %2").arg(main.toUpper(), kept.toUpper()));
     for (const auto& [name, view] : m_others)
-        view->setCaption(labelOf(name), outputStateText(state, name));
+        view->setCaption(labelOf(name), stateOf(name));
     const SlideBook& plan = m_session.book();
     const ItemSlides* next = state.next ? plan.slidesOf(state.next->item) : nullptr;
     if (!next || next->outputs.empty()) {

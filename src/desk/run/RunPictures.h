@@ -26,6 +26,7 @@ private:
     void showFrame(const QString& output);
     void makeMenu(PictureView* view, const QString& output);
     [[nodiscard]] QString labelOf(const QString& output) const;
+    [[nodiscard]] QString stateOf(const QString& name) const;
 
     Session& m_session;
     ThumbnailStore& m_thumbnails;

@@ -114,6 +114,7 @@ void ScreenForm::addShape(QFormLayout* form) {
     m_turn->setObjectName(QStringLiteral("picture-turn"));
     m_turn->addItems({tr("upright"), tr("on its right side"), tr("upside down"),
                       tr("on its left side")}); // in the order of Turn
+    m_turn->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     m_turn->setToolTip(tr("For a screen or a projector that hangs turned"));
     m_turn->setAccessibleName(m_turn->toolTip());
     connect(m_turn, &QComboBox::activated, this, &ScreenForm::send);
@@ -150,6 +151,7 @@ void ScreenForm::addGround(QFormLayout* form) {
     m_ground = new QComboBox(this);
     m_ground->setObjectName(QStringLiteral("picture-ground"));
     m_ground->addItems({tr("black"), tr("a key colour"), tr("see-through")}); // in the order of Ground
+    m_ground->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     m_ground->setToolTip(
         tr("What is behind the words where a theme has no backdrop: black, a colour that a video "
            "mixer takes out, or whatever lies under the window"));

@@ -17,6 +17,7 @@
 #include <QMenu>
 #include <QPushButton>
 #include <QVBoxLayout>
+#include <utility>
 
 namespace mivanta {
 
@@ -194,6 +195,7 @@ SetupDesk::OutputCard SetupDesk::makeCard(const Output& output) {
     auto* place = new QComboBox(frame);
     place->setObjectName(QStringLiteral("place-") + output.name);
     place->setAccessibleName(tr("Where %1 goes").arg(output.label()));
+    place->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     place->setToolTip(tr("Where the picture of this output goes"));
     connect(place, &QComboBox::activated, this,
             [this, name = output.name](int index) { placeChosen(name, index); });
@@ -240,7 +242,9 @@ void SetupDesk::placeChosen(const QString& name, int index) {
         for (Output output : m_session.outputs())
             if (card.name == name && output.name == name) {
                 output.place.kind = PlaceKind(card.place->itemData(index).toInt());
-                output.place.monitor = card.place->itemData(index, Qt::UserRole + 1).toString();
+                const QString chosen = card.place->itemData(index, Qt::UserRole + 1).toString();
+                if (chosen != std::exchange(output.place.monitor, chosen))
+                    output.place.identity = {};
                 for (const Monitor& monitor : m_session.monitors()) // known again wherever it is plugged in
                     if (monitor.name == output.place.monitor)
                         output.place.identity = monitor.identity;
