@@ -312,7 +312,7 @@ int main(int argc, char** argv) {
     const QTemporaryDir folder;
     Figures figures;
     const qsizetype only = app.arguments().indexOf(
-        u"--only"_s); // take, fit, drawing, editor, scripture, service, run or library
+        u"--only"_s); // take, fit, drawing, editor, scripture, service, run, clocks or library
     const QString which = only > 0 ? app.arguments().value(only + 1) : QString();
     if (which.isEmpty() || which == u"take")
         benchTake(figures, folder.path());
@@ -328,6 +328,8 @@ int main(int argc, char** argv) {
         benchService(figures, folder.path());
     if (which.isEmpty() || which == u"run")
         benchRun(figures, folder.path());
+    if (which.isEmpty() || which == u"run" || which == u"clocks")
+        benchClocks(figures, folder.path());
     if (which.isEmpty() || which == u"library") {
         benchImportAndSearch(figures, folder.path(), kSongs);
         benchStart(figures, folder.path());

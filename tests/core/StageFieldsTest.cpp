@@ -33,7 +33,7 @@ protected:
     }
     FixedPlan plan{2};
     Service service;
-    const QDateTime since{QDate(2026, 10, 4), QTime(10, 31, 5)};
+    const QDateTime since{QDate(2026, 10, 4), QTime(10, 31, 5, 730)};
 };
 
 TEST_F(StageFields, SayWhatIsSungWhatFollowsAndWhoLeads) {

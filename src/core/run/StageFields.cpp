@@ -25,6 +25,11 @@ QString wordsOn(const OutputSlides& output, const Position& position) {
     return rows.join(u'\n');
 }
 
+/// So that a stopwatch changes together with a clock beside it: one picture a second.
+QString atWholeSecond(const QTime& time) {
+    return QTime(time.hour(), time.minute(), time.second()).toString(QStringLiteral("HH:mm:ss.zzz"));
+}
+
 QString keyText(const Song& song) {
     if (song.key.isEmpty())
         return {};
@@ -80,7 +85,7 @@ Scene withFacts(Scene scene, const StageFacts& facts) {
             object.kind = ObjectKind::Text;
             return object.text.isEmpty();
         case ObjectKind::Stopwatch:
-            object.text = facts.itemSince.time().toString(QStringLiteral("HH:mm:ss.zzz"));
+            object.text = atWholeSecond(facts.itemSince.time());
             return !facts.itemSince.isValid();
         case ObjectKind::Countdown:
             if (!object.text.isEmpty())
