@@ -92,14 +92,14 @@ Header::Header(QWidget* parent) : QWidget(parent) {
 void Header::buildLock() {
     const QString style =
         QStringLiteral("QToolButton { color: %1; border: 1px solid #55646a; border-radius: 4px; "
-                       "padding: 3px 8px; }")
+                       "padding: 3px 8px; } QToolButton:hover { background: #33434a; }")
             .arg(kHeadText.name());
     m_lock = new QToolButton(this);
     m_lock->setObjectName(QStringLiteral("lock"));
     m_lock->setText(tr("Lock"));
-    m_lock->setToolTip(tr("Nothing but running: full screen, no editing, no quitting (F11)"));
-    auto* key = new QShortcut(Qt::Key_F11, m_lock, m_lock, &QToolButton::click);
-    key->setAutoRepeat(false); // it is held down to unlock
+    m_lock->setToolTip(tr("Nothing but running: full screen, no editing, no quitting (Shift+F11)"));
+    // Not the key that is held down to unlock: that would lock again at once.
+    new QShortcut(QKeySequence(QStringLiteral("Shift+F11")), m_lock, m_lock, &QToolButton::click);
     m_lock->setFocusPolicy(Qt::TabFocus);
     m_lock->setStyleSheet(style);
     connect(m_lock, &QToolButton::clicked, this, &Header::lockWanted);

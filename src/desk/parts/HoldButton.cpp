@@ -9,7 +9,9 @@ namespace mivanta {
 
 namespace {
 constexpr int kTickMs = 40;
-}
+/// Some systems repeat a key that is held as releases and presses that say nothing of repeating.
+constexpr int kLetGoMs = 150;
+} // namespace
 
 HoldButton::HoldButton(const QString& text, QKeyCombination keys, int milliseconds, QWidget* parent)
     : QToolButton(parent),
@@ -18,6 +20,9 @@ HoldButton::HoldButton(const QString& text, QKeyCombination keys, int millisecon
     setText(text);
     setFocusPolicy(Qt::NoFocus);
     m_ticks.setInterval(kTickMs);
+    m_letGo.setSingleShot(true);
+    m_letGo.setInterval(kLetGoMs);
+    connect(&m_letGo, &QTimer::timeout, this, &HoldButton::end);
     connect(this, &QToolButton::pressed, this, &HoldButton::begin);
     connect(this, &QToolButton::released, this, &HoldButton::end);
     connect(&m_ticks, &QTimer::timeout, this, &HoldButton::tick);
@@ -30,6 +35,7 @@ void HoldButton::begin() {
 
 void HoldButton::end() {
     m_ticks.stop();
+    m_letGo.stop();
     update();
 }
 
@@ -60,10 +66,11 @@ bool HoldButton::eventFilter(QObject* watched, QEvent* event) {
     if (key->isAutoRepeat())
         return QToolButton::eventFilter(watched, event);
     if (isPress && key->keyCombination() == m_keys) {
+        m_letGo.stop();
         if (!m_ticks.isActive())
             begin();
-    } else if (!isPress && !isDown()) {
-        end(); // whichever of them is let go first
+    } else if (!isPress && m_ticks.isActive() && !isDown()) {
+        m_letGo.start(); // whichever of them is let go first
     }
     return QToolButton::eventFilter(watched, event);
 }

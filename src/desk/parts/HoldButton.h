@@ -31,6 +31,7 @@ private:
     int m_milliseconds;
     QElapsedTimer m_since;
     QTimer m_ticks;
+    QTimer m_letGo; ///< its keys seem to have been let go
 };
 
 } // namespace mivanta
