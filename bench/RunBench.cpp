@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "RunBench.h"
 #include "Figures.h"
+#include "Memory.h"
 #include "SongMaker.h"
 #include "Timing.h"
 #include "desk/app/MainWindow.h"
@@ -71,17 +72,6 @@ double processorSeconds(qint64 pid) {
     const QByteArray stat = file.readAll();
     const QList<QByteArray> fields = stat.mid(stat.lastIndexOf(')') + 2).split(' ');
     return (fields.value(11).toDouble() + fields.value(12).toDouble()) / double(::sysconf(_SC_CLK_TCK));
-}
-
-/// MiB that nobody shares.
-double ownMemory(qint64 pid) {
-    QFile file(u"/proc/%1/smaps_rollup"_s.arg(pid));
-    if (!file.open(QIODevice::ReadOnly))
-        return 0;
-    for (const QByteArray& line : file.readAll().split('\n'))
-        if (line.startsWith("Private_Dirty:"))
-            return line.simplified().split(' ').value(1).toDouble() / 1024;
-    return 0;
 }
 
 /// As the application waits: asleep until something happens.
@@ -222,8 +212,8 @@ void benchManyTakes(Figures& figures, RunWindow& window) {
     for (int i = 0; i < kManyTakes; ++i) {
         if (window.isAtEnd()) {
             malloc_trim(0);
-            players.push_back(ownMemory(player));
-            desks.push_back(ownMemory(::getpid()));
+            players.push_back(memoryOf(player, "Private_Dirty"));
+            desks.push_back(memoryOf(::getpid(), "Private_Dirty"));
             window.jumpTo(0);
         }
         static_cast<void>(window.take());

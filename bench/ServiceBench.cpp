@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "ServiceBench.h"
 #include "Figures.h"
+#include "Memory.h"
 #include "SongMaker.h"
 #include "Timing.h"
 #include "desk/app/MainWindow.h"
@@ -66,13 +67,7 @@ Service mixedService(const QStringList& pictures) {
 /// MiB of this process that nobody shares.
 double ownMemory() {
     malloc_trim(0);
-    QFile file(u"/proc/self/smaps_rollup"_s);
-    if (!file.open(QIODevice::ReadOnly))
-        return 0;
-    for (const QByteArray& line : file.readAll().split('\n'))
-        if (line.startsWith("Private_Dirty:"))
-            return line.simplified().split(' ').value(1).toDouble() / 1024;
-    return 0;
+    return memoryOf(QCoreApplication::applicationPid(), "Private_Dirty");
 }
 
 class ServiceWindow {

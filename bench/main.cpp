@@ -3,6 +3,7 @@
 #include "Editing.h"
 #include "Figures.h"
 #include "LookBench.h"
+#include "Memory.h"
 #include "RunBench.h"
 #include "ScriptureBench.h"
 #include "ServiceBench.h"
@@ -210,17 +211,6 @@ void benchTake(Figures& figures, const QString& folder) {
     player.quit();
 }
 
-/// Memory that the process has for itself, in MiB (Pss: shared pages count by the share).
-double memoryOf(qint64 process) {
-    QFile file(u"/proc/%1/smaps_rollup"_s.arg(process));
-    if (!file.open(QIODevice::ReadOnly))
-        return 0;
-    for (const QByteArray& line : file.readAll().split('\n'))
-        if (line.startsWith("Pss:"))
-            return line.simplified().split(' ').value(1).toDouble() / 1024;
-    return 0;
-}
-
 struct Started {
     double ms = 0;     ///< from starting the program until its window is up and its search answers
     double memory = 0; ///< MiB, when nothing happens any more; 0 = not measured
@@ -249,7 +239,7 @@ Started startUp(const QString& library, bool search = false) {
                                          u"windowfocus"_s, u"--sync"_s, u"key"_s, u"ctrl+f"_s, u"type"_s,
                                          u"tinslaka mervorin"_s});
         QThread::sleep(4);
-        started.memory = memoryOf(process.processId());
+        started.memory = memoryOf(process.processId(), "Pss");
     }
     ::kill(pid_t(process.processId()), SIGTERM);
     process.waitForFinished();

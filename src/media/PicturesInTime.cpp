@@ -21,6 +21,14 @@ PicturesInTime::PicturesInTime(std::shared_ptr<PictureProxies> proxies, int pati
 
 PicturesInTime::~PicturesInTime() = default;
 
+PictureProxies::Loader PicturesInTime::loader(std::shared_ptr<PicturesInTime> pictures, Late late) {
+    if (!pictures)
+        return {};
+    return [pictures = std::move(pictures), late = std::move(late)](const QString& name, QSize size) {
+        return pictures->picture(name, size, *late);
+    };
+}
+
 std::shared_ptr<PicturesInTime::Fetch> PicturesInTime::fetchOf(const QString& name, QSize size) {
     const QString key = QStringLiteral("%1 %2x%3").arg(name).arg(size.width()).arg(size.height());
     const QMutexLocker lock(&m_lock);

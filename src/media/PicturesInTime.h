@@ -18,6 +18,10 @@ public:
     /// and there when it is asked for later.
     [[nodiscard]] QImage picture(const QString& name, QSize size, std::atomic<bool>& late);
 
+    /// picture() as a function that keeps both alive; an empty one without pictures.
+    using Late = std::shared_ptr<std::atomic<bool>>;
+    [[nodiscard]] static PictureProxies::Loader loader(std::shared_ptr<PicturesInTime> pictures, Late late);
+
 private:
     struct Fetch;
     [[nodiscard]] std::shared_ptr<Fetch> fetchOf(const QString& name, QSize size);

@@ -181,15 +181,6 @@ void PreparedFrames::prepareNext() {
     }
 }
 
-RenderSources PreparedFrames::sources(const QDateTime& now, std::shared_ptr<std::atomic<bool>> late) const {
-    if (!m_pictures)
-        return {{}, now};
-    return {[pictures = m_pictures, late = std::move(late)](const QString& name, QSize size) {
-                return pictures->picture(name, size, *late);
-            },
-            now};
-}
-
 void PreparedFrames::draw(const Scene& scene, QSize size, const QByteArray& key, const QDateTime& now,
                           Urgency urgency) {
     const auto drawing = m_drawing.constFind(key);
@@ -197,7 +188,9 @@ void PreparedFrames::draw(const Scene& scene, QSize size, const QByteArray& key,
         return;
     m_drawing[key] = urgency;
     const auto late = std::make_shared<std::atomic<bool>>(false);
-    Job job{scene, size, key, behindKeyOf(scene, size, now), {}, sources(now, late), late};
+    Job job{
+        scene, size, key, behindKeyOf(scene, size, now), {}, {PicturesInTime::loader(m_pictures, late), now},
+        late};
     job.behind = m_behind.value(job.behindKey).lock();
     QThreadPool& pool = urgency == Urgency::Now ? m_urgent : m_ahead;
     pool.start([this, job = std::move(job), urgency] {

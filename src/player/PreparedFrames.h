@@ -54,7 +54,6 @@ private:
         std::shared_ptr<std::atomic<bool>> isLate; ///< set while drawing
     };
     [[nodiscard]] static FramePtr drawn(const Job& job);
-    [[nodiscard]] RenderSources sources(const QDateTime& now, std::shared_ptr<std::atomic<bool>> late) const;
     void draw(const Scene& scene, QSize size, const QByteArray& key, const QDateTime& now, Urgency urgency);
     void finished(const FramePtr& frame);
     void prepareNext();

@@ -1,14 +1,17 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/parts/ThumbnailStore.h"
 #include "link/SceneCodec.h"
-#include "media/PictureProxies.h"
+#include "media/PicturesInTime.h"
 #include "render/SceneRenderer.h"
+#include <QTimer>
 
 namespace mivanta {
 
 namespace {
 constexpr int kMostKib = 96 * 1024;
-}
+constexpr int kPatienceMs = 1500; // with a disk that hangs; then a picture is drawn without its own
+constexpr int kAgainMs = 2000;
+} // namespace
 
 ThumbnailStore::ThumbnailStore(QObject* parent) : QObject(parent), m_pictures(kMostKib) {
     m_pool.setMaxThreadCount(1);
@@ -20,7 +23,8 @@ ThumbnailStore::~ThumbnailStore() {
 }
 
 void ThumbnailStore::setPictures(const QString& folder, const QString& cacheFolder) {
-    m_proxies = std::make_shared<PictureProxies>(folder, cacheFolder);
+    m_source =
+        std::make_shared<PicturesInTime>(std::make_shared<PictureProxies>(folder, cacheFolder), kPatienceMs);
     forget();
 }
 
@@ -39,16 +43,22 @@ QPixmap ThumbnailStore::get(const Scene& scene, QSize size) {
     if (m_drawing.contains(key))
         return {};
     m_drawing.insert(key, true);
-    const RenderSources sources{PictureProxies::loader(m_proxies)};
-    m_pool.start([this, scene, size, key, sources] {
+    const auto late = std::make_shared<std::atomic<bool>>(false);
+    const RenderSources sources{PicturesInTime::loader(m_source, late)};
+    m_pool.start([this, scene, size, key, sources, late] {
         const QImage image = renderScene(scene, size, sources);
         QMetaObject::invokeMethod(
             this,
-            [this, image, key] {
+            [this, image, key, isLate = late->load()] {
                 m_drawing.remove(key);
                 m_pictures.insert(key, new QPixmap(QPixmap::fromImage(image)),
                                   int(image.sizeInBytes() / 1024) + 1);
                 Q_EMIT ready();
+                if (isLate)
+                    QTimer::singleShot(kAgainMs, this, [this, key] {
+                        m_pictures.remove(key);
+                        Q_EMIT ready();
+                    });
             },
             Qt::QueuedConnection);
     });

@@ -10,7 +10,7 @@
 
 namespace mivanta {
 
-class PictureProxies;
+class PicturesInTime;
 
 /// Small pictures of scenes, drawn on other threads and remembered. GUI thread.
 class ThumbnailStore : public QObject {
@@ -30,7 +30,7 @@ Q_SIGNALS:
     void ready();
 
 private:
-    std::shared_ptr<PictureProxies> m_proxies;
+    std::shared_ptr<PicturesInTime> m_source;
     QThreadPool m_pool;
     QCache<QByteArray, QPixmap> m_pictures; ///< cost in KiB
     QHash<QByteArray, bool> m_drawing;
