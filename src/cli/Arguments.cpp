@@ -15,7 +15,8 @@ QString usageText() {
   import PATH... [--twins keep|skip|replace|merge]    bring in song files and folders
   import PATH... --look                               only say what is in them and what is like it
   import PATH --translation CODE                      bring in scripture: USFM, OSIS, a verse a line;
-                                                      a file, a folder or a ZIP is one translation
+                                                      a file, a folder or a ZIP is one translation; where not
+                                                      all can be read, --as-it-is brings in what can
   import PATH... --texts                              bring in spoken texts
   export (SONG | --all) --format FORMAT --to DIR   write songs to files
      FORMAT: chordpro, text, csv, pdf (charts with chords), lyrics (PDF); sheets take --columns 2
@@ -145,6 +146,7 @@ Result<Arguments> readArguments(const QStringList& arguments) {
         parser.addOption({name, {}, u"VALUE"_s});
     parser.addOption(QCommandLineOption(u"never-sung"_s));
     parser.addOption(QCommandLineOption(u"all"_s));
+    parser.addOption(QCommandLineOption(u"as-it-is"_s));
     parser.addOption(QCommandLineOption(u"json"_s));
     parser.addOption(QCommandLineOption(QStringList{u"h"_s, u"help"_s}));
     if (!parser.parse(arguments))
@@ -171,6 +173,7 @@ Result<Arguments> readArguments(const QStringList& arguments) {
     result.translation = parser.value(u"translation"_s);
     result.kind = parser.value(u"kind"_s).toLower();
     result.how = parser.value(u"how"_s).toLower();
+    result.asItIs = parser.isSet(u"as-it-is"_s);
     result.all = parser.isSet(u"all"_s);
     result.json = parser.isSet(u"json"_s);
     result.filter = {parser.value(u"topic"_s),

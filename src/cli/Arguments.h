@@ -19,6 +19,7 @@ struct Arguments {
     QString twins;       ///< --twins: keep, skip, replace, merge; empty = not said
     bool look = false;   ///< --look
     QString translation; ///< --translation: a short name
+    bool asItIs = false; ///< --as-it-is: also where not all of it can be read
     QString kind;        ///< --kind: song, scripture, text; empty = song
     QString how;         ///< --how: all, phrase, near
     bool texts = false;  ///< --texts

@@ -56,6 +56,19 @@ Result<int> runImportTranslation(Library& library, const Arguments& arguments, Q
     if (!text)
         return tl::unexpected(text.error());
     text->details.shortName = arguments.translation;
+    if (text->needsAPerson() && !arguments.asItIs) {
+        for (const ScriptureDamage& damage : text->damages)
+            out << u"left out: %1%2: %3\n"_s.arg(
+                damage.file, damage.line > 0 ? u", line %1"_s.arg(damage.line) : QString(), damage.text);
+        for (const UnnamedBook& book : text->unnamed)
+            out << u"not known: the book \u201c%1\u201d (line %2, %3 verses)\n"_s.arg(book.name)
+                       .arg(book.line)
+                       .arg(book.verses.size());
+        for (const QString& place : text->missing(20))
+            out << u"not there: %1\n"_s.arg(place);
+        return failure(u"not all of this can be read; nothing was changed"_s, arguments.words.first(),
+                       u"Say --as-it-is to bring in the %1 verses that can."_s.arg(text->verseCount()));
+    }
     const auto stored = library.scripture().store(*text);
     if (!stored)
         return tl::unexpected(stored.error());

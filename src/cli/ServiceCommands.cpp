@@ -95,19 +95,35 @@ struct WithMedia {
     Service service;
     QString folder;
     PackPlan plan;
+    bool isPacked = false;
 };
 
 Result<WithMedia> withMedia(const Arguments& arguments) {
     auto opened = openService(arguments.words[1]);
     if (!opened)
         return tl::unexpected(opened.error());
-    WithMedia result{std::move(opened->service), mediaFolderOf(arguments.library), {}};
+    WithMedia result{std::move(opened->service), mediaFolderOf(arguments.library), {}, opened->isPacked};
     const QString beside = QFileInfo(arguments.words[1]).absolutePath() + u"/media"_s;
     if (!missingMedia(result.service, result.folder).empty() && QDir(beside).exists())
         result.folder = beside;
     result.service.media = mediaFactsOf(result.service, result.folder, {});
     result.plan = planPack(result.service, result.folder, fontFilesOf(fontsOf(result.service)));
     return result;
+}
+
+/// What a packed service carries is not missing.
+Result<void> countCarried(WithMedia& found, const QString& path) {
+    const auto zip = ZipReader::openFile(path);
+    if (!zip)
+        return tl::unexpected(zip.error());
+    for (const MediaFact& fact : missingMedia(found.service, found.folder)) {
+        const QString entry = QLatin1String(kMediaFolder) + fact.name;
+        if (!zip->has(entry))
+            continue;
+        found.plan.files.push_back({entry, {}, fact.title, zip->sizeOf(entry)});
+        found.plan.missing.removeOne(fact.title.isEmpty() ? fact.name : fact.title);
+    }
+    return {};
 }
 
 QString sizeText(qint64 bytes) {
@@ -117,9 +133,12 @@ QString sizeText(qint64 bytes) {
 } // namespace
 
 Result<int> runCheckFiles(const Arguments& arguments, QTextStream& out) {
-    const auto read = withMedia(arguments);
+    auto read = withMedia(arguments);
     if (!read)
         return tl::unexpected(read.error());
+    if (read->isPacked)
+        if (const auto counted = countCarried(*read, arguments.words[1]); !counted)
+            return tl::unexpected(counted.error());
     const PackPlan& plan = read->plan;
     if (arguments.json) {
         QJsonArray files;

@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/app/FocusWithoutManager.h"
 #include "desk/app/MainWindow.h"
 #include "desk/app/RunSocket.h"
 #include "desk/parts/Style.h"
@@ -8,6 +9,22 @@
 #include <QApplication>
 #include <QCommandLineParser>
 #include <QFileInfo>
+#include <QSessionManager>
+
+namespace {
+
+mivanta::DoorRequest wantedBy(const QCommandLineParser& parser) {
+    using Kind = mivanta::DoorRequest::Kind;
+    const auto absolute = [](const QString& path) { return QFileInfo(path).absoluteFilePath(); };
+    if (parser.isSet(QStringLiteral("new")))
+        return {Kind::StartNew};
+    if (parser.isSet(QStringLiteral("begin-with")))
+        return {Kind::BeginWith, absolute(parser.value(QStringLiteral("begin-with")))};
+    const QString file = parser.positionalArguments().value(0);
+    return file.isEmpty() ? mivanta::DoorRequest() : mivanta::DoorRequest{Kind::Open, absolute(file)};
+}
+
+} // namespace
 
 int main(int argc, char** argv) {
     QApplication app(argc, argv);
@@ -22,27 +39,61 @@ int main(int argc, char** argv) {
     parser.addOption(
         {QStringLiteral("library"), QStringLiteral("The library's folder."), QStringLiteral("DIR")});
     parser.addOption({QStringLiteral("run"), QStringLiteral("Start on the Run desk.")});
+    parser.addOption(
+        {QStringLiteral("second"), QStringLiteral("A second window, to prepare while the first one runs.")});
+    parser.addOption({QStringLiteral("new"), QStringLiteral("Begin with a new service.")});
+    parser.addOption({QStringLiteral("begin-with"),
+                      QStringLiteral("Begin with a service as it is in this file, to be saved elsewhere."),
+                      QStringLiteral("FILE")});
     parser.addPositionalArgument(QStringLiteral("FILE"), QStringLiteral("A service to open."),
                                  QStringLiteral("[FILE]"));
     parser.process(app);
 
-    mivanta::loadShippedFonts();
-    mivanta::applyStyle(app);
     const QString library = parser.isSet(QStringLiteral("library"))
                                 ? QFileInfo(parser.value(QStringLiteral("library"))).absoluteFilePath()
                                 : mivanta::usualLibraryFolder();
-    const QString file = parser.positionalArguments().value(0);
-    mivanta::Session session({library, file.isEmpty() ? QString() : QFileInfo(file).absoluteFilePath(),
+    const bool isSecond = parser.isSet(QStringLiteral("second"));
+    const mivanta::DoorRequest wanted = wantedBy(parser);
+    // A second start shows the window that is there already, and has it open what was double-clicked.
+    if (mivanta::Door::knock(mivanta::Door::pathOf(mivanta::sessionFolder(library), isSecond), wanted))
+        return 0;
+
+    mivanta::loadShippedFonts();
+    mivanta::applyStyle(app);
+    const bool opensItself = !isSecond && wanted.kind == mivanta::DoorRequest::Kind::Open;
+    mivanta::Session session({library, opensItself ? wanted.path : QString(),
                               parser.isSet(QStringLiteral("run")), QCoreApplication::applicationFilePath(),
-                              QCoreApplication::applicationDirPath() + QStringLiteral("/mivanta-player")});
+                              QCoreApplication::applicationDirPath() + QStringLiteral("/mivanta-player"),
+                              isSecond});
     mivanta::MainWindow window(session);
     mivanta::RunSocket remote(session);
     // Not before the player has taken these desks: others may be at work with this library.
     QObject::connect(&session.player(), &mivanta::PlayerClient::welcomed, &remote, [&] {
+        if (isSecond)
+            return;
         const auto listening = remote.listen(mivanta::runSocketPath(mivanta::sessionFolder(library)));
         if (!listening)
             Q_EMIT session.problem(listening.error());
+        window.listenAtDoor();
     });
+    QObject::connect(&session, &mivanta::Session::ready, &window, [&] {
+        if (isSecond)
+            window.listenAtDoor();
+        if (!opensItself)
+            window.obey(wanted);
+    });
+    QObject::connect(
+        &app, &QGuiApplication::commitDataRequest, &window,
+        [&](QSessionManager& manager) {
+            const bool mayAsk = manager.allowsInteraction();
+            const bool goes = window.prepareToLogOut(mayAsk);
+            if (mayAsk)
+                manager.release();
+            if (!goes)
+                manager.cancel();
+        },
+        Qt::DirectConnection);
+    new mivanta::FocusWithoutManager(&app);
     window.show();
     session.start();
     return app.exec();

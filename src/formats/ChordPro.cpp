@@ -151,7 +151,7 @@ private:
             m_section.heading = ofKind;
         else
             m_section.heading = readAnyHeading(m_section.bandOnly ? QStringLiteral("Instrumental")
-                                                                  : kind[0].toUpper() + kind.mid(1));
+                                                                  : kind.left(1).toUpper() + kind.mid(1));
     }
 
     void endSection(const QString& kind) {

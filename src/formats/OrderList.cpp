@@ -99,8 +99,8 @@ QString withoutAside(const QString& text, OrderLine& line) {
         const auto seconds = inside.contains(unit) ? lengthFrom(inside) : std::nullopt;
         if (seconds)
             line.seconds = seconds;
-        else if (inside.size() <= kLongestLeader && inside.front().isUpper() && line.leader.isEmpty() &&
-                 inside.size() > 2 && !inside.contains(QRegularExpression(u"\\d"_s)))
+        else if (inside.size() > 2 && inside.size() <= kLongestLeader && inside.front().isUpper() &&
+                 line.leader.isEmpty() && !inside.contains(QRegularExpression(u"\\d"_s)))
             line.leader = inside;
         else
             break;

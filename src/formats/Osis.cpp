@@ -1,5 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/Osis.h"
+#include "formats/XmlRecovery.h"
+#include <QBuffer>
 #include <QSet>
 #include <QXmlStreamReader>
 
@@ -53,13 +55,18 @@ public:
             return failure(u"this is no OSIS file: it has no osisText"_s, m_where, u"Choose another file."_s);
         ScriptureText text = m_builder.finish();
         text.details = m_details;
+        text.damages = std::move(m_damages);
         return text;
     }
+    /// The XML itself is broken, not what it says.
+    [[nodiscard]] bool isBroken() const { return m_xml.hasError(); }
 
 private:
     void fail(const QString& what, const QString& remedy) {
         m_error = Error{what, u"%1, line %2"_s.arg(m_where).arg(m_xml.lineNumber()), remedy};
     }
+    /// What stands here is left out; what follows is read.
+    void damage(const QString& what) { m_damages.push_back({m_where, line(), what}); }
     [[nodiscard]] QString attribute(const QString& name) const {
         return m_xml.attributes().value(name).toString();
     }
@@ -123,7 +130,7 @@ private:
         if (place)
             m_builder.startBook(place->book);
         else
-            fail(u"\u201c%1\u201d is no book that OSIS knows"_s.arg(id), u"Mend the osisID of this book."_s);
+            damage(u"\u201c%1\u201d is no book that OSIS knows"_s.arg(id));
         m_book = place ? place->book : BookCode();
     }
 
@@ -133,7 +140,7 @@ private:
             return; // the end of a milestone
         const auto place = placeOf(id);
         if (!place || place->chapter <= 0 || !enterBook(place->book))
-            fail(u"\u201c%1\u201d is no chapter"_s.arg(id), u"Mend the osisID of this chapter."_s);
+            damage(u"\u201c%1\u201d is no chapter"_s.arg(id));
         else {
             m_builder.startChapter(place->chapter);
             m_builder.startPiece(VerseStart::Paragraph);
@@ -157,8 +164,8 @@ private:
         const auto first = placeOf(ids.value(0));
         const auto last = placeOf(ids.isEmpty() ? QString() : ids.last());
         if (!first || !last || first->verse <= 0 || last->verse < first->verse || first->chapter <= 0) {
-            fail(u"\u201c%1\u201d is no verse"_s.arg(attribute(u"osisID"_s)),
-                 u"Mend the osisID of this verse."_s);
+            damage(u"\u201c%1\u201d is no verse"_s.arg(attribute(u"osisID"_s)));
+            m_builder.endVerse();
             return;
         }
         enterBook(first->book);
@@ -220,6 +227,7 @@ private:
     bool m_inHeader = false;
     bool m_isOsis = false;
     bool m_isMilestone = false;
+    std::vector<ScriptureDamage> m_damages;
     std::optional<Error> m_error;
 };
 
@@ -228,7 +236,23 @@ private:
 Result<ScriptureText> readOsis(QIODevice& device, const QString& where) {
     if (!device.isSequential() && device.size() > kLargestOsis)
         return failure(u"the file is larger than any scripture"_s, where, u"Choose another file."_s);
-    return Reader(device, where).run();
+    QByteArray bytes = device.read(kLargestOsis);
+    QBuffer whole(&bytes);
+    whole.open(QIODevice::ReadOnly);
+    Reader reader(whole, where);
+    auto read = reader.run();
+    if (read || !reader.isBroken())
+        return read;
+    // One wrong tag is no reason to lose the other 31,000 verses.
+    RecoveredXml recovered = recoveredXml(bytes);
+    QBuffer mended(&recovered.bytes);
+    mended.open(QIODevice::ReadOnly);
+    auto saved = Reader(mended, where).run();
+    if (!saved || saved->books.empty())
+        return read;
+    for (const RecoveredXml::Fault& fault : recovered.faults)
+        saved->damages.push_back({where, fault.line, u"this XML is damaged: %1"_s.arg(fault.text)});
+    return saved;
 }
 
 } // namespace mivanta

@@ -6,8 +6,9 @@ namespace mivanta {
 
 /// Reads one song from plain text.
 ///
+/// Its lines are understood by core/song/LyricSheet, as those of a paste are.
 /// - Details first, as "Title: …", "Words: …", "Key: G", "Order: V1 C V2 C"; or a first line alone as title.
-/// - Headings "Verse 1", "[Chorus]", "# Bridge", "Verse 1:"; a heading without words repeats its part.
+/// - A heading without words repeats its part.
 /// - Without headings, parts are divided at blank lines; words that come again are the chorus.
 /// - "---" is a slide break, as is a blank line under a heading; chords in brackets are chords.
 [[nodiscard]] std::vector<ReadSong> parsePlainText(const QString& text, const QString& fallbackTitle);

@@ -89,6 +89,9 @@ Result<void> add(ScriptureText& all, ScriptureText file, const QString& where) {
         all.books.push_back(std::move(book));
     }
     all.warnings.insert(all.warnings.end(), file.warnings.begin(), file.warnings.end());
+    all.damages.insert(all.damages.end(), file.damages.begin(), file.damages.end());
+    for (UnnamedBook& book : file.unnamed)
+        all.unnamed.push_back(std::move(book));
     for (auto [to, from] : {std::pair(&all.details.name, &file.details.name),
                             std::pair(&all.details.shortName, &file.details.shortName),
                             std::pair(&all.details.language, &file.details.language),
@@ -151,9 +154,11 @@ Result<ScriptureText> readTranslation(const QString& path, const ScriptureProgre
         if (!file)
             errors.push_back(file.error());
     }
-    if (!errors.empty())
+    if (!errors.empty() && all.books.empty() && all.unnamed.empty())
         return tl::unexpected(together(errors, path));
-    if (all.books.empty())
+    for (const Error& error : errors) // the other files can be read all the same
+        all.damages.push_back({error.where, 0, error.what});
+    if (all.books.empty() && all.unnamed.empty())
         return failure(u"there is no scripture here"_s, path,
                        u"Choose USFM or OSIS files, or text with a verse a line."_s);
     std::stable_sort(all.books.begin(), all.books.end(),

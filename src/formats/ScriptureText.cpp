@@ -11,6 +11,40 @@ int ScriptureText::verseCount() const {
     return count;
 }
 
+bool ScriptureText::nameBook(const QString& name, BookCode code) {
+    const auto at =
+        std::find_if(unnamed.begin(), unnamed.end(), [&](const UnnamedBook& b) { return b.name == name; });
+    const bool isThere =
+        std::any_of(books.begin(), books.end(), [&](const ScriptureBook& book) { return book.code == code; });
+    if (at == unnamed.end() || isThere)
+        return false;
+    ScriptureBook book{code, name, {}, std::move(at->verses)};
+    for (Verse& verse : book.verses)
+        verse.book = code;
+    unnamed.erase(at);
+    books.push_back(std::move(book));
+    std::stable_sort(books.begin(), books.end(),
+                     [](const ScriptureBook& a, const ScriptureBook& b) { return a.code < b.code; });
+    return true;
+}
+
+QStringList ScriptureText::missing(int most) const {
+    QStringList places;
+    const Outline all = outline();
+    for (const OutlineBook& book : all.books) {
+        int before = 0;
+        for (const OutlineChapter& chapter : book.chapters) {
+            for (int number = before + 1; number < chapter.number && places.size() < most; ++number)
+                places << QStringLiteral("%1 %2").arg(book.name).arg(number);
+            for (const int verse : chapter.missing)
+                if (places.size() < most)
+                    places << QStringLiteral("%1 %2:%3").arg(book.name).arg(chapter.number).arg(verse);
+            before = chapter.number;
+        }
+    }
+    return places;
+}
+
 Outline ScriptureText::outline() const {
     Outline outline{details.shortName.isEmpty() ? details.name : details.shortName, details.language, {}};
     for (const ScriptureBook& book : books) {

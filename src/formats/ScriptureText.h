@@ -21,11 +21,35 @@ struct ScriptureWarning {
     QString text;
 };
 
+/// A place that could not be read: what stands there was left out.
+struct ScriptureDamage {
+    QString file;
+    int line = 0; ///< 0 = the whole file
+    QString text; ///< what is wrong with it
+};
+
+/// Verses under a name that no book is known by.
+struct UnnamedBook {
+    QString name;
+    int line = 0; ///< of the first of them
+    std::vector<Verse> verses;
+};
+
 /// A translation as files have it.
 struct ScriptureText {
     Translation details; ///< what the files say of it; the id is null
     std::vector<ScriptureBook> books;
     std::vector<ScriptureWarning> warnings;
+    std::vector<ScriptureDamage> damages;
+    std::vector<UnnamedBook> unnamed;
+
+    /// Something was left out, or is not known: somebody has to see it before anything is stored.
+    [[nodiscard]] bool needsAPerson() const { return !damages.empty() || !unnamed.empty(); }
+    /// The book of that name is this one; false when there is none of that name, or this book is there
+    /// already.
+    bool nameBook(const QString& name, BookCode code);
+    /// What is not there between what is: "Luke 3", "Luke 5:7". `most`: how many are named.
+    [[nodiscard]] QStringList missing(int most) const;
 
     [[nodiscard]] int verseCount() const;
     [[nodiscard]] Outline outline() const;

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/SongBuilder.h"
 #include "core/song/PartEdits.h"
+#include "core/song/SheetDetails.h"
 #include "core/song/SingingOrder.h"
 #include <QRegularExpression>
 #include <algorithm>
@@ -38,9 +39,18 @@ void addAuthors(Song& song, AuthorRole role, const QString& value) {
         song.authors.push_back({role, name});
 }
 
+/// A chorus that is written out again has other commas as often as not.
+QString lettersOf(const QString& words) {
+    QString letters;
+    for (const QChar c : words)
+        if (c.isLetterOrNumber())
+            letters += c.toLower();
+    return letters.isEmpty() ? words : letters;
+}
+
 bool sameWords(const std::vector<Line>& a, const std::vector<Line>& b) {
     return std::equal(a.begin(), a.end(), b.begin(), b.end(), [](const Line& x, const Line& y) {
-        return x.words.compare(y.words, Qt::CaseInsensitive) == 0 && x.breakBefore == y.breakBefore;
+        return lettersOf(x.words) == lettersOf(y.words) && x.breakBefore == y.breakBefore;
     });
 }
 
@@ -55,49 +65,45 @@ QString quotedDetail(const QString& name) {
 }
 
 bool SongBuilder::setDetail(const QString& rawName, const QString& value) {
-    QString name = rawName.toLower();
-    name.remove(u' ').remove(u'_').remove(u'-');
-    const auto is = [&](std::initializer_list<const char*> names) {
-        return std::any_of(names.begin(), names.end(),
-                           [&](const char* n) { return name == QLatin1String(n); });
-    };
-    if (is({"title", "t"}))
+    const QString name = detailNamed(rawName);
+    const auto is = [&](const char* known) { return name == QLatin1String(known); };
+    if (is("title"))
         m_song.title = value;
-    else if (is({"subtitle", "st", "othertitle", "alternativetitle"}))
+    else if (is("subtitle"))
         m_song.otherTitles << value;
-    else if (is({"lyricist", "words", "wordsby", "lyrics", "lyricsby", "artist", "author", "by"}))
+    else if (is("words"))
         addAuthors(m_song, AuthorRole::Words, value);
-    else if (is({"composer", "music", "musicby", "tune"}))
+    else if (is("music"))
         addAuthors(m_song, AuthorRole::Music, value);
-    else if (is({"translator", "translation", "translationby"}))
+    else if (is("translation"))
         addAuthors(m_song, AuthorRole::Translation, value);
-    else if (is({"arranger", "arrangement", "arrangementby"}))
+    else if (is("arrangement"))
         addAuthors(m_song, AuthorRole::Arrangement, value);
-    else if (is({"copyright"}))
+    else if (is("copyright"))
         m_song.copyright = value;
-    else if (is({"licence", "license", "licencenumber", "licenceno"}))
+    else if (is("licence"))
         m_song.licenceNumber = value;
-    else if (is({"book", "hymnal", "songbook"}))
+    else if (is("book"))
         m_song.bookNumbers.push_back(bookNumber(value));
-    else if (is({"key"}))
+    else if (is("key"))
         m_song.key = value;
-    else if (is({"tempo", "bpm"}))
+    else if (is("tempo"))
         m_song.tempo = std::clamp(value.section(u' ', 0, 0).toInt(), 0, 400);
-    else if (is({"time", "timesignature"}))
+    else if (is("time"))
         m_song.timeSignature = value;
-    else if (is({"capo"}))
+    else if (is("capo"))
         m_song.capo = std::clamp(value.toInt(), 0, 12);
-    else if (is({"topic", "topics"}))
+    else if (is("topic"))
         m_song.topics << names(value);
-    else if (is({"language"}))
+    else if (is("language"))
         m_song.language = value;
-    else if (is({"note", "notes"}))
+    else if (is("notes"))
         m_song.notes += (std::exchange(m_hasNotes, true) ? QStringLiteral("\n") : QString()) + value;
-    else if (is({"theme"}))
+    else if (is("theme"))
         m_song.usualTheme = value;
-    else if (is({"track", "backingtrack"}))
+    else if (is("track"))
         m_song.backingTrack = value;
-    else if (is({"ordername"}))
+    else if (is("order_name"))
         m_song.orderName = value;
     else
         return false;
@@ -105,10 +111,10 @@ bool SongBuilder::setDetail(const QString& rawName, const QString& value) {
 }
 
 bool SongBuilder::setOrder(const QString& name, const QString& text, int fileLine) {
-    const QString plain = name.toLower().remove(u'_').remove(u' ');
+    const QString plain = detailNamed(name);
     if (plain == QLatin1String("order"))
         m_orders.push_back({true, {}, text, fileLine});
-    else if (plain == QLatin1String("otherorder"))
+    else if (plain == QLatin1String("other_order"))
         m_orders.push_back({false, text.section(u':', 0, 0).trimmed(), text.section(u':', 1), fileLine});
     else
         return false;

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/VerseLines.h"
+#include "core/scripture/BookNames.h"
 #include "formats/TextDecoding.h"
 #include <QRegularExpression>
 
@@ -21,13 +22,18 @@ public:
             const QString line = raw.trimmed().toString();
             if (line.isEmpty() || line.startsWith(u'#'))
                 continue;
+            m_problem.clear();
             if (!verse(line) && !detail(line))
-                return failure(u"\u201c%1\u201d is no verse"_s.arg(line.left(40)),
-                               u"%1, line %2"_s.arg(m_where).arg(m_line),
-                               m_problem.isEmpty() ? u"Write each verse as Luke 5:1 and its words."_s
-                                                   : m_problem);
+                m_damages.push_back({m_where, m_line,
+                                     u"\u201c%1\u201d is no verse"_s.arg(line.left(40)) +
+                                         (m_problem.isEmpty() ? QString() : u": "_s + m_problem)});
         }
+        if (!m_damages.empty() && int(m_damages.size()) >= m_verses) // then it is no scripture at all
+            return failure(m_damages.front().text, u"%1, line %2"_s.arg(m_where).arg(m_damages.front().line),
+                           u"Write each verse as Luke 5:1 and its words."_s);
         ScriptureText read = m_builder.finish();
+        takeUnnamed(read);
+        read.damages = std::move(m_damages);
         read.details = m_details;
         for (ScriptureBook& book : read.books)
             book.name = m_names.value(book.code);
@@ -41,41 +47,53 @@ private:
         const auto match = form.match(line);
         if (!match.hasMatch())
             return false;
-        const auto book = bookOf(match.captured(1));
+        const BookCode book = bookOf(match.captured(1));
         const int chapter = match.captured(2).toInt();
         const int first = match.captured(3).toInt();
         const int last = match.captured(4).isEmpty() ? first : match.captured(4).toInt();
-        if (!book) {
-            m_problem =
-                u"No book is called \u201c%1\u201d; use English names or codes, or a line \u201cBook: LUK %1\u201d before."_s
-                    .arg(match.captured(1));
-            return false;
-        }
         if (chapter == 0 || first == 0 || last < first)
             return false;
-        if (!m_builder.hasBook() || !(m_builder.book().code == *book)) {
-            if (m_seen.contains(*book)) {
-                m_problem = u"Put all verses of one book together."_s;
+        if (!m_builder.hasBook() || !(m_builder.book().code == book)) {
+            if (m_seen.contains(book)) {
+                m_problem = u"put all verses of one book together"_s;
                 return false;
             }
-            m_seen.insert(*book);
-            m_builder.startBook(*book);
+            m_seen.insert(book);
+            m_builder.startBook(book);
         }
         if (m_builder.chapter() != chapter)
             m_builder.startChapter(chapter);
         m_builder.startVerse(first, last, m_line);
         m_builder.addWords(match.capturedView(5));
+        ++m_verses;
         return true;
     }
 
-    std::optional<BookCode> bookOf(const QString& name) {
+    /// A name that no book is known by stands for a book of its own, until a person says which.
+    BookCode bookOf(const QString& name) {
         const auto known = m_books.constFind(name);
         if (known != m_books.constEnd())
             return *known;
-        const auto book = bookFromName(name);
-        if (book)
-            m_books.insert(name, *book);
-        return book;
+        auto book = bookFromAnyName(name);
+        if (!book) {
+            book = BookCode::fromText(u"Y%1"_s.arg(m_unnamed.size() % 100, 2, 10, QLatin1Char('0')));
+            m_unnamed.push_back({name, m_line, {}});
+        }
+        m_books.insert(name, *book);
+        return *book;
+    }
+
+    void takeUnnamed(ScriptureText& read) {
+        for (size_t i = 0; i < m_unnamed.size(); ++i) {
+            const auto code = m_books.value(m_unnamed[i].name);
+            const auto at = std::find_if(read.books.begin(), read.books.end(),
+                                         [&](const ScriptureBook& book) { return book.code == code; });
+            if (at == read.books.end())
+                continue;
+            m_unnamed[i].verses = std::move(at->verses);
+            read.books.erase(at);
+            read.unnamed.push_back(std::move(m_unnamed[i]));
+        }
     }
 
     bool detail(const QString& line) {
@@ -109,6 +127,9 @@ private:
     QHash<BookCode, QString> m_names;
     QSet<BookCode> m_seen;
     QString m_problem;
+    std::vector<ScriptureDamage> m_damages;
+    std::vector<UnnamedBook> m_unnamed;
+    int m_verses = 0;
     int m_line = 0;
 };
 

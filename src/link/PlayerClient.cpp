@@ -8,6 +8,7 @@ namespace mivanta {
 
 namespace {
 constexpr int kRetryMs = 15;
+constexpr int kWatchMs = 250; // an observer waits for somebody else's player
 constexpr int kLaunchPatienceMs = 5000;
 constexpr int kMostLaunches = 5; // in a row without a welcome
 constexpr int kQuickDeathMs = 1000;
@@ -37,7 +38,7 @@ void PlayerClient::tryToConnect() {
         socket->deleteLater();
         if (!m_setup.playerProgram.isEmpty())
             launch();
-        m_retry.start(kRetryMs);
+        m_retry.start(m_setup.playerProgram.isEmpty() ? kWatchMs : kRetryMs);
     });
     socket->connectToServer(playerSocketPath(m_setup.sessionFolder));
 }
@@ -68,6 +69,8 @@ void PlayerClient::connected(QLocalSocket* socket) {
         m_channel = nullptr;
         m_board.reset();
         m_sounding = {};
+        m_shows.clear();
+        m_isStranger = false;
         if (m_over)
             return;
         m_sinceLaunch.invalidate();
@@ -92,6 +95,15 @@ void PlayerClient::obey(const Message& received) {
         }
         m_launches = 0;
         m_sinceWelcome.start();
+        m_isStranger = welcome->otherBuild;
+        if (m_isStranger) {
+            if (!m_setup.hello.isDesk)
+                return;
+            Q_EMIT stranger();
+            if (!std::exchange(m_welcomedOnce, true))
+                Q_EMIT welcomed(welcome->state);
+            return;
+        }
         if (auto board = FrameBoard::open(welcome->framesPath))
             m_board = std::move(*board);
         const bool takesOver = !m_welcomedOnce;
@@ -100,8 +112,13 @@ void PlayerClient::obey(const Message& received) {
             m_state.clear(); // theirs is the one to go on from
         resend();
         Q_EMIT welcomed(takesOver ? welcome->state : QByteArray());
+        if (std::exchange(m_replaces, false))
+            Q_EMIT replaced();
     } else if (const auto* painted = std::get_if<message::Painted>(&received)) {
         Q_EMIT this->painted(painted->output, painted->take, painted->wasReady);
+    } else if (const auto* shows = std::get_if<message::Shows>(&received)) {
+        m_shows[shows->output] = shows->shown;
+        Q_EMIT showsChanged(shows->output);
     } else if (const auto* frame = std::get_if<message::FrameReady>(&received)) {
         m_slots[frame->output] = frame->slot;
         Q_EMIT frameChanged(frame->output);
@@ -112,79 +129,88 @@ void PlayerClient::obey(const Message& received) {
         Q_EMIT soundingChanged();
     } else if (const auto* places = std::get_if<message::Places>(&received)) {
         Q_EMIT placesChanged(places->monitors, places->placements);
+        if (places->areTaken)
+            Q_EMIT screensTaken();
     } else if (const auto* keep = std::get_if<message::Keep>(&received)) {
         Q_EMIT stateChanged(keep->state);
     }
 }
 
+void PlayerClient::order(const Message& message) {
+    if (m_channel && m_setup.hello.isDesk &&
+        (!m_isStranger || std::holds_alternative<message::Quit>(message)))
+        m_channel->send(message);
+}
+
+void PlayerClient::replaceStranger() {
+    if (!m_isStranger)
+        return;
+    m_replaces = true;
+    order(message::Quit{}); // its end is noticed as any player's is
+}
+
 /// A player that was started again knows nothing: it gets the outputs and the last pictures, at once.
 void PlayerClient::resend() {
     if (m_outputs)
-        m_channel->send(*m_outputs);
+        order(*m_outputs);
     if (!m_state.isEmpty())
-        m_channel->send(message::Keep{m_state});
+        order(message::Keep{m_state});
     if (!m_sound.name.isEmpty())
-        m_channel->send(m_sound);
+        order(m_sound);
     if (m_shown.empty())
         return;
     message::Show show{++m_take, {}, true};
     for (const auto& [output, scene] : m_shown)
         show.scenes.push_back(scene);
-    m_channel->send(show);
+    order(show);
 }
 
 void PlayerClient::setOutputs(const std::vector<Output>& outputs, const QString& deskMonitor) {
     m_outputs = message::SetOutputs{outputs, deskMonitor};
-    std::erase_if(m_shown, [&](const auto& shown) {
+    const auto isGone = [&](const auto& shown) {
         return std::none_of(outputs.begin(), outputs.end(),
                             [&](const Output& o) { return o.name == shown.first; });
-    });
-    if (m_channel)
-        m_channel->send(*m_outputs);
+    };
+    std::erase_if(m_shown, isGone);
+    std::erase_if(m_shows, isGone);
+    order(*m_outputs);
 }
 
 void PlayerClient::prepare(const std::vector<Scene>& scenes) {
-    if (m_channel)
-        m_channel->send(message::Prepare{scenes});
+    order(message::Prepare{scenes});
 }
 
 quint64 PlayerClient::show(const std::vector<Scene>& scenes, bool cut) {
     for (const Scene& scene : scenes)
         m_shown[scene.output] = scene;
-    ++m_take;
-    if (m_channel)
-        m_channel->send(message::Show{m_take, scenes, cut});
+    order(message::Show{++m_take, scenes, cut});
     return m_take;
 }
 
 void PlayerClient::sound(const QString& name) {
     m_sound = {name, QDateTime::currentMSecsSinceEpoch()};
-    if (m_channel)
-        m_channel->send(m_sound);
+    order(m_sound);
 }
 
 void PlayerClient::keep(const QByteArray& state) {
     m_state = state;
-    if (m_channel)
-        m_channel->send(message::Keep{state});
+    order(message::Keep{state});
 }
 
 void PlayerClient::mediaArrived() {
-    if (m_channel)
-        m_channel->send(message::MediaArrived{});
+    order(message::MediaArrived{});
 }
 
 void PlayerClient::numberScreens() {
-    if (m_channel)
-        m_channel->send(message::NumberScreens{});
+    order(message::NumberScreens{});
 }
 
 void PlayerClient::quit() {
     m_over = true;
     m_retry.stop();
-    if (!m_channel)
+    if (!m_channel || !m_setup.hello.isDesk)
         return;
-    m_channel->send(message::Quit{});
+    order(message::Quit{});
     m_channel->waitUntilClosed(500);
 }
 

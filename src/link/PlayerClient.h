@@ -9,7 +9,8 @@
 namespace mivanta {
 
 /// The desks' end of the link: finds the player or starts it, and starts it again with the last pictures
-/// when it dies. Lives on the GUI thread; nothing here waits.
+/// when it dies. An observer only listens: it starts nothing, and what it orders goes nowhere. Lives on the
+/// GUI thread; nothing here waits.
 class PlayerClient : public QObject {
     Q_OBJECT
 public:
@@ -23,6 +24,10 @@ public:
     ~PlayerClient() override;
 
     void start();
+    /// The player that is there is of another build: it keeps its pictures and takes no orders.
+    [[nodiscard]] bool isStranger() const { return m_isStranger; }
+    /// Ends such a player and starts one of this build; replaced() follows.
+    void replaceStranger();
     void setOutputs(const std::vector<Output>& outputs, const QString& deskMonitor);
     void prepare(const std::vector<Scene>& scenes);
     /// Returns the take's number. `cut`: without the pictures' transitions.
@@ -40,6 +45,8 @@ public:
     [[nodiscard]] bool isConnected() const { return m_channel && m_channel->isConnected(); }
     /// The last small picture of an output; null when there is none yet. Premultiplied ARGB.
     [[nodiscard]] FrameBoard::Picture frame(const QString& output) const;
+    /// What each output shows, as the player painted it; an output that there is no word of shows nothing.
+    [[nodiscard]] const std::map<QString, Shown>& shows() const { return m_shows; }
     /// What sounds now, as the player said last.
     [[nodiscard]] const message::Sounding& sounding() const { return m_sounding; }
 
@@ -48,9 +55,14 @@ Q_SIGNALS:
     void welcomed(const QByteArray& keptState);
     /// `wasReady`: the picture had been drawn ahead.
     void painted(const QString& output, quint64 take, bool wasReady);
+    /// What an output shows now has changed, or is told for the first time.
+    void showsChanged(const QString& output);
     void frameChanged(const QString& output);
     void soundingChanged();
     void placesChanged(const std::vector<Monitor>& monitors, const std::vector<Placement>& placements);
+    void screensTaken(); ///< another player has the monitors; the outputs wait for them
+    void stranger();     ///< welcomed() follows, with what it keeps
+    void replaced();     ///< a player of this build is there: it has no pictures yet
     /// The kept state as other desks change it (for observers).
     void stateChanged(const QByteArray& state);
     void lost();                            ///< the player died and is being started again
@@ -63,11 +75,13 @@ private:
     void connected(QLocalSocket* socket);
     void obey(const Message& message);
     void resend();
+    void order(const Message& message);
 
     Setup m_setup;
     Channel* m_channel = nullptr;
     std::unique_ptr<FrameBoard> m_board;
     std::map<QString, int> m_slots;
+    std::map<QString, Shown> m_shows;
     QTimer m_retry;
     QElapsedTimer m_sinceLaunch;
     QElapsedTimer m_sinceWelcome;
@@ -75,6 +89,8 @@ private:
     int m_quickDeaths = 0;
     bool m_welcomedOnce = false;
     bool m_over = false;
+    bool m_isStranger = false;
+    bool m_replaces = false; ///< a stranger was ended, and its successor has not come yet
     std::optional<message::SetOutputs> m_outputs;
     std::map<QString, Scene> m_shown; ///< the last picture ordered for each output
     message::Sound m_sound;           ///< the last one ordered

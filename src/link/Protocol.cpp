@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "link/Protocol.h"
+#include <QCryptographicHash>
 #include <QIODevice>
 
 namespace mivanta {
@@ -7,10 +8,10 @@ namespace mivanta {
 namespace message {
 
 QDataStream& operator<<(QDataStream& s, const Hello& m) {
-    return s << m.isDesk << m.program << m.arguments << m.pictures << m.pictureCache;
+    return s << m.isDesk << m.program << m.arguments << m.pictures << m.pictureCache << m.build;
 }
 QDataStream& operator>>(QDataStream& s, Hello& m) {
-    return s >> m.isDesk >> m.program >> m.arguments >> m.pictures >> m.pictureCache;
+    return s >> m.isDesk >> m.program >> m.arguments >> m.pictures >> m.pictureCache >> m.build;
 }
 QDataStream& operator<<(QDataStream& s, const SetOutputs& m) {
     return s << m.outputs << m.deskMonitor;
@@ -67,16 +68,22 @@ QDataStream& operator>>(QDataStream& s, Sounding& m) {
     return s >> m.name >> m.position >> m.duration >> m.problem;
 }
 QDataStream& operator<<(QDataStream& s, const Welcome& m) {
-    return s << m.state << m.framesPath << m.anotherDesk;
+    return s << m.state << m.framesPath << m.anotherDesk << m.otherBuild;
 }
 QDataStream& operator>>(QDataStream& s, Welcome& m) {
-    return s >> m.state >> m.framesPath >> m.anotherDesk;
+    return s >> m.state >> m.framesPath >> m.anotherDesk >> m.otherBuild;
 }
 QDataStream& operator<<(QDataStream& s, const Painted& m) {
     return s << m.output << m.take << m.wasReady;
 }
 QDataStream& operator>>(QDataStream& s, Painted& m) {
     return s >> m.output >> m.take >> m.wasReady;
+}
+QDataStream& operator<<(QDataStream& s, const Shows& m) {
+    return s << m.output << m.shown;
+}
+QDataStream& operator>>(QDataStream& s, Shows& m) {
+    return s >> m.output >> m.shown;
 }
 QDataStream& operator<<(QDataStream& s, const FrameReady& m) {
     return s << m.output << m.slot;
@@ -85,10 +92,10 @@ QDataStream& operator>>(QDataStream& s, FrameReady& m) {
     return s >> m.output >> m.slot;
 }
 QDataStream& operator<<(QDataStream& s, const Places& m) {
-    return s << m.monitors << m.placements;
+    return s << m.monitors << m.placements << m.areTaken;
 }
 QDataStream& operator>>(QDataStream& s, Places& m) {
-    return s >> m.monitors >> m.placements;
+    return s >> m.monitors >> m.placements >> m.areTaken;
 }
 
 } // namespace message
@@ -123,6 +130,31 @@ std::optional<Message> decoded(const QByteArray& bytes) {
     quint8 index = 0;
     stream >> index;
     return stream.status() == QDataStream::Ok ? decodedAs(index, stream) : std::nullopt;
+}
+
+namespace {
+
+template <size_t... Index>
+QByteArray everyMessage(std::index_sequence<Index...>) {
+    QByteArray bytes;
+    QDataStream stream(&bytes, QIODevice::WriteOnly);
+    const auto write = [&](const auto& message) { stream << message; };
+    (write(std::variant_alternative_t<Index + 1, Message>()), ...); // without Hello, which tells it
+    Scene scene;                                                    // with one of all that it may hold
+    scene.rows.emplace_back();
+    scene.look.objects.emplace_back();
+    scene.origin.cue.emplace();
+    scene.elsewhere.emplace_back();
+    stream << scene << Output() << Monitor() << Placement();
+    return bytes;
+}
+
+} // namespace
+
+QByteArray buildOfProtocol() {
+    static const QByteArray build = QCryptographicHash::hash(
+        everyMessage(std::make_index_sequence<std::variant_size_v<Message> - 1>()), QCryptographicHash::Sha1);
+    return build;
 }
 
 } // namespace mivanta

@@ -6,8 +6,13 @@
 
 namespace mivanta {
 
-/// The messages between the desks and the player. Each is sent whole, framed by its length; both ends come
-/// from one build. What goes down are orders, what comes up are facts.
+/// The messages between the desks and the player. Each is sent whole, framed by its length. Both ends come
+/// from one build, as a rule; a player that outlives an update of the program tells by Hello::build. Hello,
+/// Welcome and Quit are therefore the first three, and never change but by more at their end. What goes down
+/// are orders, what comes up are facts. Names the form that all messages have in this build; other builds
+/// have another one when they differ in it.
+[[nodiscard]] QByteArray buildOfProtocol();
+
 namespace message {
 
 /// The first message on a connection. Desks order and are started again when they die; observers only listen.
@@ -17,6 +22,7 @@ struct Hello {
     QStringList arguments;  ///< with these
     QString pictures{};     ///< the folder of the library's pictures
     QString pictureCache{}; ///< for scaled copies of them
+    QByteArray build = buildOfProtocol();
 };
 
 /// The outputs as set up, and the monitor that the desks are on.
@@ -62,6 +68,7 @@ struct Welcome {
     QByteArray state;         ///< the last Keep; empty when there was none
     QString framesPath;       ///< the FrameBoard's file
     bool anotherDesk = false; ///< refused: other desks are at work
+    bool otherBuild = false;  ///< the player is of another build: it keeps its pictures, and takes only Quit
 };
 
 /// The pictures of a Show are fully on an output.
@@ -69,6 +76,12 @@ struct Painted {
     QString output;
     quint64 take = 0;
     bool wasReady = false; ///< it had been drawn ahead
+};
+
+/// What an output shows now: told as soon as the first picture of it is painted, and when desks arrive.
+struct Shows {
+    QString output;
+    Shown shown;
 };
 
 /// A new small picture of an output is on the FrameBoard.
@@ -81,6 +94,7 @@ struct FrameReady {
 struct Places {
     std::vector<Monitor> monitors;
     std::vector<Placement> placements;
+    bool areTaken = false; ///< another player has the monitors of this display
 };
 
 /// What sounds now; an empty name when nothing does (any more). Comes about twice a second.
@@ -115,6 +129,8 @@ QDataStream& operator<<(QDataStream& stream, const Welcome& m);
 QDataStream& operator>>(QDataStream& stream, Welcome& m);
 QDataStream& operator<<(QDataStream& stream, const Painted& m);
 QDataStream& operator>>(QDataStream& stream, Painted& m);
+QDataStream& operator<<(QDataStream& stream, const Shows& m);
+QDataStream& operator>>(QDataStream& stream, Shows& m);
 QDataStream& operator<<(QDataStream& stream, const FrameReady& m);
 QDataStream& operator>>(QDataStream& stream, FrameReady& m);
 QDataStream& operator<<(QDataStream& stream, const Places& m);
@@ -122,10 +138,10 @@ QDataStream& operator>>(QDataStream& stream, Places& m);
 
 } // namespace message
 
-using Message =
-    std::variant<message::Hello, message::SetOutputs, message::Prepare, message::Show, message::Keep,
-                 message::Quit, message::Welcome, message::Painted, message::FrameReady, message::Places,
-                 message::MediaArrived, message::Sound, message::Sounding, message::NumberScreens>;
+using Message = std::variant<message::Hello, message::Welcome, message::Quit, message::SetOutputs,
+                             message::Prepare, message::Show, message::Keep, message::Painted,
+                             message::FrameReady, message::Places, message::MediaArrived, message::Sound,
+                             message::Sounding, message::NumberScreens, message::Shows>;
 
 /// A message as bytes, without its length; nothing for bytes that are no message.
 [[nodiscard]] QByteArray encoded(const Message& message);

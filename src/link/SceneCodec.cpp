@@ -133,17 +133,63 @@ QDataStream& operator>>(QDataStream& stream, Look& look) {
     return stream;
 }
 
+QDataStream& operator<<(QDataStream& stream, const Cue& cue) {
+    const Position& p = cue.position;
+    return stream << cue.item.text() << qint32(p.entry) << qint32(p.line) << qint32(p.offset);
+}
+QDataStream& operator>>(QDataStream& stream, Cue& cue) {
+    QString item;
+    qint32 entry = 0;
+    qint32 line = 0;
+    qint32 offset = 0;
+    stream >> item >> entry >> line >> offset;
+    cue = {ItemId::fromText(item), {entry, line, offset}};
+    return stream;
+}
+
+QDataStream& operator<<(QDataStream& stream, const SceneOrigin& o) {
+    return stream << o.service.text() << o.serviceTitle << o.cue << asByte(o.curtain) << o.isFrozen;
+}
+QDataStream& operator>>(QDataStream& stream, SceneOrigin& o) {
+    QString service;
+    stream >> service >> o.serviceTitle >> o.cue >> asByte(o.curtain) >> o.isFrozen;
+    o.service = ServiceId::fromText(service);
+    return stream;
+}
+
+QDataStream& operator<<(QDataStream& stream, const Shown& s) {
+    return stream << asByte(s.kind) << s.hasCallOut << s.origin;
+}
+QDataStream& operator>>(QDataStream& stream, Shown& s) {
+    return stream >> asByte(s.kind) >> s.hasCallOut >> s.origin;
+}
+
+namespace {
+
+enum class Telling { PictureOnly, OriginToo };
+
+void write(QDataStream& stream, const Scene& scene, Telling telling) {
+    stream << scene.output << scene.size << scene.look << scene.fontSize << scene.rows << scene.roomForChords
+           << scene.credit << scene.besideWords << scene.stageNote << asByte(scene.curtain) << scene.callOut
+           << scene.ground << scene.isTestCard << quint32(scene.elsewhere.size());
+    for (const Scene& other : scene.elsewhere)
+        write(stream, other, telling);
+    if (telling == Telling::OriginToo)
+        stream << scene.origin;
+}
+
+} // namespace
+
 QDataStream& operator<<(QDataStream& stream, const Scene& scene) {
-    return stream << scene.output << scene.size << scene.look << scene.fontSize << scene.rows
-                  << scene.roomForChords << scene.credit << scene.besideWords << scene.stageNote
-                  << asByte(scene.curtain) << scene.callOut << scene.ground << scene.isTestCard
-                  << scene.elsewhere;
+    write(stream, scene, Telling::OriginToo);
+    return stream;
 }
 
 QDataStream& operator>>(QDataStream& stream, Scene& scene) {
     return stream >> scene.output >> scene.size >> scene.look >> scene.fontSize >> scene.rows >>
            scene.roomForChords >> scene.credit >> scene.besideWords >> scene.stageNote >>
-           asByte(scene.curtain) >> scene.callOut >> scene.ground >> scene.isTestCard >> scene.elsewhere;
+           asByte(scene.curtain) >> scene.callOut >> scene.ground >> scene.isTestCard >> scene.elsewhere >>
+           scene.origin;
 }
 
 QDataStream& operator<<(QDataStream& stream, const MonitorIdentity& i) {
@@ -200,7 +246,7 @@ QDataStream& operator>>(QDataStream& stream, Placement& p) {
 QByteArray sceneKey(const Scene& scene) {
     QByteArray bytes;
     QDataStream stream(&bytes, QIODevice::WriteOnly);
-    stream << scene;
+    write(stream, scene, Telling::PictureOnly);
     return QCryptographicHash::hash(bytes, QCryptographicHash::Sha1);
 }
 

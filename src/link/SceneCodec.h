@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/run/Placement.h"
-#include "core/run/Scene.h"
+#include "core/run/Shown.h"
 #include <QDataStream>
 
 namespace mivanta {
@@ -9,6 +9,8 @@ namespace mivanta {
 // Both programs come from one build, so the wire has no versions; see Protocol.h.
 QDataStream& operator<<(QDataStream& stream, const Scene& scene);
 QDataStream& operator>>(QDataStream& stream, Scene& scene);
+QDataStream& operator<<(QDataStream& stream, const Shown& shown);
+QDataStream& operator>>(QDataStream& stream, Shown& shown);
 /// What the player needs of it: not its look, its layers and its hall, for it is sent whole scenes.
 QDataStream& operator<<(QDataStream& stream, const Output& output);
 QDataStream& operator>>(QDataStream& stream, Output& output);
@@ -41,7 +43,7 @@ QDataStream& operator>>(QDataStream& stream, std::vector<T>& values) {
     return stream;
 }
 
-/// The scene's bytes, as a key: equal for equal scenes only.
+/// Of the scene's bytes, as a key: equal for equal pictures only, whatever their origin.
 [[nodiscard]] QByteArray sceneKey(const Scene& scene);
 
 } // namespace mivanta

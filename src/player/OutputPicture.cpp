@@ -71,8 +71,12 @@ void OutputPicture::start(const FramePtr& frame) {
     const bool same = m_shown && m_shown->key == frame->key && m_shown->isLate == frame->isLate;
     if (frame->isLate)
         m_again.start();
-    if (same && m_turning)
+    m_shownFact = shownOf(*m_scene);
+    m_shownTake = m_take;
+    if (same && m_turning) {
+        Q_EMIT shownChanged();
         return; // it is turning up already; settled() follows at its end
+    }
     // A take while one picture becomes another goes on from what is seen.
     const FramePtr from = m_turning ? m_turning->frozen(elapsed()) : m_shown;
     m_turning.reset();
@@ -89,8 +93,9 @@ void OutputPicture::start(const FramePtr& frame) {
         m_ticks.stop();
     }
     Q_EMIT changed({});
+    Q_EMIT shownChanged();
     if (!m_turning)
-        Q_EMIT settled(m_take);
+        Q_EMIT settled(m_shownTake);
 }
 
 void OutputPicture::tick() {
@@ -105,7 +110,7 @@ void OutputPicture::tick() {
     }
     Q_EMIT changed(part);
     if (over)
-        Q_EMIT settled(m_take);
+        Q_EMIT settled(m_shownTake);
 }
 
 void OutputPicture::setSize(QSize size) {

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "core/run/Shown.h"
 #include "player/PreparedFrames.h"
 #include "player/Turning.h"
 #include <QElapsedTimer>
@@ -26,6 +27,8 @@ public:
     [[nodiscard]] QImage smallPicture() const;
     [[nodiscard]] const QString& name() const { return m_name; }
     [[nodiscard]] const std::optional<Scene>& scene() const { return m_scene; }
+    /// What is really seen, or turning up: never what is only wanted.
+    [[nodiscard]] const Shown& shown() const { return m_shownFact; }
     [[nodiscard]] QSize size() const { return m_size; }
     /// True when the last picture was there at once, as it had been drawn ahead.
     [[nodiscard]] bool wasReady() const { return m_wasReady; }
@@ -34,6 +37,7 @@ Q_SIGNALS:
     /// Draw it now; only this part of the picture has changed, or all of it when the part is null.
     void changed(const QRect& part);
     void settled(quint64 take); ///< the take's picture is fully shown (after changed() was handled)
+    void shownChanged();        ///< its first picture was painted
 
 private:
     void ready(const FramePtr& frame);
@@ -52,6 +56,8 @@ private:
     bool m_cut = false;
     bool m_wasReady = false;
     FramePtr m_shown;                 ///< or turning up
+    Shown m_shownFact;                ///< of it
+    quint64 m_shownTake = 0;          ///< of it
     std::optional<Turning> m_turning; ///< while one picture becomes the next
     QElapsedTimer m_since;            ///< the turning began
     int m_drawnAt = 0;                ///< ms after that; nothing was drawn later than this

@@ -91,12 +91,20 @@ void OutputSet::setOutputs(const std::vector<Output>& outputs, const QString& de
     place();
 }
 
+void OutputSet::setMayShow(bool mayShow) {
+    if (std::exchange(m_mayShow, mayShow) != mayShow)
+        place();
+}
+
 void OutputSet::place() {
     m_monitors = monitorsNow(m_deskMonitor);
     std::vector<Output> outputs;
     for (const Entry& entry : m_entries)
         outputs.push_back(entry.output);
     m_placements = placementsFor(outputs, m_monitors, m_homes);
+    for (Placement& placement : m_placements)
+        if (!m_mayShow && placement.kind == Placement::Kind::FullScreen)
+            placement.kind = Placement::Kind::Missing;
     const bool hasRealScreen = std::any_of(m_placements.begin(), m_placements.end(), [](const Placement& p) {
         return p.kind == Placement::Kind::FullScreen;
     });

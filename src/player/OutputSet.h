@@ -16,6 +16,8 @@ public:
 
     /// Outputs that stay keep their pictures.
     void setOutputs(const std::vector<Output>& outputs, const QString& deskMonitor);
+    /// Whether pictures may go to monitors; else they are drawn for the desks only.
+    void setMayShow(bool mayShow);
     [[nodiscard]] OutputPicture* picture(const QString& name) const;
     [[nodiscard]] std::vector<OutputPicture*> pictures() const;
     /// Number of the output in the order of the setup; -1 when it is not there.
@@ -47,6 +49,7 @@ private:
     std::vector<Placement> m_placements;
     Homes m_homes;
     QString m_deskMonitor;
+    bool m_mayShow = true;
     QTimer m_replace; ///< monitors change in several steps; placed once they are done
 };
 

@@ -16,6 +16,7 @@ constexpr int kLonelyMs = 30'000;
 Player::Player(QString sessionFolder, QObject* parent)
     : QObject(parent),
       m_folder(std::move(sessionFolder)),
+      m_lock(QFileInfo(m_folder).path()),
       m_keeper(m_folder + QStringLiteral("/desks.log")) {
     connect(&m_server, &QLocalServer::newConnection, this, &Player::newConnection);
     connect(&m_outputs, &OutputSet::pictureAdded, this, &Player::watch);
@@ -23,6 +24,8 @@ Player::Player(QString sessionFolder, QObject* parent)
         m_awake.setOn(m_outputs.isSeen());
         tell(places());
     });
+    m_outputs.setMayShow(m_lock.isHeld());
+    connect(&m_lock, &ScreensLock::taken, this, [this] { m_outputs.setMayShow(true); });
     connect(&m_sound, &SoundBox::told, this, [this](const message::Sounding& sounding) { tell(sounding); });
     m_lonely.setSingleShot(true);
     connect(&m_lonely, &QTimer::timeout, qApp, [] { QCoreApplication::exit(0); });
@@ -56,7 +59,8 @@ void Player::obey(Channel* from, const Message& order) {
         greet(from, *hello);
         return;
     }
-    if (from != m_desk)
+    const bool isStranger = std::find(m_strangers.begin(), m_strangers.end(), from) != m_strangers.end();
+    if (from != m_desk && !(isStranger && std::holds_alternative<message::Quit>(order)))
         return;
     if (const auto* outputs = std::get_if<message::SetOutputs>(&order)) {
         m_outputs.setOutputs(outputs->outputs, outputs->deskMonitor);
@@ -85,10 +89,17 @@ void Player::obey(Channel* from, const Message& order) {
 }
 
 void Player::greet(Channel* from, const message::Hello& hello) {
-    message::Welcome welcome{m_state, m_folder + QStringLiteral("/frames"), hello.isDesk && m_desk};
+    const bool isOther = hello.build != buildOfProtocol();
+    message::Welcome welcome{m_state, m_folder + QStringLiteral("/frames"), hello.isDesk && m_desk, isOther};
     from->send(welcome);
     if (welcome.anotherDesk)
         return;
+    if (isOther) {
+        if (hello.isDesk)
+            m_strangers.push_back(from);
+        m_lonely.stop();
+        return;
+    }
     m_lonely.stop();
     if (hello.isDesk) {
         m_desk = from;
@@ -102,17 +113,20 @@ void Player::greet(Channel* from, const message::Hello& hello) {
     }
     from->send(places());
     from->send(m_sound.sounding());
-    for (OutputPicture* picture : m_outputs.pictures())
+    for (OutputPicture* picture : m_outputs.pictures()) {
+        from->send(message::Shows{picture->name(), picture->shown()});
         publish(picture);
+    }
 }
 
 message::Places Player::places() const {
-    return {m_outputs.monitors(), m_outputs.placements()};
+    return {m_outputs.monitors(), m_outputs.placements(), !m_lock.isHeld()};
 }
 
 void Player::gone(Channel* channel) {
     channel->deleteLater();
     std::erase(m_observers, channel);
+    std::erase(m_strangers, channel);
     if (channel != m_desk || m_quitting)
         return;
     m_desk = nullptr;
@@ -153,6 +167,9 @@ void Player::watch(OutputPicture* picture) {
                 publish(picture);
         },
         Qt::QueuedConnection);
+    connect(picture, &OutputPicture::shownChanged, this, [this, picture] {
+        tell(message::Shows{picture->name(), picture->shown()});
+    });
     connect(picture, &OutputPicture::settled, this, [this, picture](quint64 take) {
         tell(message::Painted{picture->name(), take, picture->wasReady()});
         QMetaObject::invokeMethod(

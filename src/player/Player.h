@@ -7,6 +7,7 @@
 #include "player/DeskKeeper.h"
 #include "player/OutputSet.h"
 #include "player/ScreenNumbers.h"
+#include "player/ScreensLock.h"
 #include "player/SoundBox.h"
 #include <QLocalServer>
 #include <map>
@@ -42,9 +43,11 @@ private:
     QString m_media; ///< the folder of the library's media
     QString m_fonts; ///< the folder of those that came with services
     OutputSet m_outputs{m_frames};
+    ScreensLock m_lock;
     std::unique_ptr<FrameBoard> m_board;
     DeskKeeper m_keeper;
     Channel* m_desk = nullptr;
+    std::vector<Channel*> m_strangers; ///< desks of another build: they may end this player, and no more
     std::vector<Channel*> m_observers;
     QHash<QString, qint64> m_publishedAt; ///< ms on m_clock
     QElapsedTimer m_clock;

@@ -12,10 +12,11 @@ namespace mivanta {
 
 namespace {
 
-constexpr double kStageNoteSize = 44; // px on a picture of the height that looks are made for
-constexpr double kChordSize = 0.52;   // in sizes of the words
-constexpr double kBesideSize = 0.6;   // of the reference under the words
-constexpr double kFaintAlpha = 0.68;  // of verse numbers and roles, when the theme does not say
+constexpr double kStageNoteSize = 44;    // px on a picture of the height that looks are made for
+constexpr double kSmallestCredit = 0.45; ///< of its size
+constexpr double kChordSize = 0.52;      // in sizes of the words
+constexpr double kBesideSize = 0.6;      // of the reference under the words
+constexpr double kFaintAlpha = 0.68;     // of verse numbers and roles, when the theme does not say
 
 double scaleOf(const Scene& scene) {
     return scene.size.height() / kLookHeight;
@@ -277,13 +278,15 @@ void paintCredit(QPainter& painter, const Scene& scene) {
         return;
     const CreditLook& look = scene.look.credit;
     const QRectF box = onPicture(look.box, scene.size);
-    // A long credit line becomes smaller rather than losing its end.
+    // A long credit line becomes smaller rather than losing its end, but not so small that nobody could read
+    // it.
     int size = int(std::lround(look.size * scaleOf(scene)));
     const double wanted = QFontMetricsF(slideFont({}, 400, size)).horizontalAdvance(scene.credit);
     if (wanted > box.width())
-        size = std::max(1, int(size * box.width() / wanted));
+        size = std::max({1, int(size * kSmallestCredit), int(size * box.width() / wanted)});
     const QFont font = slideFont({}, 400, size);
-    const RowLayout layout(scene.credit, font);
+    const RowLayout layout(QFontMetricsF(font).elidedText(scene.credit, Qt::ElideRight, box.width() + 1),
+                           font);
     Letters letters;
     const QFontMetricsF metrics(font);
     layout.addTo(letters, {leftEdge(box, layout.width(), look.horizontal),

@@ -9,7 +9,9 @@ namespace mivanta {
 
 using namespace Qt::StringLiterals;
 
-Journal::Journal(const QString& libraryFolder) : m_path(libraryFolder + u"/unsaved-service.json"_s) {}
+Journal::Journal(const QString& libraryFolder, const QString& window)
+    : m_path(libraryFolder + u"/unsaved-service"_s + (window.isEmpty() ? window : u'-' + window) +
+             u".json"_s) {}
 
 Result<void> Journal::write(const JournalEntry& entry) const {
     QJsonObject json{

@@ -15,7 +15,8 @@ struct JournalEntry {
 /// One file in the library folder that holds the service being worked on, so that it outlives the program.
 class Journal {
 public:
-    explicit Journal(const QString& libraryFolder);
+    /// `window`: empty, or the name of another window that has a service of its own.
+    explicit Journal(const QString& libraryFolder, const QString& window = {});
     [[nodiscard]] Result<void> write(const JournalEntry& entry) const;
     /// Nothing when there is no journal. Fails when it cannot be read; the file is then put aside under
     /// another name, so that nothing is written over it.

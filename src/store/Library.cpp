@@ -124,6 +124,15 @@ Result<int> Library::songCount() {
     return rows->next() ? int(rows->number(0)) : 0;
 }
 
+Result<bool> Library::wasChangedElsewhere() {
+    auto rows = m_database->select(u"PRAGMA data_version"_s);
+    if (!rows)
+        return tl::unexpected(rows.error());
+    const qint64 version = rows->next() ? rows->number(0) : 0;
+    const auto before = std::exchange(m_dataVersion, version);
+    return before && *before != version;
+}
+
 Result<Song> Library::song(const SongId& id) {
     return songOf(m_database->select(u"SELECT content FROM song WHERE id = ?"_s, {id.text()}));
 }

@@ -125,6 +125,9 @@ public:
     [[nodiscard]] std::vector<ImportEntry> bringIn(std::vector<ImportCandidate> candidates,
                                                    const Progress& progress = {});
 
+    /// Whether another program, or another connection, has changed anything since this was asked last.
+    [[nodiscard]] Result<bool> wasChangedElsewhere();
+
     [[nodiscard]] Scripture& scripture() { return *m_scripture; }
     [[nodiscard]] Texts& texts() { return *m_texts; }
     [[nodiscard]] Themes& themes() { return *m_themes; }
@@ -150,6 +153,7 @@ private:
     std::unique_ptr<Themes> m_themes;
     std::unique_ptr<MediaFiles> m_media;
     std::unique_ptr<TakeHistory> m_takes;
+    std::optional<qint64> m_dataVersion; ///< SQLite's number of what others have written
     friend class SongImport;
 };
 

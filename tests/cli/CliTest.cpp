@@ -96,7 +96,7 @@ TEST_F(Cli, ATranslationThatCannotBeReadChangesNothing) {
     bad.close();
     const Ran refused = run({u"import"_s, folder.filePath(u"broken"_s), u"--translation"_s, u"QST"_s});
     EXPECT_EQ(refused.code, 1);
-    EXPECT_TRUE(refused.err.contains(u"05.usfm, line 2"_s)) << refused.err.toStdString();
+    EXPECT_TRUE(refused.out.contains(u"05.usfm, line 2"_s)) << refused.out.toStdString();
     EXPECT_EQ(run({u"passage"_s, u"1co 13"_s}).code, 0); // the earlier one is whole
 }
 
@@ -273,11 +273,44 @@ TEST_F(Cli, AServiceIsPackedCheckedUnpackedAndDrawnAlikeElsewhere) {
     // A fresh home with an empty library: what was unpacked is its media.
     ASSERT_TRUE(QDir(folder.filePath(u"lib"_s)).removeRecursively());
     EXPECT_EQ(run({u"service"_s, u"check-files"_s, plain}).code, 1);
+    const Ran carried = run({u"--json"_s, u"service"_s, u"check-files"_s, packed}); // it has them with it
+    EXPECT_EQ(carried.code, 0) << carried.out.toStdString();
+    EXPECT_EQ(carried.json()[u"files"_s].toArray().size(), 1);
+    EXPECT_TRUE(carried.json()[u"missing"_s].toArray().isEmpty());
     EXPECT_EQ(run({u"service"_s, u"check-files"_s, out + u"/packed.mivanta"_s}).code, 0); // beside it
     ASSERT_TRUE(QDir().mkpath(folder.filePath(u"lib"_s)));
     ASSERT_TRUE(QDir().rename(out + u"/media"_s, media));
     const QImage after = drawn(out + u"/packed.mivanta"_s, folder.filePath(u"png2"_s));
     EXPECT_EQ(after, before);
+}
+
+TEST_F(Cli, ALyricSheetIsUnderstoodAsAPasteIs) {
+    QFile sheet(folder.filePath(u"sheet.txt"_s));
+    ASSERT_TRUE(sheet.open(QIODevice::WriteOnly));
+    sheet.write(
+        "LOW TIDE\nWords: Ivo Tarnwell\n\n1. the water is out\n\nRef.: it will be back\n\n2. the boats are "
+        "still\n\nRef.\n\nPage 1 of 1\n");
+    sheet.close();
+    ASSERT_EQ(run({u"import"_s, sheet.fileName()}).code, 0);
+    const QJsonObject song = run({u"--json"_s, u"show"_s, u"Low Tide"_s}).json();
+    EXPECT_EQ(song[u"title"_s].toString(), u"Low Tide"_s);
+    EXPECT_EQ(song[u"parts"_s].toArray().size(), 3);
+}
+
+TEST_F(Cli, ScriptureThatIsNotWholeWaitsForAYes) {
+    QFile verses(folder.filePath(u"verses.txt"_s));
+    ASSERT_TRUE(verses.open(QIODevice::WriteOnly));
+    verses.write("Luke 5:1 a\nno verse here\nLuke 5:3 b\nNarnia 1:1 c\nLuke 5:4 d\n");
+    verses.close();
+    const QStringList words{u"import"_s, verses.fileName(), u"--translation"_s, u"QX"_s};
+    const Ran refused = run(words);
+    EXPECT_EQ(refused.code, 1);
+    EXPECT_TRUE(refused.out.contains(u"line 2"_s)) << refused.out.toStdString();
+    EXPECT_TRUE(refused.out.contains(u"Narnia"_s));
+    EXPECT_TRUE(refused.out.contains(u"Luke 5:2"_s));
+    EXPECT_EQ(run({u"passage"_s, u"luke 5:1"_s, u"--translation"_s, u"QX"_s}).code, 1);
+    EXPECT_EQ(run(words + QStringList{u"--as-it-is"_s}).code, 0);
+    EXPECT_EQ(run({u"passage"_s, u"luke 5:1"_s, u"--translation"_s, u"QX"_s}).code, 0);
 }
 
 TEST_F(Cli, WhatIsNoPackedServiceIsRefusedAndNothingIsWritten) {

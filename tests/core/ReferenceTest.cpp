@@ -46,7 +46,7 @@ constexpr Case kEnglish[] = {
     {"Luke 5:1‑11", "Luke 5:1–11"},
     {"Luke 5:1−11", "Luke 5:1–11"},
     {"  luke   5 :  1 - 11  ", "Luke 5:1–11"},
-    {"Luke 5:1-11.", "..."},
+    {"Luke 5:1-11.", "Luke 5:1–11"},
     {"john 3 16", "John 3:16"},
     {"jn 3:16", "John 3:16"},
     {"Jn3.16", "John 3:16"},
@@ -232,9 +232,76 @@ constexpr Case kEnglish[] = {
     {"Mat 17:21", "! Matthew 17:21 is not in Sample"},
     {"Mark 9:28-30", "! are not in Sample"},
     {"Matt 17:20-22", "Matthew 17:20–22"},
+    // as people write and say it
+    {"Romans 8:28-30.", "Romans 8:28–30"},
+    {"Luke 5.", "Luke 5"},
+    {"(Luke 5:1-11)", "Luke 5:1–11"},
+    {"\"Luke 5:1-11\"", "Luke 5:1–11"},
+    {"“Luke 5:1-11”", "Luke 5:1–11"},
+    {"Luke 5:1-11!", "Luke 5:1–11"},
+    {"see Luke 5:1-11", "Luke 5:1–11"},
+    {"cf. Luke 5:1", "Luke 5:1"},
+    {"Reading: Luke 5:1-11", "Luke 5:1–11"},
+    {"First reading: Genesis 1:1-5.", "Genesis 1:1–5"},
+    {"Old Testament Reading – Genesis 1:1-5", "Genesis 1:1–5"},
+    {"The gospel reading is from Luke 5:1-11", "Luke 5:1–11"},
+    {"Please turn to Luke 5", "Luke 5"},
+    {"the gospel of Luke 5:1", "Luke 5:1"},
+    {"the gospel according to Luke, chapter 5, verse 1", "Luke 5:1"},
+    {"the book of Genesis 1:1", "Genesis 1:1"},
+    {"the letter to the Romans 8:28", "Romans 8:28"},
+    {"Paul's letter to the Romans 8:28", "Romans 8:28"},
+    {"the first letter to the Corinthians 13:4", "1 Corinthians 13:4"},
+    {"Paul's second letter to the Corinthians chapter four verse seven", "2 Corinthians 4:7"},
+    {"St Luke 5:1-11", "Luke 5:1–11"},
+    {"St. John 3:16", "John 3:16"},
+    {"Saint Luke five, verse three", "Luke 5:3"},
+    {"the twenty-third psalm", "Psalm 23"},
+    {"the 23rd Psalm", "Psalm 23"},
+    {"twentieth psalm", "Psalm 20"},
+    {"chapter 5 of Luke", "Luke 5"},
+    {"verses 1 to 11 of Luke 5", "Luke 5:1–11"},
+    {"verse 3 of chapter 5 of Luke", "Luke 5:3"},
+    {"Luke 5:3 onwards", "Luke 5:3–39"},
+    {"Luke 5:3 to the end", "Luke 5:3–39"},
+    {"Luke 5:3-end", "Luke 5:3–39"},
+    {"Luke 5:3 and following", "Luke 5:3–39"},
+    {"Luke 5:3 only", "Luke 5:3"},
+    {"all of Luke 5", "Luke 5"},
+    {"Luke 5, the whole chapter", "Luke 5"},
+    {"Luke 5:1-11 Sample", "Luke 5:1–11"},
+    {"Luke 5:1-11 (Sample)", "Luke 5:1–11"},
+    {"Luke 5:1 plus 3", "Luke 5:1, 3"},
+    {"Luke 5 vv1-11", "Luke 5:1–11"},
+    {"Luke 5:1 until 11", "Luke 5:1–11"},
+    {"Luke 5:1 - Luke 5:11", "Luke 5:1–11"},
+    // chapters or verses
+    {"Lk 2:1-7; 15-20", "Luke 2:1–7, 15–20"},
+    {"Lk 2:1-7; 8-14; 15-20", "Luke 2:1–7, 8–14, 15–20"},
+    {"Luke 2:1-7; chapters 15-20", "Luke 2:1–7; chapters 15–20"},
+    {"Luke 5:1-11; 27-32", "Luke 5:1–11, 27–32"},
+    {"Luke 5:1-11; 27", "Luke 5:1–11, 27"},
+    {"Luke 5:1-11; 6", "Luke 5:1–11; 6"},
+    {"Luke 5, 1-11", "Luke 5:1–11"},
+    {"Luke 5, 7-9", "Luke 5:7–9"},
+    {"Luke 5, 7", "Luke 5, 7"},
+    {"Ps 23; 25-27", "Psalm 23; chapters 25–27"},
+    // still refused, or no reference
+    {"Luke 2:1-7; 60-70", "! Luke has no chapter 60"},
+    {"Luke 5:1/11", "! “/” means nothing"},
+    {"Luke 5:12-20; 15-18", "Luke 5:12–20; chapters 15–18"},
+    {"see you on Sunday", "-"},
+    {"from the sea", "-"},
+    {"the lord is my light", "-"},
+    {"first reading", "-"},
+    {"chapter 5", "-"},
+    {"the first of many", "-"},
+    {"the hundredth psalm of Narnia", "-"},
 };
 
 constexpr Case kGerman[] = {
+    {"Lukas Kapitel 5 Vers 3", "Lukas 5:3"},
+    {"Lukas 5,1 bis 11", "Lukas 5:1–11"},
     {"Lukas 5,1-11", "Lukas 5:1–11"},
     {"Lk 5,1-11.27", "Lukas 5:1–11, 27"},
     {"lk 5,1; 6,3", "Lukas 5:1; 6:3"},
@@ -296,6 +363,19 @@ TEST(Reference, MovesOnToWhatFollows) {
     EXPECT_EQ(completed("1 cor"), "1 Corinthians ");
     EXPECT_EQ(completed("jud"), "");
     EXPECT_EQ(completed("Luke 5:1"), "");
+}
+
+TEST(Reference, ShowsTheOtherMeaningWhereBothMakeSense) {
+    const Outline outline = englishOutline();
+    const auto other = [&](const char* text) {
+        return understandReference(QString::fromUtf8(text), outline).other.toStdString();
+    };
+    EXPECT_EQ(other("Lk 2:1-7; 15-20"), "Luke 2:1–7; chapters 15–20");
+    EXPECT_EQ(other("Luke 5, 7-9"), "Luke 5; chapters 7–9");
+    EXPECT_EQ(other("Luke 5, 7"), "Luke 5:7");
+    EXPECT_EQ(other("Luke 5:1-11; 27-32"), ""); // there are no such chapters
+    EXPECT_EQ(other("Luke 5:1-11"), "");
+    EXPECT_EQ(other("Luke 2:1-7; chapters 15-20"), "");
 }
 
 TEST(Reference, SaysWhichVersesAreMissing) {

@@ -25,7 +25,8 @@ protected:
         ASSERT_TRUE(QTest::qWaitForWindowActive(&edit));
         edit.setSong(song);
         QObject::connect(&edit, &OrderEdit::orderWanted,
-                         [this](const std::vector<SungPart>& entries, const QString&) {
+                         [this](const std::vector<SungPart>& entries, const QString&, bool goesOn) {
+                             steps += goesOn ? 0 : 1;
                              wanted << singingOrderText(entries, song.parts);
                              song.singingOrder = entries;
                              edit.setSong(song); // as the desks do
@@ -46,7 +47,9 @@ protected:
     }
     Song song;
     OrderEdit edit;
+    QString meaning() { return edit.findChild<QLabel*>(u"order-meaning"_s)->text(); }
     QStringList wanted;
+    int steps = 0;
 };
 
 TEST_F(Order, ChipsAndTextSayTheSame) {
@@ -70,17 +73,53 @@ TEST_F(Order, ChipsGoByKeys) {
     EXPECT_EQ(singingOrderText(song), u"C V1 V2"_s);
 }
 
-TEST_F(Order, AMistakeIsSaidAndNothingChangesUntilItIsMended) {
+TEST_F(Order, WhatIsNotUnderstoodWholeChangesNothing) {
+    type(u"v c v9 q c"_s);
+    EXPECT_EQ(singingOrderText(song), u"V1 C V2 C"_s);
+    EXPECT_EQ(shown(), u"V1 C V2 C"_s);
+    EXPECT_EQ(text()->text(), u"v c v9 q c"_s); // what was typed is not taken from under the hands
+    EXPECT_TRUE(meaning().contains(u"v9"_s)) << meaning().toStdString();
+    EXPECT_TRUE(meaning().contains(u"the order stays V1 C V2 C"_s)) << meaning().toStdString();
+    EXPECT_EQ(steps, 1); // all of it can be undone at once
+}
+
+TEST_F(Order, AMistakeCountsOnceItIsMended) {
     type(u"V1 Q C"_s);
-    EXPECT_EQ(singingOrderText(song), u"V1"_s);
-    bool said = false;
-    for (const QLabel* label : edit.findChildren<QLabel*>())
-        said = said || label->text().contains(u"Q"_s);
-    EXPECT_TRUE(said);
-    EXPECT_EQ(text()->text(), u"V1 Q C"_s); // what was typed is not taken from under the hands
+    EXPECT_EQ(singingOrderText(song), u"V1 C V2 C"_s);
     text()->setSelection(3, 2);
     QTest::keyClick(text(), Qt::Key_Delete);
     EXPECT_EQ(singingOrderText(song), u"V1 C"_s);
+    EXPECT_FALSE(meaning().contains(u"does not count"_s));
+    EXPECT_EQ(steps, 1);
+}
+
+TEST_F(Order, HalfAnOrderStaysInTheBoxWhenItIsLeftAndSaysThatItDoesNotCount) {
+    type(u"V2 Q"_s);
+    chips()->setFocus();
+    EXPECT_EQ(text()->text(), u"V2 Q"_s);
+    EXPECT_TRUE(meaning().contains(u"the order stays V1 C V2 C"_s));
+    edit.setSong(song); // something else of the song was changed
+    EXPECT_EQ(text()->text(), u"V2 Q"_s);
+    chips()->setCurrentRow(3);
+    QTest::keyClick(chips(), Qt::Key_Delete);
+    EXPECT_EQ(text()->text(), u"V1 C V2"_s); // there is another order now
+}
+
+TEST_F(Order, EscPutsTheOrderThatCountsBack) {
+    type(u"V2 Q"_s);
+    QTest::keyClick(text(), Qt::Key_Escape);
+    EXPECT_EQ(text()->text(), u"V1 C V2 C"_s);
+    EXPECT_EQ(singingOrderText(song), u"V1 C V2 C"_s);
+    type(u"V2 Q"_s);
+    Q_EMIT edit.findChild<QLabel*>(u"order-meaning"_s)->linkActivated(u"back"_s);
+    EXPECT_EQ(text()->text(), u"V1 C V2 C"_s);
+}
+
+TEST_F(Order, AnotherTypingIsAnotherStep) {
+    type(u"V2 C"_s);
+    QTest::keyClick(text(), Qt::Key_Return);
+    type(u"V1"_s);
+    EXPECT_EQ(steps, 2);
 }
 
 TEST_F(Order, AnAbsurdNumberOfTimesIsNotTaken) {

@@ -72,7 +72,7 @@ TEST_F(RunCovers, EachCurtainHasItsKeyAndTheLampTellsIt) {
     for (const auto& [key, curtain, text] : curtains) {
         press(key);
         EXPECT_EQ(state().covers.curtain, curtain);
-        EXPECT_TRUE(lamp().startsWith(text)) << lamp().toStdString();
+        EXPECT_TRUE(waitUntil([&] { return lamp().startsWith(text); })) << lamp().toStdString();
         EXPECT_TRUE(isSeen(u"hall"_s)) << text.toStdString();
     }
     press(Qt::Key_F8);
@@ -95,10 +95,10 @@ TEST_F(RunCovers, TheHouseCardIsSeenBeforeAnythingIsTaken) {
     press(Qt::Key_F8);
     EXPECT_TRUE(isSeen(u"hall"_s));
     EXPECT_TRUE(wordsOn(u"hall"_s).contains(u"Sea Harvest"_s));
-    EXPECT_TRUE(lamp().startsWith(u"House card"_s));
+    EXPECT_TRUE(waitUntil([&] { return lamp().startsWith(u"House card"_s); }));
     press(Qt::Key_F5);
     EXPECT_EQ(wordsOn(u"hall"_s), QString());
-    EXPECT_TRUE(lamp().startsWith(u"Nothing on screen"_s));
+    EXPECT_TRUE(waitUntil([&] { return lamp().startsWith(u"Nothing on screen"_s); }));
 }
 
 TEST_F(RunCovers, OneOutputHasACurtainOfItsOwnAndIsFrozenByItsMenu) {
@@ -109,7 +109,7 @@ TEST_F(RunCovers, OneOutputHasACurtainOfItsOwnAndIsFrozenByItsMenu) {
     EXPECT_TRUE(isSeen(u"stream"_s));
     EXPECT_EQ(sceneOn(u"stream"_s).curtain, Curtain::Black);
     EXPECT_EQ(sceneOn(u"hall"_s).curtain, Curtain::Open);
-    EXPECT_TRUE(lamp().contains(u"1 apart"_s));
+    EXPECT_TRUE(waitUntil([&] { return lamp().contains(u"1 apart"_s); }));
     press(Qt::Key_F7); // for all means for all
     EXPECT_EQ(sceneOn(u"stream"_s).curtain, Curtain::WordsOff);
     press(Qt::Key_F5);
@@ -150,7 +150,7 @@ TEST_F(RunCovers, ACallOutIsWrittenShownAndTakenAwayByKeys) {
     EXPECT_TRUE(sceneOn(u"hall"_s).callOut.isEmpty());
     press(Qt::Key_Return);
     EXPECT_EQ(sceneOn(u"hall"_s).callOut, u"Tea is ready"_s);
-    EXPECT_TRUE(lamp().contains(u"call-out"_s));
+    EXPECT_TRUE(waitUntil([&] { return lamp().contains(u"call-out"_s); }));
     EXPECT_TRUE(isSeen(u"hall"_s));
     press(Qt::Key_Space); // the keys are the desk's again, and the message stays over the next slide
     EXPECT_EQ(placeOf(state().onScreen), u"0.1"_s);
@@ -283,7 +283,8 @@ TEST_F(RunCovers, EveryKeyIsUsedOnceAndEveryActionHasOne) {
         for (const Qt::Key key : facts.usual) {
             EXPECT_EQ(++uses[key], 1) << facts.id;
             EXPECT_TRUE(RunKeys::canBeGiven(key)) << facts.id;
-            EXPECT_FALSE(QStringLiteral("CVBPIET").contains(QChar(key))) << facts.id; // letters of parts
+            EXPECT_FALSE(key < 0x10000 && QStringLiteral("CVBPIET").contains(QChar(key))) // letters of parts
+                << facts.id;
         }
     }
 }

@@ -42,7 +42,7 @@ TEST_F(Run, KeysTakeWordsToTheScreensAndBack) {
     EXPECT_TRUE(lamp().startsWith(u"Nothing on screen"_s));
     press(Qt::Key_Space);
     EXPECT_EQ(state().onScreen, session->book().cue(0, 0));
-    EXPECT_TRUE(lamp().startsWith(u"Words on screen"_s));
+    EXPECT_TRUE(waitUntil([&] { return lamp().startsWith(u"Words on screen"_s); }));
     for (const auto& output : {u"hall"_s, u"stage"_s, u"stream"_s})
         EXPECT_TRUE(isShown(output)) << output.toStdString();
     press(Qt::Key_Return);
@@ -107,10 +107,10 @@ TEST_F(Run, TheCurtainCoversAndOpens) {
     press(Qt::Key_F7);
     EXPECT_TRUE(isShown(u"hall"_s));
     EXPECT_NE(shown(u"hall"_s), words);
-    EXPECT_TRUE(lamp().startsWith(u"Backdrop only"_s));
+    EXPECT_TRUE(waitUntil([&] { return lamp().startsWith(u"Backdrop only"_s); }));
     QTest::mouseClick(child<QToolButton>(u"curtain-%1"_s.arg(int(Curtain::Black))), Qt::LeftButton);
     EXPECT_TRUE(waitUntil([&] { return shown(u"hall"_s).pixel(240, 135) == qRgb(0, 0, 0); }));
-    EXPECT_TRUE(lamp().startsWith(u"Black"_s));
+    EXPECT_TRUE(waitUntil([&] { return lamp().startsWith(u"Black"_s); }));
     press(Qt::Key_Space); // a take behind the curtain does not open it
     EXPECT_EQ(state().covers.curtain, Curtain::Black);
     press(Qt::Key_F5);

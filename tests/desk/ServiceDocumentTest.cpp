@@ -103,6 +103,72 @@ TEST_F(Document, WhatIsTypedWhileItIsBeingSavedIsStillUnsaved) {
     EXPECT_FALSE(document.isModified());
 }
 
+TEST_F(Document, AnAnswerBelongsToTheServiceThatAskedForIt) {
+    const QString path = folder.filePath(u"s.mivanta"_s);
+    document.insertHeading(0, u"Mine"_s);
+    document.save(path);
+    document.startNew(); // before the answer comes
+    ASSERT_TRUE(waitUntil([&] { return QFile::exists(path); }));
+    QTest::qWait(200);
+    EXPECT_TRUE(document.path().isEmpty());
+    document.undoStack().undo();
+    EXPECT_EQ(document.path(), path);
+    EXPECT_FALSE(document.isModified());
+    EXPECT_EQ(titlesOf(document), QStringList{u"Mine"_s});
+}
+
+TEST_F(Document, SavingTwiceInARowIsNoChangeByAnotherProgram) {
+    const QString path = folder.filePath(u"s.mivanta"_s);
+    document.insertHeading(0, u"Mine"_s);
+    ASSERT_TRUE(save(path));
+    int saved = 0;
+    QString problem;
+    QObject::connect(&document, &ServiceDocument::saved, [&] { ++saved; });
+    QObject::connect(&document, &ServiceDocument::failed,
+                     [&](const Error& error) { problem = error.text(); });
+    document.insertHeading(1, u"More"_s);
+    document.save(path);
+    document.save(path);
+    EXPECT_TRUE(waitUntil([&] { return saved == 2 || !problem.isEmpty(); }));
+    EXPECT_TRUE(problem.isEmpty()) << problem.toStdString();
+    EXPECT_FALSE(document.isModified());
+}
+
+TEST_F(Document, AnotherServiceIsAStepThatCanBeUndone) {
+    const QString path = folder.filePath(u"s.mivanta"_s);
+    document.insertHeading(0, u"Saved"_s);
+    ASSERT_TRUE(save(path));
+    document.insertHeading(1, u"Not saved"_s);
+    const ServiceId before = document.service().id;
+    int opened = 0;
+    int back = 0;
+    QObject::connect(&document, &ServiceDocument::opened, [&] { ++opened; });
+    QObject::connect(&document, &ServiceDocument::broughtBack, [&] { ++back; });
+    document.startNew();
+    EXPECT_FALSE(document.isModified());
+    document.insertHeading(0, u"Of the new one"_s);
+    EXPECT_TRUE(document.isModified());
+    document.undoStack().undo();
+    document.undoStack().undo();
+    EXPECT_EQ(document.service().id, before);
+    EXPECT_EQ(titlesOf(document), (QStringList{u"Saved"_s, u"Not saved"_s}));
+    EXPECT_EQ(document.path(), path);
+    EXPECT_TRUE(document.isModified());
+    EXPECT_EQ(opened, 2);
+    EXPECT_EQ(back, 1);
+    document.undoStack().undo();
+    EXPECT_FALSE(document.isModified()); // as it is in its file
+    for (int i = 0; i < 3; ++i)
+        document.undoStack().redo();
+    EXPECT_EQ(titlesOf(document), QStringList{u"Of the new one"_s});
+    EXPECT_TRUE(document.path().isEmpty());
+}
+
+TEST_F(Document, AnUntouchedServiceIsNothingToGoBackTo) {
+    document.startNew();
+    EXPECT_FALSE(document.undoStack().canUndo());
+}
+
 TEST_F(Document, AFileThatAnotherProgramChangedIsNotOverwritten) {
     const QString path = folder.filePath(u"s.mivanta"_s);
     document.insertHeading(0, u"Mine"_s);

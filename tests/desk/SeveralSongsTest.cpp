@@ -116,7 +116,7 @@ TEST_F(Several, ATopicIsGivenToAllAndTakenBack) {
     click(u"give-topic"_s);
     EXPECT_TRUE(waitUntil([&] { return result().contains(u"like that already"_s); }));
     press(Qt::Key_Z, Qt::ControlModifier);
-    ASSERT_TRUE(waitUntil([&] { return result() == u"Taken back."_s; }));
+    ASSERT_TRUE(waitUntil([&] { return result() == u"Undone."_s; }));
     EXPECT_EQ(withTopic(u"Harvest Supper"_s), 0);
 }
 

@@ -26,7 +26,7 @@ TEST_F(Editor, AnEmailWithChordsOverWordsBecomesASongInTheLibrary) {
     EXPECT_EQ(order()->text(), u"V1 C V2 C"_s);
     auto* message = child<QLabel>(u"editor-message"_s);
     EXPECT_TRUE(message->isVisible());
-    EXPECT_TRUE(message->text().contains(u"chords put over 2 lines"_s)) << message->text().toStdString();
+    EXPECT_TRUE(message->text().contains(u"chords over 2 lines"_s)) << message->text().toStdString();
     press(Qt::Key_Z, Qt::ControlModifier); // one undo takes all of it back
     EXPECT_EQ(words()->parts().size(), 1u);
     EXPECT_EQ(words()->toPlainText(), QString());

@@ -153,7 +153,7 @@ TEST_F(Themes, NewServicesBeginWithTheUsualOne) {
 }
 
 TEST_F(Themes, AThemeOfOnesOwnCanBeASongsUsualOne) {
-    more(u"theme-duplicate"_s);
+    QTest::mouseClick(child<QPushButton>(u"theme-duplicate"_s), Qt::LeftButton);
     save();
     auto* box = window->findChild<QComboBox*>(u"detail-theme"_s);
     EXPECT_TRUE(waitUntil([&] { return box->findText(u"Dusk Water, copy"_s) > 0; }));
@@ -161,7 +161,7 @@ TEST_F(Themes, AThemeOfOnesOwnCanBeASongsUsualOne) {
 }
 
 TEST_F(Themes, ACopyIsDesignedApart) {
-    more(u"theme-duplicate"_s);
+    QTest::mouseClick(child<QPushButton>(u"theme-duplicate"_s), Qt::LeftButton);
     EXPECT_EQ(name(), u"Dusk Water, copy"_s);
     save();
     EXPECT_TRUE(waitUntil([&] { return !stored(u"dusk-water-copy"_s).id.isEmpty(); }));
@@ -176,7 +176,7 @@ TEST_F(Themes, DeletingSaysWhoUsesItAndItComesBack) {
     EXPECT_TRUE(answers->questions.first().contains(u"The open service has it"_s));
     EXPECT_EQ(session->document().service().theme.id, u"dusk-water"_s);
     for (QMenu* menu : window->findChildren<QMenu*>()) {
-        if (menu->title() != u"Take back from the bin"_s)
+        if (menu->title() != u"Restore from the bin"_s)
             continue;
         Q_EMIT menu->aboutToShow();
         ASSERT_TRUE(waitUntil([&] { return menu->actions().first()->text() == u"Dusk Water"_s; }));

@@ -4,6 +4,7 @@
 #include "desk/parts/Header.h"
 #include "desk/parts/NoticeBar.h"
 #include "desk/parts/PictureView.h"
+#include "desk/prepare/Bench.h"
 #include "desk/prepare/OrderSheet.h"
 #include "desk/run/RunDesk.h"
 #include "store/ServiceStore.h"
@@ -90,6 +91,15 @@ public:
         questions << what;
         return quit;
     }
+    WhileOnScreen whileOnScreen = WhileOnScreen::Stay;
+    [[nodiscard]] WhileOnScreen openWhileOnScreen(const QString& running, const QString& other) override {
+        questions << running + u" / "_s + other;
+        return whileOnScreen;
+    }
+    [[nodiscard]] bool logOutWhileOnScreen() override {
+        ++asked;
+        return quit;
+    }
     [[nodiscard]] bool quitWhileOnScreen() override {
         ++asked;
         return quit;
@@ -116,7 +126,7 @@ protected:
 
     void open(const QString& file = {}) {
         session = std::make_unique<Session>(Session::Options{
-            libraryFolder, file, false, {}, QStringLiteral(MIVANTA_BIN_DIR "/mivanta-player")});
+            libraryFolder, file, false, program, QStringLiteral(MIVANTA_BIN_DIR "/mivanta-player")});
         auto given = std::make_unique<Answers>();
         answers = given.get();
         window = std::make_unique<MainWindow>(*session, std::move(given));
@@ -213,6 +223,9 @@ protected:
                 found = each;
         }
         EXPECT_TRUE(found) << name.toStdString();
+        auto* bench = window->findChild<Bench*>();
+        if (const auto* widget = qobject_cast<const QWidget*>(found); widget && bench)
+            bench->reveal(widget); // as a click on its tab does
         return found;
     }
 
@@ -255,6 +268,7 @@ protected:
 
     QTemporaryDir folder;
     QString libraryFolder;
+    QString program; ///< to be started again after a crash; usually none
     std::unique_ptr<Session> session;
     std::unique_ptr<MainWindow> window;
     Answers* answers = nullptr;

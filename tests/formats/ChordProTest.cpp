@@ -119,5 +119,10 @@ TEST(ChordPro, PrintingDirectivesAndOtherInstrumentsAreLeftOut) {
     EXPECT_EQ(words(read.song.parts[0]), QStringList{u"x"_s});
 }
 
+TEST(ChordPro, ASectionWithoutAKindIsAPart) {
+    const ReadSong read = readOne("{title: T}\n{start_of_}\none\n{end_of_}\n", u"t.cho"_s);
+    EXPECT_EQ(labels(read.song), QStringList{u"Part"_s});
+}
+
 } // namespace
 } // namespace mivanta

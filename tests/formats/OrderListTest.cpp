@@ -40,6 +40,11 @@ TEST(OrderList, AnEmailIsReadLineByLine) {
     EXPECT_EQ(orderLinesOf(mail)[4].at, QTime(10, 40));
 }
 
+TEST(OrderList, EmptyBracketsAreWords) {
+    EXPECT_EQ(read(u"( )"_s), QStringList{u"|( )||"_s});
+    EXPECT_EQ(read(u"Every Tide ( )"_s), QStringList{u"|Every Tide ( )||"_s});
+}
+
 TEST(OrderList, ATableIsReadByItsColumnNamesInAnyOrder) {
     const QStringList expected{u"#Gathering"_s, u"Song|Every Tide, again|Maren|240"_s};
     EXPECT_EQ(read(u"time,length,title,kind,leader,note\n,,Gathering,Heading,,\n"

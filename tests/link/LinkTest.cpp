@@ -68,6 +68,19 @@ TEST(Protocol, EveryMessageArrivesWithItsContent) {
     EXPECT_EQ(std::get<message::Keep>(*decoded(encoded(message::Keep{"state"}))).state, "state");
 }
 
+TEST(Protocol, TheFirstThreeMessagesKeepTheirForm) {
+    // A player that outlives an update must understand these of the new desks, and they its Welcome.
+    EXPECT_EQ(encoded(message::Hello{})[0], char(0));
+    EXPECT_EQ(encoded(message::Welcome{})[0], char(1));
+    EXPECT_EQ(encoded(message::Quit{}), QByteArray(1, char(2)));
+    message::Hello hello{true, u"p"_s, {u"x"_s}, u"m"_s, u"c"_s, "build"};
+    EXPECT_EQ(encoded(hello).toHex(), "000100000002007000000001000000020078000000020"
+                                      "06d000000020063000000056275696c64");
+    EXPECT_EQ(encoded(message::Welcome{"s", u"f"_s, true, true}).toHex(), "01000000017300000002006601"
+                                                                          "01");
+    EXPECT_FALSE(buildOfProtocol().isEmpty());
+}
+
 TEST(Protocol, BytesThatAreNoMessageAreRefused) {
     EXPECT_FALSE(decoded({}));
     EXPECT_FALSE(decoded(QByteArray(1, '\xee')));

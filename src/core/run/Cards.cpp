@@ -35,6 +35,45 @@ QStringList bandLines(const ContentPart& part) {
     return lines;
 }
 
+CardVoice voiceOf(const ContentLine& line, const Look& look) {
+    for (const RoleLook& role : look.roles)
+        if (!line.role.isEmpty() && role.role.compare(line.role, Qt::CaseInsensitive) == 0)
+            return {line.role, role.colour};
+    return {line.role, std::nullopt};
+}
+
+void addLines(Card& card, const Slide& slide, const ContentPart& part, const Look& look) {
+    bool speaks = false;
+    for (const FitRow& row : slide.rows) {
+        card.lines << row.text;
+        const bool isThere = row.line >= 0 && row.line < int(part.lines.size());
+        card.voices.push_back(isThere ? voiceOf(part.lines[size_t(row.line)], look) : CardVoice());
+        speaks = speaks || !card.voices.back().role.isEmpty();
+    }
+    if (!speaks)
+        card.voices.clear();
+}
+
+/// The numbers of the verses, as they stand in the words.
+std::vector<PartChip> verseChips(const ItemContent& content) {
+    std::vector<PartChip> chips;
+    for (const ContentPart& part : content.parts)
+        for (const ContentLine& line : part.lines)
+            for (const NumberSpan& number : line.numbers)
+                chips.push_back({line.words.mid(number.from, number.to - number.from).trimmed()});
+    return chips;
+}
+
+/// Whoever speaks, in turn.
+std::vector<PartChip> voiceChips(const ItemContent& content) {
+    std::vector<PartChip> chips;
+    for (const ContentPart& part : content.parts)
+        for (const ContentLine& line : part.lines)
+            if (!line.role.isEmpty() && (chips.empty() || chips.back().label != line.role))
+                chips.push_back({line.role});
+    return chips;
+}
+
 } // namespace
 
 std::vector<Card> cardsFor(const ItemSlides& slides) {
@@ -57,8 +96,7 @@ std::vector<Card> cardsFor(const ItemSlides& slides) {
             if (lastEntry < int(slides.content.entries.size()))
                 card.place = placeOf(slides.content.entries[size_t(lastEntry)], shown);
             if (shown)
-                for (const FitRow& row : shown->rows)
-                    card.lines << row.text;
+                addLines(card, *shown, part, slides.outputs[size_t(main)].lookOf(*shown));
             else
                 card.lines = bandLines(part);
         }
@@ -79,6 +117,13 @@ std::vector<PartChip> partChips(const ItemContent& content) {
                          part.bandOnly});
     }
     return chips;
+}
+
+std::vector<PartChip> laneChips(const Item& item, const ItemContent& content) {
+    return item.song()      ? partChips(content)
+           : item.passage() ? verseChips(content)
+           : item.text()    ? voiceChips(content)
+                            : std::vector<PartChip>();
 }
 
 int cardAt(const std::vector<Card>& cards, int step) {

@@ -55,6 +55,7 @@ Scene testCardOf(const Scene& scene) {
     card.look.transition.kind = TransitionKind::Cut;
     card.look.backdropTransition.kind = TransitionKind::Cut;
     card.isTestCard = true;
+    card.origin = scene.origin;
     return card;
 }
 
@@ -62,6 +63,7 @@ Scene testCardOf(const Scene& scene) {
 
 Scene covered(Scene scene, const Output& output, const Covers& covers, const Scene* card) {
     scene.ground = output.groundColour();
+    const SceneOrigin from = scene.origin;
     if (covers.testCards.contains(output.name))
         return testCardOf(scene);
     switch (covers.on(output.name)) {
@@ -88,6 +90,8 @@ Scene covered(Scene scene, const Output& output, const Covers& covers, const Sce
         scene.curtain = Curtain::Black;
         break;
     }
+    scene.origin = from;
+    scene.origin.curtain = covers.on(output.name);
     const bool isCalled = covers.callOut && covers.callOut->isOn(output.name) && output.layers.callOuts;
     scene.callOut = isCalled && scene.curtain != Curtain::Black ? covers.callOut->text : QString();
     return scene;

@@ -29,7 +29,7 @@ std::vector<Output> usualOutputs() {
     stage.ownSteps = false;
     stage.showsChords = true;
     stage.showsBandOnly = true;
-    stage.look.theme = QStringLiteral("stage-plain");
+    stage.look.theme = QStringLiteral("stage-words-and-next");
     stage.insists = allLookGroups();
     stage.pictureHeight = 0.5;
     stage.backRow = 3;

@@ -5,13 +5,6 @@
 
 namespace mivanta {
 
-/// One place in the service: what a press of the key would show.
-struct Cue {
-    ItemId item;
-    Position position;
-    friend bool operator==(const Cue&, const Cue&) = default;
-};
-
 /// The items that can be run, top to bottom, with their slides. Headings are not among them.
 class RunPlan {
 public:

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/order/ItemContent.h"
+#include "core/run/Cue.h"
 #include "core/theme/Theme.h"
 #include <QSize>
 #include <vector>
@@ -27,6 +28,16 @@ struct SceneRow {
     friend bool operator==(const SceneRow&, const SceneRow&) = default;
 };
 
+/// Where a picture comes from. It is told to people and makes no other picture, so that any two are equal.
+struct SceneOrigin {
+    ServiceId service; ///< null = none, as for the black before the first take
+    QString serviceTitle;
+    std::optional<Cue> cue;          ///< nothing = nothing was taken
+    Curtain curtain = Curtain::Open; ///< over it
+    bool isFrozen = false;
+    friend bool operator==(const SceneOrigin&, const SceneOrigin&) { return true; }
+};
+
 /// A complete, self-contained description of one output's picture. Equal scenes are equal pictures.
 struct Scene {
     QString output;
@@ -44,6 +55,7 @@ struct Scene {
     Colour ground{0, 0, 0, 255}; ///< behind what is see-through, and what is seen under a black curtain
     bool isTestCard = false;     ///< a card to set the output's screen up with, in place of everything
     std::vector<Scene> elsewhere{}; ///< pictures of other outputs that objects of the kind Screen show
+    SceneOrigin origin{};
     friend bool operator==(const Scene&, const Scene&) = default;
 };
 

@@ -2,22 +2,13 @@
 #pragma once
 #include "core/fit/Fit.h"
 #include "core/order/Service.h"
+#include "core/run/Cue.h"
 #include "core/run/Output.h"
-#include <compare>
 #include <memory>
 #include <optional>
 #include <tuple>
 
 namespace mivanta {
-
-/// A place in an item's words: the entry in its order, the line, and the character where a wrapped line goes
-/// on.
-struct Position {
-    int entry = 0;
-    int line = 0;
-    int offset = 0;
-    friend auto operator<=>(const Position&, const Position&) = default;
-};
 
 /// The look of a slide that has a choice of its own.
 struct OwnSlideLook {

@@ -32,7 +32,7 @@ public:
         if (newBook) {
             m_text += (m_text.isEmpty() ? QString() : QStringLiteral("; ")) + nameIn(m_outline, range.book);
             m_chapter = 0;
-            m_byVerse = false;
+            m_byVerse = m_oneWholeChapter = false;
         }
         m_book = range.book;
         const OutlineBook* book = m_outline.book(range.book);
@@ -48,12 +48,19 @@ private:
     void addChapters(const VerseRange& range, bool newBook, bool oneChapter) {
         if (oneChapter)
             return; // the book's name says it
-        m_text += newBook ? QStringLiteral(" ") : m_byVerse ? QStringLiteral("; ") : QStringLiteral(", ");
+        const bool isRange = range.to.chapter != range.from.chapter;
+        // A bare range behind verses, or behind a chapter, would be read as verses.
+        const bool saysChapters = isRange && !newBook && (m_byVerse || m_oneWholeChapter);
+        m_text += newBook        ? QStringLiteral(" ")
+                  : saysChapters ? QStringLiteral("; chapters ")
+                  : m_byVerse    ? QStringLiteral("; ")
+                                 : QStringLiteral(", ");
         m_text += QString::number(range.from.chapter);
-        if (range.to.chapter != range.from.chapter)
+        if (isRange)
             m_text += kDash + QString::number(range.to.chapter);
         m_chapter = 0;
         m_byVerse = false;
+        m_oneWholeChapter = !isRange;
     }
     void addVerses(const VerseRange& range, bool newBook, bool oneChapter) {
         const bool sameChapter = m_byVerse && m_chapter == range.from.chapter;
@@ -70,6 +77,7 @@ private:
         }
         m_chapter = range.to.chapter;
         m_byVerse = true;
+        m_oneWholeChapter = false;
     }
 
     const Outline& m_outline;
@@ -77,6 +85,7 @@ private:
     BookCode m_book;
     int m_chapter = 0;
     bool m_byVerse = false;
+    bool m_oneWholeChapter = false; ///< stands before
 };
 
 /// A range that begins or ends with whole chapters while its other end is a verse, with both ends as verses.

@@ -2,6 +2,7 @@
 #include "core/scripture/ReferenceParser.h"
 #include "core/scripture/BookMatch.h"
 #include "core/scripture/ReferenceTokens.h"
+#include "core/scripture/SpokenReference.h"
 #include <algorithm>
 
 namespace mivanta {
@@ -58,9 +59,11 @@ QString versesOf(const OutlineChapter& chapter) {
 
 class Parser {
 public:
-    Parser(std::vector<Token> tokens, const Outline& outline)
+    /// `otherWay`: what may be chapters and may be verses is read as what it is not usually.
+    Parser(std::vector<Token> tokens, const Outline& outline, bool otherWay)
         : m_tokens(std::move(tokens)),
           m_outline(outline),
+          m_otherWay(otherWay),
           m_commaParts(writesCommas(outline.language) && !has(Kind::Colon)),
           m_pointParts(!m_commaParts && !has(Kind::Colon)) {}
 
@@ -73,6 +76,7 @@ public:
             finish();
         return std::move(m_result);
     }
+    [[nodiscard]] bool hasOther() const { return m_hasOther; }
 
 private:
     [[nodiscard]] bool has(Kind kind) const {
@@ -108,11 +112,16 @@ private:
             ++m_at;
             m_open = true;
             m_byVerse = false;
+            readBareNumbers(m_lastVerse > 0);
             return;
         case Kind::Comma:
-        case Kind::Point:
             ++m_at;
             m_open = true;
+            readBareNumbers(m_wholeChapter);
+            return;
+        case Kind::Point:
+            ++m_at;
+            m_open = m_at < m_tokens.size() || m_result.reference.isEmpty(); // else the sentence ends here
             return;
         case Kind::Number:
         case Kind::Chapter:
@@ -137,6 +146,34 @@ private:
         }
     }
 
+    /// Numbers alone behind a semicolon or a comma may be chapters and may be verses of the chapter that was
+    /// read last. A range that goes on rising there is verses, a single number a chapter, as far as they are
+    /// there.
+    void readBareNumbers(bool mayBeVerses) {
+        const OutlineChapter* chapter = m_book && mayBeVerses ? m_book->chapter(m_chapter) : nullptr;
+        if (!chapter || !isNext(Kind::Number) || m_book->hasOneChapter())
+            return;
+        const bool isRange = isNext(Kind::Dash, 1) && isNext(Kind::Number, 2);
+        const Token* behind = peek(isRange ? 3 : 1);
+        const bool isBare = !behind || behind->kind == Kind::Comma || behind->kind == Kind::Semicolon ||
+                            behind->kind == Kind::Name ||
+                            (behind->kind == Kind::Point && !peek(isRange ? 4 : 2));
+        const Token& first = *peek();
+        const Token& last = isRange ? *peek(2) : first;
+        if (!isBare || first.number <= m_lastVerse || last.number < first.number ||
+            last.number > chapter->lastVerse)
+            return;
+        const bool areChapters = m_book->chapter(first.number) && m_book->chapter(last.number) &&
+                                 first.letter == 0 && last.letter == 0 &&
+                                 (!isRange || first.number > m_chapter);
+        m_hasOther = m_hasOther || areChapters;
+        if (areChapters && isRange == m_otherWay)
+            return;
+        m_byVerse = true;
+        if (m_lastVerse == 0) // "Luke 5, 1-11": not all of chapter 5
+            m_result.reference.ranges.pop_back();
+    }
+
     void readBook() {
         const QString name = peek()->text;
         const bool isFirst = m_at == 0;
@@ -147,6 +184,8 @@ private:
             m_open = !m_book->hasOneChapter() || m_at < m_tokens.size();
             m_byVerse = false;
             m_chapter = 0;
+            m_lastVerse = 0;
+            m_wholeChapter = false;
             m_bare = true;
             return;
         }
@@ -289,6 +328,8 @@ private:
         m_fromVerse = 0;
         m_chapter = to.at.chapter;
         m_byVerse = to.isVerse;
+        m_lastVerse = to.isVerse ? to.at.verse : 0;
+        m_wholeChapter = !goesOn && !to.isVerse && to.tail == Token::Tail::None;
         VerseRange range{m_book->code, from.at, to.at};
         const bool toTheRest = goesOn ? to.tail == Token::Tail::Rest : from.tail == Token::Tail::Rest;
         if (toTheRest) {
@@ -427,23 +468,50 @@ private:
     static constexpr int kEnd = 1 << 20;
     std::vector<Token> m_tokens;
     const Outline& m_outline;
+    bool m_otherWay;
     bool m_commaParts; // a comma behind a chapter begins its verses
     bool m_pointParts; // so does every point between numbers
     size_t m_at = 0;
     const OutlineBook* m_book = nullptr;
     int m_chapter = 0;
-    int m_fromVerse = 0;    // where the range began whose end is being read
-    bool m_byVerse = false; // a number alone is a verse
-    bool m_open = false;    // more must come
-    bool m_bare = false;    // a book without numbers so far
+    int m_fromVerse = 0;         // where the range began whose end is being read
+    bool m_byVerse = false;      // a number alone is a verse
+    bool m_open = false;         // more must come
+    bool m_bare = false;         // a book without numbers so far
+    int m_lastVerse = 0;         // where the last range ended; 0 = with a chapter
+    bool m_wholeChapter = false; // the last range was one chapter
+    bool m_hasOther = false;     // there was something that may be chapters and may be verses
     bool m_over = false;
     Understanding m_result;
 };
 
 } // namespace
 
+namespace {
+
+Understanding understoodAsWritten(const QString& text, const Outline& outline) {
+    const std::vector<Token> tokens = referenceTokens(text);
+    Parser parser(tokens, outline, false);
+    Understanding understood = parser.run();
+    if (understood.state != ReferenceState::Understood || !parser.hasOther())
+        return understood;
+    const Understanding other = Parser(tokens, outline, true).run();
+    if (other.state == ReferenceState::Understood && !(other.reference == understood.reference))
+        understood.other = other.text;
+    return understood;
+}
+
+} // namespace
+
 Understanding understandReference(const QString& text, const Outline& outline) {
-    return Parser(referenceTokens(text), outline).run();
+    Understanding understood = understoodAsWritten(text, outline);
+    if (understood.state == ReferenceState::Understood || understood.state == ReferenceState::Unfinished)
+        return understood;
+    for (const QString& plainer : plainerReferences(text, outline))
+        if (Understanding other = understoodAsWritten(plainer, outline);
+            other.state == ReferenceState::Understood)
+            return other;
+    return understood;
 }
 
 } // namespace mivanta

@@ -41,15 +41,20 @@ std::optional<int> spokenNumber(const QString& word) {
 
 std::optional<Kind> wordKind(const QString& word) {
     static const QHash<QString, Kind> kinds{
-        {QStringLiteral("chapter"), Kind::Chapter}, {QStringLiteral("chapters"), Kind::Chapter},
-        {QStringLiteral("ch"), Kind::Chapter},      {QStringLiteral("chap"), Kind::Chapter},
-        {QStringLiteral("verse"), Kind::Verse},     {QStringLiteral("verses"), Kind::Verse},
-        {QStringLiteral("v"), Kind::Verse},         {QStringLiteral("vv"), Kind::Verse},
-        {QStringLiteral("vs"), Kind::Verse},        {QStringLiteral("vss"), Kind::Verse},
-        {QStringLiteral("ver"), Kind::Verse},       {QStringLiteral("to"), Kind::Dash},
-        {QStringLiteral("through"), Kind::Dash},    {QStringLiteral("thru"), Kind::Dash},
-        {QStringLiteral("until"), Kind::Dash},      {QStringLiteral("till"), Kind::Dash},
-        {QStringLiteral("and"), Kind::Comma},       {QStringLiteral("then"), Kind::Comma},
+        {QStringLiteral("chapter"), Kind::Chapter},  {QStringLiteral("chapters"), Kind::Chapter},
+        {QStringLiteral("ch"), Kind::Chapter},       {QStringLiteral("chap"), Kind::Chapter},
+        {QStringLiteral("verse"), Kind::Verse},      {QStringLiteral("verses"), Kind::Verse},
+        {QStringLiteral("v"), Kind::Verse},          {QStringLiteral("vv"), Kind::Verse},
+        {QStringLiteral("vs"), Kind::Verse},         {QStringLiteral("vss"), Kind::Verse},
+        {QStringLiteral("ver"), Kind::Verse},        {QStringLiteral("to"), Kind::Dash},
+        {QStringLiteral("through"), Kind::Dash},     {QStringLiteral("thru"), Kind::Dash},
+        {QStringLiteral("until"), Kind::Dash},       {QStringLiteral("till"), Kind::Dash},
+        {QStringLiteral("and"), Kind::Comma},        {QStringLiteral("then"), Kind::Comma},
+        {QStringLiteral("plus"), Kind::Comma},       {QStringLiteral("also"), Kind::Comma},
+        {QStringLiteral("kapitel"), Kind::Chapter},  {QStringLiteral("vers"), Kind::Verse},
+        {QStringLiteral("verset"), Kind::Verse},     {QStringLiteral("versets"), Kind::Verse},
+        {QStringLiteral("chapitre"), Kind::Chapter}, {QStringLiteral("bis"), Kind::Dash},
+        {QStringLiteral("und"), Kind::Comma},        {QStringLiteral("et"), Kind::Comma},
     };
     const auto at = kinds.constFind(word);
     return at == kinds.constEnd() ? std::nullopt : std::optional(*at);

@@ -2,6 +2,7 @@
 #include "core/song/PasteCleanup.h"
 #include "core/song/Chords.h"
 #include "core/song/PartEdits.h"
+#include "core/song/SheetHeadings.h"
 #include "core/song/WholeText.h"
 #include <QRegularExpression>
 #include <algorithm>
@@ -110,24 +111,17 @@ QString wordsOf(const Part& part) {
 
 /// Blocks of lines: at headings, and at blank lines where no heading stands above.
 std::vector<Block> blocksOf(const QStringList& lines, bool& hasHeadings) {
-    static const QRegularExpression numbered(u"^\\(?(\\d{1,2})[.)]\\s+(\\S.*)$"_s);
     std::vector<Block> blocks;
     bool open = false;
     bool headed = false;
     for (qsizetype i = 0; i < lines.size(); ++i) {
         const QString line = lines[i].trimmed();
         const bool head = i == 0 || lines[i - 1].trimmed().isEmpty() || !open;
-        if (const auto heading = findHeading(line, head)) {
-            blocks.push_back({heading, {}});
-            hasHeadings = open = headed = true;
-            continue;
-        }
-        const auto number = numbered.match(line);
-        if (head && number.hasMatch()) {
+        if (const auto found = readSheetHeading(line, head, false)) {
             blocks.push_back(
-                {PartHeading{PartKind::Verse, number.captured(1).toInt(), {}, {}}, {number.captured(2)}});
+                {found->heading, found->words.isEmpty() ? QStringList() : QStringList{found->words}});
             hasHeadings = open = true;
-            headed = false;
+            headed = found->words.isEmpty();
             continue;
         }
         if (line.isEmpty()) {
@@ -249,23 +243,38 @@ QString CleanedText::summary() const {
     return done.join(u", "_s);
 }
 
-CleanedText cleanedUp(const QString& pasted) {
-    CleanedText result;
+namespace {
+
+/// Lines with plain signs and spaces, without list marks, no two blank ones behind each other.
+QStringList plainLines(const QString& pasted, CleanedText& counts) {
     QString text = pasted;
     text.replace(u"\r\n"_s, u"\n"_s)
         .replace(u'\r', u'\n')
         .replace(QChar(0x2028), u'\n')
         .replace(QChar(0x2029), u'\n');
     QStringList lines;
-    for (const QString& raw : plainSigns(text, result.signs).split(u'\n')) {
-        const QString line = withoutBullet(plainSpaces(raw, result.spaces), result.bullets);
+    for (const QString& raw : plainSigns(text, counts.signs).split(u'\n')) {
+        const QString line = withoutBullet(plainSpaces(raw, counts.spaces), counts.bullets);
         const bool blank = line.trimmed().isEmpty();
         if (blank && (lines.isEmpty() || lines.back().isEmpty())) {
-            ++result.blankLines;
+            ++counts.blankLines;
             continue;
         }
         lines << (blank ? QString() : line);
     }
+    return lines;
+}
+
+} // namespace
+
+QString plainText(const QString& pasted) {
+    CleanedText counts;
+    return plainLines(pasted, counts).join(u'\n');
+}
+
+CleanedText cleanedUp(const QString& pasted) {
+    CleanedText result;
+    QStringList lines = plainLines(pasted, result);
     if (pasted.endsWith(u'\n') && result.blankLines > 0 && lines.isEmpty())
         result.blankLines = 0; // nothing but line ends
     while (!lines.isEmpty() && lines.back().isEmpty()) {

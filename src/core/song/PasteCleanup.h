@@ -24,6 +24,9 @@ struct CleanedText {
 /// chorus. Chord lines are put over the letters that they stand above.
 [[nodiscard]] CleanedText cleanedUp(const QString& pasted);
 
+/// Pasted text with plain signs and spaces, without marks of lists and quotations; its gaps and columns stay.
+[[nodiscard]] QString plainText(const QString& pasted);
+
 /// Puts cleaned text into a song. Parts go in the place of an empty part, else behind the part of the place;
 /// a single block without heading goes into the words there. When parts repeated and the song had no order,
 /// the order is set. Returns the place behind what was put in.

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/KeptRun.h"
 #include "formats/ItemJson.h"
+#include "link/SceneCodec.h"
 #include <QJsonArray>
 #include <QJsonDocument>
 #include <QJsonObject>
@@ -94,6 +95,26 @@ Covers coversFromJson(const QJsonObject& json) {
 
 } // namespace
 
+namespace {
+
+QString scenesToText(const std::vector<Scene>& scenes) {
+    QByteArray bytes;
+    QDataStream stream(&bytes, QIODevice::WriteOnly);
+    stream << scenes;
+    return QString::fromLatin1(bytes.toBase64());
+}
+
+/// Nothing when they are of another build.
+std::vector<Scene> scenesFromText(const QString& text) {
+    QDataStream stream(QByteArray::fromBase64(text.toLatin1()));
+    std::vector<Scene> scenes;
+    if (!text.isEmpty())
+        stream >> scenes;
+    return stream.status() == QDataStream::Ok && stream.atEnd() ? scenes : std::vector<Scene>();
+}
+
+} // namespace
+
 QByteArray keptRunToJson(const KeptRun& kept) {
     const RunState& state = kept.state;
     QJsonObject json{{u"covers"_s, coversToJson(state.covers)},
@@ -120,6 +141,8 @@ QByteArray keptRunToJson(const KeptRun& kept) {
     for (const Item& item : kept.unplanned)
         unplanned.append(itemToJson(item));
     json.insert(u"unplanned"_s, unplanned);
+    if (!kept.live.empty())
+        json.insert(u"scenes"_s, scenesToText(kept.live));
     return QJsonDocument(json).toJson(QJsonDocument::Compact);
 }
 
@@ -130,6 +153,7 @@ KeptRun keptRunFromJson(const QByteArray& bytes) {
     for (const QJsonValue& value : json[u"unplanned"_s].toArray())
         if (auto item = itemFromJson(value.toObject(), {}))
             kept.unplanned.push_back(std::move(*item));
+    kept.live = scenesFromText(json[u"scenes"_s].toString());
     RunState& state = kept.state;
     state.covers = coversFromJson(json[u"covers"_s].toObject());
     kept.beforeBlack = coversFromJson(json[u"beforeBlack"_s].toObject());

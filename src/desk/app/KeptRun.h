@@ -14,6 +14,7 @@ struct KeptRun {
     QDateTime since;             ///< the first take
     QString desk;                ///< the one that was seen
     std::vector<Item> unplanned; ///< what the order does not hold
+    std::vector<Scene> live;     ///< what is on screen of a service that is not open any more
 };
 
 [[nodiscard]] QByteArray keptRunToJson(const KeptRun& kept);

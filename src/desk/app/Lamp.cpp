@@ -1,38 +1,82 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/Lamp.h"
 #include <QCoreApplication>
+#include <algorithm>
 
 namespace mivanta {
 
 namespace {
+
 QString tr(const char* text) {
     return QCoreApplication::translate("Lamp", text);
 }
+
+QString textOf(ShownKind kind) {
+    switch (kind) {
+    case ShownKind::Nothing:
+        return tr("Nothing on screen");
+    case ShownKind::Black:
+        return tr("Black");
+    case ShownKind::TestCard:
+        return tr("Test card");
+    case ShownKind::HouseCard:
+        return tr("House card");
+    case ShownKind::Backdrop:
+        return tr("Backdrop only");
+    case ShownKind::PlainWords:
+        return tr("Plain words");
+    case ShownKind::Words:
+        return tr("Words on screen");
+    case ShownKind::Picture:
+        return tr("Picture on screen");
+    }
+    return {};
+}
+
+/// The curtain that most outputs have; the first's where there are as many of each.
+Curtain usualCurtain(const std::vector<Shown>& outputs) {
+    Curtain usual = Curtain::Open;
+    long most = 0;
+    for (const Shown& each : outputs) {
+        const long count = std::count_if(outputs.begin(), outputs.end(), [&](const Shown& other) {
+            return other.origin.curtain == each.origin.curtain;
+        });
+        if (count > most)
+            usual = each.origin.curtain;
+        most = std::max(most, count);
+    }
+    return usual;
+}
+
 } // namespace
 
-LampState lampOf(const RunState& state, int outputs) {
+LampState lampOf(const std::vector<Shown>& outputs, const QString& otherService, int withoutScreen) {
+    const Curtain curtain = usualCurtain(outputs);
+    const auto isApart = [&](const Shown& each) {
+        return each.origin.isFrozen || each.origin.curtain != curtain;
+    };
+    const auto isTestCard = [](const Shown& each) { return each.kind == ShownKind::TestCard; };
+    // What most of them do is what the first of these shows: a hall, as a rule.
+    auto first = std::find_if(outputs.begin(), outputs.end(),
+                              [&](const Shown& each) { return !isApart(each) && !isTestCard(each); });
+    if (first == outputs.end())
+        first = outputs.begin();
+    const ShownKind kind = first == outputs.end() ? ShownKind::Nothing : first->kind;
     LampState lamp;
-    const Covers& covers = state.covers;
-    const bool isOpen = covers.curtain == Curtain::Open || covers.curtain == Curtain::Plain;
-    if (covers.curtain == Curtain::HouseCard)
-        lamp.text = tr("House card on %1 outputs").arg(outputs);
-    else if (covers.curtain == Curtain::Black && state.onScreen)
-        lamp.text = tr("Black on %1 outputs").arg(outputs);
-    else if (!state.onScreen)
-        lamp.text = tr("Nothing on screen \u00b7 %1 outputs").arg(outputs);
-    else if (covers.curtain == Curtain::WordsOff)
-        lamp.text = tr("Backdrop only \u00b7 %1 outputs").arg(outputs);
-    else if (covers.curtain == Curtain::Plain)
-        lamp.text = tr("Plain words \u00b7 %1 outputs").arg(outputs);
-    else
-        lamp.text = tr("Words on screen \u00b7 %1 outputs").arg(outputs);
-    lamp.lit = state.onScreen && isOpen;
-    if (covers.callOut)
-        lamp.text += tr(" \u00b7 call-out");
-    if (const auto apart = covers.own.size() + state.frozen.size(); apart > 0)
-        lamp.text += tr(" \u00b7 %1 apart").arg(apart);
-    if (!covers.testCards.empty())
-        lamp.text += tr(" \u00b7 test card");
+    lamp.lit = kind == ShownKind::Words || kind == ShownKind::PlainWords || kind == ShownKind::Picture;
+    QStringList facts{textOf(kind)};
+    if (!otherService.isEmpty())
+        facts << tr("from \u201c%1\u201d").arg(otherService);
+    facts << (outputs.size() == 1 ? tr("1 output") : tr("%1 outputs").arg(outputs.size()));
+    if (std::any_of(outputs.begin(), outputs.end(), [](const Shown& each) { return each.hasCallOut; }))
+        facts << tr("call-out");
+    if (const auto apart = std::count_if(outputs.begin(), outputs.end(), isApart); apart > 0)
+        facts << tr("%1 apart").arg(apart);
+    if (withoutScreen > 0)
+        facts << tr("%1 without a screen").arg(withoutScreen);
+    if (kind != ShownKind::TestCard && std::any_of(outputs.begin(), outputs.end(), isTestCard))
+        facts << tr("test card");
+    lamp.text = facts.join(QStringLiteral(" \u00b7 "));
     return lamp;
 }
 

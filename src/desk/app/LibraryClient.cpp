@@ -1,17 +1,19 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/LibraryClient.h"
-#include "formats/ScriptureReader.h"
 
 namespace mivanta {
 
 namespace {
 constexpr int kCheckAfterMs = 4000;
 constexpr int kNewDayMs = 3600 * 1000;
+constexpr int kWatchMs = 1500;
 } // namespace
 
 LibraryClient::LibraryClient(const QString& folder, QObject* parent) : QObject(parent), m_folder(folder) {
     m_daily.setInterval(kNewDayMs);
     connect(&m_daily, &QTimer::timeout, this, [this] { checkInBackground(false); });
+    m_watch.setInterval(kWatchMs);
+    connect(&m_watch, &QTimer::timeout, this, &LibraryClient::watch);
 }
 
 LibraryClient::~LibraryClient() {
@@ -42,6 +44,17 @@ void LibraryClient::open() {
             Q_EMIT opened();
             QTimer::singleShot(kCheckAfterMs, this, [this] { checkInBackground(true); });
             m_daily.start();
+            m_watch.start();
+        });
+}
+
+/// A second window, an import on the command line: what they change is seen here, too.
+void LibraryClient::watch() {
+    ask<bool>(
+        this, [](Library& library) { return library.wasChangedElsewhere(); },
+        [this](const Result<bool>& changedElsewhere) {
+            if (changedElsewhere.value_or(false))
+                Q_EMIT changed();
         });
 }
 
@@ -264,25 +277,49 @@ void LibraryClient::bringIn(std::vector<ImportCandidate> candidates) {
         });
 }
 
+ScriptureProgress LibraryClient::scriptureProgressOf() {
+    return [this, cancel = m_cancel](int done, int total) {
+        QMetaObject::invokeMethod(this, [this, done, total] { Q_EMIT scriptureProgress(done, total); });
+        return !*cancel;
+    };
+}
+
 void LibraryClient::bringInScripture(const QString& path) {
+    if (m_importing)
+        return;
+    m_importing = true;
+    *m_cancel = false;
+    using Read = std::shared_ptr<ScriptureText>;
+    m_importer.run(
+        this,
+        [path, progress = scriptureProgressOf()]() -> Result<Read> {
+            auto text = readTranslation(path, progress);
+            if (!text)
+                return tl::unexpected(text.error());
+            return std::make_shared<ScriptureText>(std::move(*text));
+        },
+        [this](const Result<Read>& read) {
+            m_importing = false;
+            if (!read)
+                Q_EMIT scriptureRefused(read.error());
+            else if ((*read)->needsAPerson())
+                Q_EMIT scriptureToReview(*read);
+            else
+                storeScripture(*read);
+        });
+}
+
+void LibraryClient::storeScripture(const std::shared_ptr<ScriptureText>& text) {
     if (m_importing)
         return;
     m_importing = true;
     *m_cancel = false;
     m_importer.run(
         this,
-        [this, folder = m_folder, path, cancel = m_cancel]() -> Result<BroughtIn> {
-            const auto progress = [&](int done, int total) {
-                QMetaObject::invokeMethod(this,
-                                          [this, done, total] { Q_EMIT scriptureProgress(done, total); });
-                return !*cancel;
-            };
+        [text, folder = m_folder, progress = scriptureProgressOf()]() -> Result<BroughtIn> {
             auto library = Library::open(folder);
             if (!library)
                 return tl::unexpected(library.error());
-            const auto text = readTranslation(path, progress);
-            if (!text)
-                return tl::unexpected(text.error());
             const auto stored = (*library)->scripture().store(*text, progress);
             if (!stored)
                 return tl::unexpected(stored.error());

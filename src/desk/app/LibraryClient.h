@@ -2,6 +2,7 @@
 #pragma once
 #include "desk/app/Finding.h"
 #include "desk/app/Worker.h"
+#include "formats/ScriptureReader.h"
 #include "store/Backups.h"
 #include "store/Library.h"
 #include <QTimer>
@@ -77,9 +78,12 @@ public:
     void cancelImport();
     [[nodiscard]] bool isImporting() const { return m_importing; }
 
-    /// Reads a translation from a file, folder or ZIP and stores it, whole or not at all;
-    /// scriptureBroughtIn() or scriptureRefused() follows. cancelImport() stops it.
+    /// Reads a translation from a file, folder or ZIP and stores it; scriptureBroughtIn() or
+    /// scriptureRefused() follows. Where not all of it can be read, scriptureToReview() follows instead, and
+    /// nothing is stored. cancelImport() stops it.
     void bringInScripture(const QString& path);
+    /// Stores what was reviewed, whole or not at all.
+    void storeScripture(const std::shared_ptr<ScriptureText>& text);
 
     /// Those of this library, the newest first.
     void backups(QObject* asker, const std::function<void(std::vector<Backup>)>& found);
@@ -95,6 +99,7 @@ Q_SIGNALS:
     void failed(const mivanta::Error& error);
     void changed(); ///< something was added or changed
     void scriptureProgress(int done, int total);
+    void scriptureToReview(const std::shared_ptr<mivanta::ScriptureText>& text);
     void scriptureBroughtIn(const mivanta::BroughtIn& what);
     void scriptureRefused(const mivanta::Error& error); ///< nothing was changed
     void importProgress(int done, int total);
@@ -103,6 +108,8 @@ Q_SIGNALS:
 
 private:
     void checkInBackground(bool isFirst);
+    void watch();
+    [[nodiscard]] ScriptureProgress scriptureProgressOf();
     /// Runs one step of an import on a library of its own; `done` says whether it was cancelled.
     template <typename T>
     void importStep(std::function<T(Library&, const Library::Progress&)> work,
@@ -115,6 +122,7 @@ private:
     std::shared_ptr<std::atomic<bool>> m_cancel = std::make_shared<std::atomic<bool>>(false);
     std::optional<Error> m_error;
     QTimer m_daily; ///< looks for a new day
+    QTimer m_watch; ///< looks for changes by other programs
     bool m_isOpen = false;
     bool m_importing = false;
 };

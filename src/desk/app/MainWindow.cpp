@@ -25,6 +25,7 @@ namespace mivanta {
 
 namespace {
 
+constexpr int kLogOutMs = 30'000;
 constexpr const char* kDeskNames[]{"library", "prepare", "check", "run", "setup"};
 
 QAction* makeAction(QWidget* parent, const QString& name, const QString& iconName, const QString& text,
@@ -42,10 +43,12 @@ QAction* makeAction(QWidget* parent, const QString& name, const QString& iconNam
 MainWindow::MainWindow(Session& session, std::unique_ptr<Prompts> prompts)
     : m_session(session),
       m_prompts(prompts ? std::move(prompts) : std::make_unique<DialogPrompts>(this)),
+      m_files(session, *m_prompts),
       m_sender(session.library().folder(), *m_prompts),
       m_speller(session.library().folder() + QStringLiteral("/own-words.txt")) {
     setObjectName(QStringLiteral("main-window"));
-    setWindowTitle(QStringLiteral("Mivanta"));
+    setWindowTitle(session.isSecond() ? tr("Mivanta \u2013 second window, to prepare")
+                                      : QStringLiteral("Mivanta"));
     auto* content = new QWidget(this);
     auto* column = new QVBoxLayout(content);
     column->setContentsMargins(0, 0, 0, 0);
@@ -62,6 +65,7 @@ MainWindow::MainWindow(Session& session, std::unique_ptr<Prompts> prompts)
     column->addWidget(m_packing);
     column->addWidget(m_stack, 1);
     setCentralWidget(content);
+    layout()->setSizeConstraint(QLayout::SetNoConstraint); // no text makes the window larger than its monitor
     makeActions();
     makeDesks();
     connectSession();
@@ -71,6 +75,10 @@ MainWindow::MainWindow(Session& session, std::unique_ptr<Prompts> prompts)
     showClock();
     restoreLayout();
     goTo(PrepareAt);
+    if (m_session.isSecond())
+        m_notices->tell(tr("A second window, to prepare and to save: it cannot put anything on the screens. "
+                           "The lamp shows what the first window has there."),
+                        false);
     showLock();
     showHeader();
 }
@@ -86,25 +94,22 @@ void MainWindow::makeActions() {
     QAction* store = makeAction(this, QStringLiteral("save-service"), QStringLiteral("save"), tr("Save"),
                                 tr("Save the service"), QKeySequence::Save);
     QAction* storeAs =
-        makeAction(this, QStringLiteral("save-service-as"), QString(), tr("Save as\u2026"),
+        makeAction(this, QStringLiteral("save-service-as"), QString(), tr("Save As\u2026"),
                    tr("Save the service under another name"), QKeySequence(QStringLiteral("Ctrl+Shift+S")));
-    auto* start = new StartMenu(
-        m_session, *m_prompts, [this](const auto& then) { settleUnsaved(then); }, this);
-    fresh->setMenu(start);
-    connect(start, &StartMenu::started, this, [this] { goTo(PrepareAt); });
+    m_start = new StartMenu(m_session, *m_prompts, m_files, this);
+    fresh->setMenu(m_start);
+    connect(&m_files, &ServiceFiles::begun, this, [this] { goTo(PrepareAt); });
     QAction* begin = makeAction(this, QStringLiteral("begin-with"), QString(), tr("Begin with\u2026"),
                                 tr("Start a service from a template, an earlier one or an e-mail"),
                                 QKeySequence(QStringLiteral("Ctrl+Alt+N")));
     connect(begin, &QAction::triggered, this,
-            [this, start] { start->popup(mapToGlobal(QPoint(width() / 5, height() / 8))); });
+            [this] { m_start->popup(mapToGlobal(QPoint(width() / 5, height() / 8))); });
     m_recent = new RecentServices(this);
     open->setMenu(m_recent);
-    connect(m_recent, &RecentServices::chosen, this, [this](const QString& path) {
-        settleUnsaved([this, path] { m_session.document().open(path); });
-    });
+    connect(m_recent, &RecentServices::chosen, &m_files, &ServiceFiles::open);
     QAction* recent =
-        makeAction(this, QStringLiteral("open-recent"), QString(), tr("Opened last\u2026"),
-                   tr("Services that were open last"), QKeySequence(QStringLiteral("Ctrl+Shift+O")));
+        makeAction(this, QStringLiteral("open-recent"), QString(), tr("Open Recent\u2026"),
+                   tr("Services that you opened recently"), QKeySequence(QStringLiteral("Ctrl+Shift+O")));
     connect(recent, &QAction::triggered, this,
             [this] { m_recent->popup(mapToGlobal(QPoint(width() / 4, height() / 8))); });
     QAction* pack = makeAction(this, QStringLiteral("pack-service"), QStringLiteral("package"),
@@ -114,25 +119,25 @@ void MainWindow::makeActions() {
     connect(pack, &QAction::triggered, m_packing, &PackingBar::start);
     QAction* undo = makeAction(this, QStringLiteral("undo"), QStringLiteral("undo-2"), tr("Undo"), tr("Undo"),
                                QKeySequence(QStringLiteral("Ctrl+Z")));
-    QAction* redo = makeAction(this, QStringLiteral("redo"), QStringLiteral("redo-2"), tr("Redo"),
-                               tr("Do again"), QKeySequence(QStringLiteral("Ctrl+Shift+Z")));
+    QAction* redo = makeAction(this, QStringLiteral("redo"), QStringLiteral("redo-2"), tr("Redo"), tr("Redo"),
+                               QKeySequence(QStringLiteral("Ctrl+Shift+Z")));
     QAction* find =
         makeAction(this, QStringLiteral("find"), QString(), tr("Find"), tr("Find"), QKeySequence::Find);
     QAction* files = makeAction(this, QStringLiteral("import"), QString(), tr("Bring in files"),
                                 tr("Bring in files"), QKeySequence(QStringLiteral("Ctrl+I")));
     QAction* folder = makeAction(this, QStringLiteral("import-a-folder"), QString(), tr("Bring in a folder"),
                                  tr("Bring in a folder"), QKeySequence(QStringLiteral("Ctrl+Shift+I")));
-    QAction* quit = makeAction(this, QStringLiteral("quit"), QString(), tr("Quit"), tr("End Mivanta"),
+    QAction* quit = makeAction(this, QStringLiteral("quit"), QString(), tr("Quit"), tr("Quit Mivanta"),
                                QKeySequence(QStringLiteral("Ctrl+Q")));
-    connect(fresh, &QAction::triggered, this, &MainWindow::newService);
-    connect(open, &QAction::triggered, this, &MainWindow::openService);
+    connect(fresh, &QAction::triggered, &m_files, &ServiceFiles::startNew);
+    connect(open, &QAction::triggered, &m_files, &ServiceFiles::chooseAndOpen);
     connect(store, &QAction::triggered, this, [this] {
         if (currentDesk() == LibraryAt && m_libraryDesk->hasUnsaved())
             m_libraryDesk->save();
         else
-            save(false);
+            m_files.save(false);
     });
-    connect(storeAs, &QAction::triggered, this, [this] { save(true); });
+    connect(storeAs, &QAction::triggered, this, [this] { m_files.save(true); });
     connect(undo, &QAction::triggered, this,
             [this] { currentDesk() == LibraryAt ? m_libraryDesk->undo() : m_prepareDesk->undo(); });
     connect(redo, &QAction::triggered, this,
@@ -148,8 +153,8 @@ void MainWindow::makeActions() {
         redo->setEnabled((undoStack.canRedo() || songs) && !running);
         undo->setToolTip(undoStack.canUndo() ? tr("Undo %1 (Ctrl+Z)").arg(undoStack.undoText())
                                              : tr("Nothing to undo"));
-        redo->setToolTip(undoStack.canRedo() ? tr("Do again: %1 (Ctrl+Shift+Z)").arg(undoStack.redoText())
-                                             : tr("Nothing to do again"));
+        redo->setToolTip(undoStack.canRedo() ? tr("Redo %1 (Ctrl+Shift+Z)").arg(undoStack.redoText())
+                                             : tr("Nothing to redo"));
     };
     connect(&undoStack, &QUndoStack::indexChanged, this, showUndo);
     connect(m_stack, &QStackedWidget::currentChanged, this, showUndo);
@@ -173,12 +178,16 @@ void MainWindow::makeDesks() {
     const std::pair<QWidget*, std::pair<QString, QString>> desks[]{
         {m_libraryDesk, {tr("Library"), tr("All your songs, scripture and texts")}},
         {m_prepareDesk, {tr("Prepare"), tr("Put the service together")}},
-        {m_checkDesk, {tr("Check"), tr("What is better known before Sunday")}},
+        {m_checkDesk, {tr("Check"), tr("Find what is wrong before Sunday")}},
         {m_runDesk, {tr("Run"), tr("Run the service")}},
         {m_setupDesk, {tr("Setup"), tr("The outputs and their screens")}}};
     int index = 0;
     for (const auto& [widget, names] : desks) {
         m_stack->addWidget(widget);
+        if (m_session.isSecond() && (index == RunAt || index == SetupAt)) {
+            ++index; // they are the other window's
+            continue;
+        }
         const QString key = QStringLiteral("Alt+%1").arg(index + 1);
         m_header->addDesk(names.first, names.second, key);
         auto* action = new QAction(this);
@@ -203,6 +212,16 @@ void MainWindow::makeDesks() {
         goTo(LibraryAt);
         m_libraryDesk->showPick(pick);
     });
+    connect(m_prepareDesk, &PrepareDesk::newSongWanted, this, [this](const QString& text) {
+        goTo(LibraryAt);
+        m_libraryDesk->newSongFrom(text);
+    });
+    connect(m_prepareDesk, &PrepareDesk::openWanted, &m_files, &ServiceFiles::chooseAndOpen);
+    connect(m_prepareDesk, &PrepareDesk::beginWithWanted, this,
+            [this] { m_start->popup(mapToGlobal(QPoint(width() / 3, height() / 4))); });
+    connect(m_checkDesk, &CheckDesk::openWanted, &m_files, &ServiceFiles::chooseAndOpen);
+    connect(m_checkDesk, &CheckDesk::prepareWanted, this, [this] { goTo(PrepareAt); });
+    connect(m_runDesk, &RunDesk::prepareWanted, this, [this] { goTo(PrepareAt); });
     connect(m_checkDesk, &CheckDesk::counted, this,
             [this](int worrying) { m_header->setDeskCount(CheckAt, worrying); });
     connect(m_checkDesk, &CheckDesk::showItem, this, [this](const ItemId& id) {
@@ -212,16 +231,14 @@ void MainWindow::makeDesks() {
 }
 
 void MainWindow::connectSession() {
-    connect(&m_session, &Session::problem, this, [this](const Error& e) {
-        m_afterSave = {};
-        m_notices->tell(e.text(), true);
-    });
+    connect(&m_session, &Session::problem, this, [this](const Error& e) { m_notices->tell(e.text(), true); });
     connect(&m_sender, &Sender::failed, &m_session, &Session::problem);
     connect(&m_sender, &Sender::finished, &m_session, &Session::notice);
     connect(&m_session, &Session::notice, this,
             [this](const QString& text) { m_notices->tell(text, false); });
     connect(&m_session, &Session::warning, this,
             [this](const QString& text) { m_notices->tell(text, true); });
+    connect(&m_session, &Session::offered, m_notices, &NoticeBar::offer);
     connect(&m_session, &Session::playerRefused, this, [this] {
         m_notices->tell(
             tr("Mivanta is already running with this library. Close this window and use the other one."),
@@ -238,16 +255,13 @@ void MainWindow::connectSession() {
     });
     connect(&m_session, &Session::placesChanged, this, &MainWindow::showHeader);
     connect(&m_session, &Session::mediaArrived, &m_thumbnails, &ThumbnailStore::forget);
-    connect(&m_session.run(), &RunController::changed, this, &MainWindow::showHeader);
+    connect(&m_session.onScreen(), &OnScreen::changed, this, &MainWindow::showHeader);
     connect(&m_session.document(), &ServiceDocument::changed, this, &MainWindow::showHeader);
     connect(&m_session.document(), &ServiceDocument::stateChanged, this, &MainWindow::showHeader);
     connect(&m_session.document(), &ServiceDocument::opened, this,
             [this] { m_recent->note(m_session.document().path()); });
-    connect(&m_session.document(), &ServiceDocument::saved, this, [this] {
-        m_recent->note(m_session.document().path());
-        if (const auto then = std::exchange(m_afterSave, {}))
-            then();
-    });
+    connect(&m_session.document(), &ServiceDocument::saved, this,
+            [this] { m_recent->note(m_session.document().path()); });
 }
 
 MainWindow::Desk MainWindow::currentDesk() const {
@@ -269,6 +283,8 @@ void MainWindow::showLock() {
 void MainWindow::goTo(Desk desk) {
     if (m_session.runOnly().isLocked())
         desk = RunAt;
+    if (m_session.isSecond() && (desk == RunAt || desk == SetupAt))
+        return;
     m_stack->setCurrentIndex(desk);
     m_header->setCurrentDesk(desk);
     m_session.run().setDesk(QLatin1String(kDeskNames[desk]));
@@ -295,8 +311,9 @@ void MainWindow::find() {
 void MainWindow::showHeader() {
     const ServiceDocument& document = m_session.document();
     const Service& service = document.service();
-    const RunState& state = m_session.run().state();
-    const int item = state.onScreen ? m_session.book().indexOf(state.onScreen->item) : -1;
+    const OnScreen& onScreen = m_session.onScreen();
+    const auto cue = onScreen.cue();
+    const int item = cue ? m_session.book().indexOf(cue->item) : -1;
     QStringList facts;
     if (currentDesk() == RunAt && m_session.book().itemCount() > 0) {
         facts << (item >= 0 ? tr("item %1 of %2").arg(item + 1).arg(m_session.book().itemCount())
@@ -308,10 +325,14 @@ void MainWindow::showHeader() {
                   : document.path().isEmpty() ? tr("new")
                                               : tr("saved"));
     }
-    m_header->setService(service.title.isEmpty() ? tr("New service") : service.title,
-                         facts.join(QStringLiteral(" \u00b7 ")));
-    const auto outputs = m_session.outputs().size();
-    m_header->setLamp(lampOf(state, int(outputs)));
+    m_header->setService(document.shownTitle(), facts.join(QStringLiteral(" \u00b7 ")));
+    const auto& places = m_session.placements();
+    const auto away = std::count_if(places.begin(), places.end(), [](const Placement& place) {
+        return place.kind == Placement::Kind::Missing;
+    });
+    m_header->setLamp(m_session.player().isStranger()
+                          ? LampState{true, tr("On screen as before the update")}
+                          : lampOf(onScreen.all(), onScreen.otherService(), int(away)));
 }
 
 void MainWindow::showClock() {
@@ -319,67 +340,67 @@ void MainWindow::showClock() {
                                                                            : QStringLiteral("HH:mm")));
 }
 
-void MainWindow::newService() {
-    settleUnsaved([this] { m_session.document().startNew(); });
+bool MainWindow::listenAtDoor() {
+    auto* door = new Door(this);
+    connect(door, &Door::knocked, this, &MainWindow::obey);
+    return door->listen(Door::pathOf(sessionFolder(m_session.library().folder()), m_session.isSecond()));
 }
 
-void MainWindow::openService() {
-    settleUnsaved([this] {
-        if (const QString path = m_prompts->serviceToOpen(); !path.isEmpty())
-            m_session.document().open(path);
-    });
-}
-
-void MainWindow::save(bool askWhere, std::function<void()> then) {
-    QString path = m_session.document().path();
-    if (askWhere || path.isEmpty()) {
-        const QString title = m_session.document().service().title;
-        path = m_prompts->whereToSave((title.isEmpty() ? tr("Service") : title) + QStringLiteral(".mivanta"));
-        if (path.isEmpty())
-            return;
-    }
-    m_afterSave = std::move(then);
-    m_session.document().save(path);
-}
-
-void MainWindow::settleUnsaved(const std::function<void()>& then) {
-    if (!m_session.document().isModified()) {
-        then();
+void MainWindow::obey(const DoorRequest& request) {
+    setWindowState(windowState() & ~Qt::WindowMinimized);
+    raise();
+    activateWindow();
+    if (request.kind == DoorRequest::Kind::Raise)
+        return;
+    if (m_session.runOnly().isLocked() || QApplication::activeModalWidget()) {
+        m_notices->tell(
+            m_session.runOnly().isLocked()
+                ? tr("This computer is set to run only; no other service is opened while it is locked.")
+                : tr("Answer the question that is open first, then open the service again."),
+            false);
         return;
     }
-    const QString title = m_session.document().service().title;
-    switch (m_prompts->unsavedWork(title.isEmpty() ? tr("New service") : title)) {
-    case Prompts::Unsaved::Save:
-        save(false, then);
-        break;
-    case Prompts::Unsaved::GiveUp:
-        then();
-        break;
-    case Prompts::Unsaved::Cancel:
-        break;
-    }
+    if (request.kind == DoorRequest::Kind::Open)
+        m_files.open(request.path);
+    else if (request.kind == DoorRequest::Kind::StartNew)
+        m_files.startNew();
+    else
+        m_files.settleUnsaved([this, request] { m_session.takeHandedOver(request.path); });
+}
+
+bool MainWindow::prepareToLogOut(bool mayAsk) {
+    if (!m_session.isSecond() && m_session.onScreen().isSeen() && mayAsk && !m_prompts->logOutWhileOnScreen())
+        return false;
+    m_session.keepForNextTime();
+    m_isLoggingOut = true; // whatever closes the window now asks no more
+    QTimer::singleShot(kLogOutMs, this,
+                       [this] { m_isLoggingOut = false; }); // another program may have stayed
+    return true;
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) {
+    if (std::exchange(m_isLoggingOut, false) && !m_finished) {
+        m_session.keepForNextTime();
+        finish();
+        event->ignore();
+        return;
+    }
     if (m_finished) {
         event->accept();
         return;
     }
     event->ignore();
     if (m_session.runOnly().isLocked()) {
-        m_notices->tell(
-            tr("This computer is set to run only. Hold \u201cLocked\u201d down for two seconds, then "
-               "Mivanta can be ended."),
-            false);
+        m_notices->tell(tr("This computer is set to run only. Hold \u201cLocked\u201d down for two seconds, "
+                           "then you can quit."),
+                        false);
         return;
     }
-    const RunState& run = m_session.run().state();
-    const bool onScreen = run.onScreen && run.covers.curtain != Curtain::Black;
-    if (onScreen && !m_prompts->quitWhileOnScreen())
+    if (!m_session.isSecond() && m_session.onScreen().isSeen() && !m_prompts->quitWhileOnScreen())
         return;
     m_libraryDesk->settle([this] {
         const bool wasModified = m_session.document().isModified();
-        settleUnsaved([this, wasModified] {
+        m_files.settleUnsaved([this, wasModified] {
             if (wasModified && m_session.document().isModified())
                 m_session.document().forgetJournal(); // given up
             finish();
@@ -396,22 +417,37 @@ void MainWindow::finish() {
                               Qt::QueuedConnection); // a close event is at work already
 }
 
+/// The window as it was left, on the monitors that there are now.
 void MainWindow::restoreLayout() {
     const QSettings settings;
     resize(1280, 800);
     const QRect room = screen()->availableGeometry();
-    if (!restoreGeometry(settings.value(QStringLiteral("window/geometry")).toByteArray())) {
-        if (room.width() <= 1280 || room.height() <= 800)
-            setGeometry(room);
-        else
-            move(room.center() - rect().center());
-    }
+    if (!restoreGeometry(settings.value(QStringLiteral("window/geometry")).toByteArray()) && !isMaximized())
+        move(room.center() - rect().center());
+    fitToMonitor();
+}
+
+/// Whatever stands in it, the window stays on its monitor: what does not fit is cut or scrolls.
+void MainWindow::fitToMonitor() {
+    if (isMaximized() || isFullScreen())
+        return;
+    const QScreen* on = QGuiApplication::screenAt(geometry().center());
+    const QRect room = (on ? on : screen())->availableGeometry();
+    const QSize frame = frameGeometry().size() - size();
+    QRect place(geometry().topLeft(), size().boundedTo(room.size() - frame));
+    place.moveLeft(std::clamp(place.left(), room.left(), room.right() + 1 - place.width()));
+    place.moveTop(std::clamp(place.top(), room.top() + frame.height(),
+                             std::max(room.top() + frame.height(), room.bottom() + 1 - place.height())));
+    if (place != geometry())
+        setGeometry(place);
 }
 
 void MainWindow::changeEvent(QEvent* event) {
     QMainWindow::changeEvent(event);
     if (event->type() == QEvent::ActivationChange && screen())
         m_session.setDeskMonitor(screen()->name());
+    if (event->type() == QEvent::WindowStateChange)
+        fitToMonitor();
 }
 
 } // namespace mivanta

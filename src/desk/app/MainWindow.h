@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/Prompts.h"
+#include "desk/app/Door.h"
 #include "desk/app/Sender.h"
-#include "desk/app/Session.h"
+#include "desk/app/ServiceFiles.h"
 #include "desk/library/Speller.h"
 #include "desk/parts/ThumbnailStore.h"
 #include "desk/run/RunKeys.h"
@@ -23,6 +23,7 @@ class PackingBar;
 class RecentServices;
 class RunDesk;
 class SetupDesk;
+class StartMenu;
 
 /// The window: the head that never changes, and the five desks.
 class MainWindow : public QMainWindow {
@@ -34,6 +35,13 @@ public:
     explicit MainWindow(Session& session, std::unique_ptr<Prompts> prompts = nullptr);
     ~MainWindow() override;
 
+    /// Takes what later starts of the program want; false when the place for that cannot be used.
+    bool listenAtDoor();
+    /// The desktop is about to end. False when the person wants to stay, which is asked while something is on
+    /// the screens. What is not saved is kept and comes back with the next start.
+    [[nodiscard]] bool prepareToLogOut(bool mayAsk);
+    /// Comes to the front and does it, after the questions that there are to ask.
+    void obey(const DoorRequest& request);
     /// While only running is allowed, no other desk is gone to.
     void goTo(Desk desk);
     [[nodiscard]] Desk currentDesk() const;
@@ -52,17 +60,13 @@ private:
     void showHeader();
     void showClock();
     void find();
-    void openService();
-    void newService();
-    /// Saves; asks where when there is no file yet. `then` runs once it is on the disk.
-    void save(bool askWhere, std::function<void()> then = {});
-    /// Runs the rest once unsaved work is saved or given up.
-    void settleUnsaved(const std::function<void()>& then);
     void finish();
     void restoreLayout();
+    void fitToMonitor();
 
     Session& m_session;
     std::unique_ptr<Prompts> m_prompts;
+    ServiceFiles m_files;
     Sender m_sender;
     Speller m_speller;
     ThumbnailStore m_thumbnails;
@@ -71,6 +75,7 @@ private:
     OpeningBar* m_opening;
     PackingBar* m_packing;
     RecentServices* m_recent;
+    StartMenu* m_start;
     QStackedWidget* m_stack;
     LibraryDesk* m_libraryDesk;
     PrepareDesk* m_prepareDesk;
@@ -81,9 +86,9 @@ private:
     std::vector<QAction*> m_fileActions;
     std::vector<QAction*> m_editActions; ///< off while running
     std::vector<QAction*> m_openActions; ///< off while locked: all others
-    std::function<void()> m_afterSave;
     QTimer m_clock;
     bool m_finished = false;
+    bool m_isLoggingOut = false;
 };
 
 } // namespace mivanta

@@ -14,12 +14,12 @@ OpeningBar::OpeningBar(Session& session, QWidget* parent) : QFrame(parent), m_se
                       .arg(day().chosen.name(), day().marker.name()));
     m_text = new QLabel(this);
     m_text->setWordWrap(true);
-    auto* look = new QPushButton(tr("See and settle"), this);
+    auto* look = new QPushButton(tr("Show them"), this);
     look->setObjectName(QStringLiteral("opening-look"));
     look->setToolTip(tr("Go to the Check desk, which lists them one by one"));
     auto* later = new QPushButton(tr("Later"), this);
     later->setObjectName(QStringLiteral("opening-later"));
-    later->setToolTip(tr("Put this message away; the Check desk keeps the list"));
+    later->setToolTip(tr("Dismiss this message; the Check desk keeps the list"));
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(spaced(4), spaced(1.5), spaced(4), spaced(1.5));
     row->setSpacing(spaced(2));

@@ -138,7 +138,7 @@ void OrderSender::print(const std::function<bool(QPagedPaintDevice&)>& paint) {
         this, [printer, paint] { return paint(*printer); },
         [this, printer](bool isDone) {
             if (isDone)
-                Q_EMIT m_session.notice(tr("The pages were given to the printer."));
+                Q_EMIT m_session.notice(tr("Sent to the printer."));
             else
                 Q_EMIT m_session.problem({tr("The printer did not take the pages"), printer->printerName(),
                                           tr("Check that it is switched on, or choose another one.")});

@@ -17,20 +17,33 @@ bool askFor(TextItem& item, Prompts& prompts) {
     return true;
 }
 
+/// Loads one after the other, so that they come in the order in which they were picked.
+void loadFrom(size_t at, Session& session, Prompts& prompts, QObject* asker,
+              const std::vector<FindPick>& picks, const std::shared_ptr<std::vector<ItemWords>>& loaded,
+              const PlaceWords& place) {
+    if (at < picks.size()) {
+        session.library().words(asker, picks[at], [=, &session, &prompts](Result<ItemWords> words) {
+            if (words)
+                loaded->push_back(std::move(*words));
+            else
+                Q_EMIT session.problem(words.error());
+            loadFrom(at + 1, session, prompts, asker, picks, loaded, place);
+        });
+        return;
+    }
+    std::vector<ItemWords> answered;
+    for (ItemWords& words : *loaded)
+        if (auto* text = std::get_if<TextItem>(&words); !text || askFor(*text, prompts))
+            answered.push_back(std::move(words));
+    if (!answered.empty())
+        place(std::move(answered));
+}
+
 } // namespace
 
 void placePicks(Session& session, Prompts& prompts, QObject* asker, const std::vector<FindPick>& picks,
-                const std::function<void(ItemWords)>& place) {
-    for (const FindPick& pick : picks)
-        session.library().words(asker, pick, [&session, &prompts, place](Result<ItemWords> words) {
-            if (!words) {
-                Q_EMIT session.problem(words.error());
-                return;
-            }
-            if (auto* text = std::get_if<TextItem>(&*words); text && !askFor(*text, prompts))
-                return;
-            place(std::move(*words));
-        });
+                const PlaceWords& place) {
+    loadFrom(0, session, prompts, asker, picks, std::make_shared<std::vector<ItemWords>>(), place);
 }
 
 } // namespace mivanta

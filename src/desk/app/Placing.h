@@ -5,9 +5,12 @@
 
 namespace mivanta {
 
-/// Loads the words of each pick, asks what a text wants to know, and hands them over one by one, in order.
-/// A pick that cannot be loaded is reported and left out; so is a text whose question is given up.
+/// Takes what was loaded, in the order in which it was picked; never nothing.
+using PlaceWords = std::function<void(std::vector<ItemWords>)>;
+
+/// Loads the words of what was picked, asks what the texts among them have to ask, one after the other, then
+/// places all of them at once. A text whose question is given up is left out.
 void placePicks(Session& session, Prompts& prompts, QObject* asker, const std::vector<FindPick>& picks,
-                const std::function<void(ItemWords)>& place);
+                const PlaceWords& place);
 
 } // namespace mivanta

@@ -17,29 +17,64 @@ QString tr(const char* text) {
     return QCoreApplication::translate("Prompts", text);
 }
 
+/// Titles may be as long as somebody pasted them.
+QString shortened(const QString& title) {
+    constexpr int kMost = 60;
+    return title.size() <= kMost ? title : title.left(kMost - 1).trimmed() + QChar(0x2026);
+}
+
 } // namespace
 
+/// Dialogs that begin where the last file of their kind was.
+QString DialogPrompts::fileToOpen(FolderKind kind, const QString& title, const QString& filter) {
+    const QString path = QFileDialog::getOpenFileName(m_window, title, folderFor(kind), filter);
+    noteFolder(kind, path);
+    return path;
+}
+
+QStringList DialogPrompts::filesToOpen(FolderKind kind, const QString& title, const QString& filter) {
+    const QStringList paths = QFileDialog::getOpenFileNames(m_window, title, folderFor(kind), filter);
+    noteFolder(kind, paths.value(0));
+    return paths;
+}
+
+QString DialogPrompts::folderToOpen(FolderKind kind, const QString& title) {
+    const QString path = QFileDialog::getExistingDirectory(m_window, title, folderFor(kind));
+    noteFolder(kind, path, true);
+    return path;
+}
+
+/// `suggestedName`: a title with a suffix.
+QString DialogPrompts::fileToWrite(FolderKind kind, const QString& title, const QString& suggestedName,
+                                   const QString& filter) {
+    const QString suffix = suggestedName.section(u'.', -1);
+    const QString name = fileNameOf(suggestedName.chopped(suffix.size() + 1)) + u'.' + suffix;
+    const QString path = QFileDialog::getSaveFileName(m_window, title, folderFor(kind) + u'/' + name, filter);
+    noteFolder(kind, path);
+    return path;
+}
+
 QString DialogPrompts::serviceToOpen() {
-    return QFileDialog::getOpenFileName(m_window, tr("Open a service"), {}, tr("Services (*.mivanta)"));
+    return fileToOpen(FolderKind::Services, tr("Open a service"), tr("Services (*.mivanta)"));
 }
 
 QString DialogPrompts::whereToSave(const QString& suggestedName) {
-    QString path = QFileDialog::getSaveFileName(m_window, tr("Save the service"), suggestedName,
-                                                tr("Services (*.mivanta)"));
+    QString path =
+        fileToWrite(FolderKind::Services, tr("Save the service"), suggestedName, tr("Services (*.mivanta)"));
     if (!path.isEmpty() && !path.endsWith(QLatin1String(".mivanta")))
         path += QStringLiteral(".mivanta");
     return path;
 }
 
 QStringList DialogPrompts::songFilesToImport() {
-    return QFileDialog::getOpenFileNames(
-        m_window, tr("Bring in song files"), {},
+    return filesToOpen(
+        FolderKind::Songs, tr("Bring in song files"),
         tr("Songs (*.cho *.chordpro *.chopro *.crd *.chord *.txt *.text *.csv *.rtf *.odt *.docx *.odp "
            "*.pptx);;All files (*)"));
 }
 
 QString DialogPrompts::songFolderToImport() {
-    return QFileDialog::getExistingDirectory(m_window, tr("Bring in a folder of songs"));
+    return folderToOpen(FolderKind::Songs, tr("Bring in a folder of songs"));
 }
 
 QString DialogPrompts::text(const QString& question, const QString& before) {
@@ -57,45 +92,42 @@ std::optional<QString> DialogPrompts::answer(const QString& title, const QString
 }
 
 QString DialogPrompts::scriptureFileToImport() {
-    return QFileDialog::getOpenFileName(
-        m_window, tr("Bring in a translation"), {},
-        tr("Scripture (*.usfm *.sfm *.xml *.osis *.txt *.zip);;All files (*)"));
+    return fileToOpen(FolderKind::Scripture, tr("Bring in a translation"),
+                      tr("Scripture (*.usfm *.sfm *.xml *.osis *.txt *.zip);;All files (*)"));
 }
 
 QString DialogPrompts::scriptureFolderToImport() {
-    return QFileDialog::getExistingDirectory(m_window, tr("Bring in a translation from a folder"));
+    return folderToOpen(FolderKind::Scripture, tr("Bring in a translation from a folder"));
 }
 
 QStringList DialogPrompts::textFilesToImport() {
-    return QFileDialog::getOpenFileNames(m_window, tr("Bring in texts"), {},
-                                         tr("Texts (*.txt *.text);;All files (*)"));
+    return filesToOpen(FolderKind::Texts, tr("Bring in texts"), tr("Texts (*.txt *.text);;All files (*)"));
 }
 
 QStringList DialogPrompts::themeFilesToImport() {
-    return QFileDialog::getOpenFileNames(m_window, tr("Bring in themes"), {},
-                                         tr("Themes (*.mivanta-theme *.json);;All files (*)"));
+    return filesToOpen(FolderKind::Themes, tr("Bring in themes"),
+                       tr("Themes (*.mivanta-theme *.json);;All files (*)"));
 }
 
 QString DialogPrompts::pictureToChoose() {
-    return QFileDialog::getOpenFileName(
-        m_window, tr("Choose a picture"), {},
+    return fileToOpen(
+        FolderKind::Pictures, tr("Choose a picture"),
         tr("Pictures (*.%1);;All files (*)").arg(pictureSuffixes().join(QStringLiteral(" *."))));
 }
 
 QStringList DialogPrompts::picturesToChoose() {
-    return QFileDialog::getOpenFileNames(
-        m_window, tr("Choose pictures"), {},
+    return filesToOpen(
+        FolderKind::Pictures, tr("Choose pictures"),
         tr("Pictures (*.%1);;All files (*)").arg(pictureSuffixes().join(QStringLiteral(" *."))));
 }
 
 QString DialogPrompts::soundToChoose() {
-    return QFileDialog::getOpenFileName(
-        m_window, tr("Choose a sound"), {},
-        tr("Sounds (*.%1);;All files (*)").arg(soundSuffixes().join(QStringLiteral(" *."))));
+    return fileToOpen(FolderKind::Sounds, tr("Choose a sound"),
+                      tr("Sounds (*.%1);;All files (*)").arg(soundSuffixes().join(QStringLiteral(" *."))));
 }
 
 QString DialogPrompts::folderToLookIn() {
-    return QFileDialog::getExistingDirectory(m_window, tr("Where to look for the missing files"));
+    return folderToOpen(FolderKind::Missing, tr("Where to look for the missing files"));
 }
 
 bool DialogPrompts::deleteTheme(const QString& name, const QString& warning) {
@@ -105,11 +137,11 @@ bool DialogPrompts::deleteTheme(const QString& name, const QString& warning) {
 }
 
 QString DialogPrompts::whereToExport(const QString& suggestedName) {
-    return QFileDialog::getSaveFileName(m_window, tr("Write a file"), suggestedName);
+    return fileToWrite(FolderKind::Exports, tr("Write a file"), suggestedName, {});
 }
 
 QString DialogPrompts::folderToSendTo() {
-    return QFileDialog::getExistingDirectory(m_window, tr("Write the songs into a folder"));
+    return folderToOpen(FolderKind::Exports, tr("Write the songs into a folder"));
 }
 
 bool DialogPrompts::choosePrinter(QPrinter& printer) {
@@ -123,7 +155,7 @@ Prompts::Unsaved askUnsaved(QWidget* window, const QString& question, const QStr
                     window);
     const auto* save = box.addButton(tr("Save"), QMessageBox::AcceptRole);
     const auto* giveUp = box.addButton(giveUpText, QMessageBox::DestructiveRole);
-    box.addButton(tr("Go back"), QMessageBox::RejectRole);
+    box.addButton(tr("Cancel"), QMessageBox::RejectRole);
     box.exec();
     return box.clickedButton() == save     ? Prompts::Unsaved::Save
            : box.clickedButton() == giveUp ? Prompts::Unsaved::GiveUp
@@ -133,13 +165,14 @@ Prompts::Unsaved askUnsaved(QWidget* window, const QString& question, const QStr
 } // namespace
 
 Prompts::Unsaved DialogPrompts::unsavedWork(const QString& service) {
-    return askUnsaved(m_window, tr("\u201c%1\u201d has changes that are not saved.").arg(service),
-                      tr("Give the changes up"));
+    return askUnsaved(m_window, tr("\u201c%1\u201d has changes that are not saved.").arg(shortened(service)),
+                      tr("Discard the changes"));
 }
 
 Prompts::Unsaved DialogPrompts::unsavedSong(const QString& title) {
-    return askUnsaved(m_window, tr("\u201c%1\u201d has changes that are not in the library yet.").arg(title),
-                      tr("Leave it as it was"));
+    return askUnsaved(m_window,
+                      tr("\u201c%1\u201d has changes that are not in the library yet.").arg(shortened(title)),
+                      tr("Discard the changes"));
 }
 
 bool DialogPrompts::emptyBin(int songs) {
@@ -170,12 +203,45 @@ bool DialogPrompts::packNow(const QString& what) {
            QMessageBox::Yes;
 }
 
+Prompts::WhileOnScreen DialogPrompts::openWhileOnScreen(const QString& running, const QString& other) {
+    QMessageBox box(QMessageBox::Warning, QStringLiteral("Mivanta"),
+                    tr("\u201c%1\u201d is on the screens. How do you want to open \u201c%2\u201d?")
+                        .arg(shortened(running), shortened(other)),
+                    QMessageBox::NoButton, m_window);
+    box.setObjectName(QStringLiteral("open-while-on-screen"));
+    box.setInformativeText(
+        tr("A second window prepares it and saves it while this one runs on; it cannot put anything on the "
+           "screens.\n\nWhen you change over, the screens keep their picture until you take something of "
+           "\u201c%1\u201d. Undo brings \u201c%2\u201d back.")
+            .arg(shortened(other), shortened(running)));
+    const auto* second = box.addButton(tr("Prepare it in a &second window"), QMessageBox::AcceptRole);
+    const auto* over = box.addButton(tr("&Change over"), QMessageBox::DestructiveRole);
+    QPushButton* stay = box.addButton(tr("S&tay"), QMessageBox::RejectRole);
+    box.setDefaultButton(stay);
+    box.setEscapeButton(stay);
+    box.exec();
+    if (box.clickedButton() == second)
+        return WhileOnScreen::SecondWindow;
+    return box.clickedButton() == over ? WhileOnScreen::ChangeOver : WhileOnScreen::Stay;
+}
+
+bool DialogPrompts::logOutWhileOnScreen() {
+    QMessageBox box(
+        QMessageBox::Warning, QStringLiteral("Mivanta"),
+        tr("You are logging out, and the screens would go dark. The service is kept, saved or not."),
+        QMessageBox::NoButton, m_window);
+    const auto* end = box.addButton(tr("Log out"), QMessageBox::DestructiveRole);
+    box.setDefaultButton(box.addButton(tr("Keep running"), QMessageBox::RejectRole));
+    box.exec();
+    return box.clickedButton() == end;
+}
+
 bool DialogPrompts::quitWhileOnScreen() {
     QMessageBox box(QMessageBox::Warning, QStringLiteral("Mivanta"),
-                    tr("Words are on the screens. Ending Mivanta takes them away."), QMessageBox::NoButton,
+                    tr("Something is on the screens. Quitting takes it away."), QMessageBox::NoButton,
                     m_window);
-    const auto* end = box.addButton(tr("End Mivanta"), QMessageBox::DestructiveRole);
-    box.setDefaultButton(box.addButton(tr("Go on running"), QMessageBox::RejectRole));
+    const auto* end = box.addButton(tr("Quit Mivanta"), QMessageBox::DestructiveRole);
+    box.setDefaultButton(box.addButton(tr("Keep running"), QMessageBox::RejectRole));
     box.exec();
     return box.clickedButton() == end;
 }

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "desk/app/Folders.h"
 #include <QString>
 #include <QStringList>
 #include <optional>
@@ -50,6 +51,11 @@ public:
     [[nodiscard]] virtual bool packNow(const QString& what) = 0;
     /// A question whose usual answer is no; `yes`: what the other button says.
     [[nodiscard]] virtual bool agree(const QString& question, const QString& yes) = 0;
+    enum class WhileOnScreen { Stay, SecondWindow, ChangeOver };
+    /// The service `running` is on the screens and `other` is to be opened.
+    [[nodiscard]] virtual WhileOnScreen openWhileOnScreen(const QString& running, const QString& other) = 0;
+    /// While something is on screen: really let the desktop end?
+    [[nodiscard]] virtual bool logOutWhileOnScreen() = 0;
     /// While something is on screen: really end?
     [[nodiscard]] virtual bool quitWhileOnScreen() = 0;
 };
@@ -82,9 +88,17 @@ public:
     [[nodiscard]] bool removeForGood(const QString& what) override;
     [[nodiscard]] bool packNow(const QString& what) override;
     [[nodiscard]] bool agree(const QString& question, const QString& yes) override;
+    [[nodiscard]] WhileOnScreen openWhileOnScreen(const QString& running, const QString& other) override;
+    [[nodiscard]] bool logOutWhileOnScreen() override;
     [[nodiscard]] bool quitWhileOnScreen() override;
 
 private:
+    [[nodiscard]] QString fileToOpen(FolderKind kind, const QString& title, const QString& filter);
+    [[nodiscard]] QStringList filesToOpen(FolderKind kind, const QString& title, const QString& filter);
+    [[nodiscard]] QString folderToOpen(FolderKind kind, const QString& title);
+    [[nodiscard]] QString fileToWrite(FolderKind kind, const QString& title, const QString& suggestedName,
+                                      const QString& filter);
+
     QWidget* m_window;
 };
 

@@ -9,7 +9,7 @@ namespace {
 constexpr const char* kKey = "services/recent";
 }
 
-RecentServices::RecentServices(QWidget* parent) : QMenu(tr("Opened last"), parent) {
+RecentServices::RecentServices(QWidget* parent) : QMenu(tr("Open Recent"), parent) {
     setObjectName(QStringLiteral("recent-services"));
     setToolTipsVisible(true);
     connect(this, &QMenu::aboutToShow, this, &RecentServices::fill);
@@ -41,7 +41,7 @@ void RecentServices::fill() {
         connect(action, &QAction::triggered, this, [this, path] { Q_EMIT chosen(path); });
     }
     if (all.isEmpty())
-        addAction(tr("No service was opened yet"))->setEnabled(false);
+        addAction(tr("No service has been opened yet"))->setEnabled(false);
 }
 
 } // namespace mivanta

@@ -27,6 +27,7 @@ RunController::RunController(SlideBook& book, ServiceDocument& document, PlayerC
     connect(&m_player, &PlayerClient::welcomed, this, [this] { prefetchSoon(); });
     connect(&m_player, &PlayerClient::placesChanged, this, [this] { prefetchSoon(); });
     m_state = startedRun(m_book);
+    m_service = serviceId();
 }
 
 RunMoment RunController::moment() const {
@@ -49,7 +50,24 @@ void RunController::keep() {
 }
 
 std::vector<Scene> RunController::shownNow() const {
-    return m_covered.shown(m_live, m_state.covers);
+    std::vector<Scene> shown = m_covered.shown(m_live, m_state.covers);
+    for (Scene& scene : shown)
+        scene.origin.isFrozen = m_state.frozen.contains(scene.output);
+    return shown;
+}
+
+std::vector<Scene> RunController::withOrigin(std::vector<Scene> scenes, const std::optional<Cue>& cue) const {
+    const Service& service = m_document.service();
+    for (Scene& scene : scenes)
+        scene.origin = {service.id, service.title, cue};
+    return scenes;
+}
+
+/// Nothing of the open service was put on screen yet, and something of another one is there.
+bool RunController::showsOtherService() const {
+    return std::any_of(m_live.begin(), m_live.end(), [&](const Scene& scene) {
+        return scene.origin.cue && !(scene.origin.service == m_service);
+    });
 }
 
 /// With what stage monitors are told of the run at that cue.
@@ -85,8 +103,10 @@ void RunController::keepFrozen(std::vector<Scene>& scenes,
 }
 
 std::vector<Scene> RunController::drawnAnew() const {
-    return startedAt(told(scenesFor(m_state, m_book, m_book.outputs()), m_state.onScreen, m_itemSince),
-                     m_takenAt.time());
+    return withOrigin(
+        startedAt(told(scenesFor(m_state, m_book, m_book.outputs()), m_state.onScreen, m_itemSince),
+                  m_takenAt.time()),
+        m_state.onScreen);
 }
 
 void RunController::show(const RunState& next) {
@@ -98,7 +118,8 @@ void RunController::show(const RunState& next) {
         m_state.onScreen && next.onScreen && m_state.onScreen->item == next.onScreen->item;
     const QDateTime itemSince = isSameItem ? m_itemSince : QDateTime::currentDateTime();
     std::vector<Scene> scenes =
-        startedAt(told(scenesFor(next, m_book, m_book.outputs()), next.onScreen, itemSince), now);
+        withOrigin(startedAt(told(scenesFor(next, m_book, m_book.outputs()), next.onScreen, itemSince), now),
+                   next.onScreen);
     keepFrozen(scenes, next.frozen);
     RunState opened = next;
     if (m_settings.takeOpensCurtain)
@@ -112,8 +133,10 @@ void RunController::put(const RunState& next, std::vector<Scene> live) {
     if (!m_since.isValid())
         m_since = m_takenAt;
     m_live = std::move(live);
+    ++m_takes;
     m_state.covers = next.covers;
     showLive();
+    Q_EMIT ordered();
     change(next);
     Q_EMIT shown();
 }
@@ -228,16 +251,19 @@ void RunController::setFrozen(const QString& output, bool frozen) {
         return;
     if (frozen) {
         next.frozen[output] = next.onScreen;
+        m_state.frozen = next.frozen;
     } else {
         next.frozen.erase(output);
         m_state.frozen.erase(output);
-        for (const Scene& now : drawnAnew())
-            for (Scene& scene : m_live)
-                if (scene.output == output && now.output == output)
-                    scene = now;
-        showLive();
-        Q_EMIT changed();
+        if (!showsOtherService()) // else it goes on with what it shows, until a take
+            for (const Scene& now : drawnAnew())
+                for (Scene& scene : m_live)
+                    if (scene.output == output && now.output == output)
+                        scene = now;
     }
+    if (!m_live.empty())
+        showLive();
+    Q_EMIT changed();
     change(next);
 }
 
@@ -302,6 +328,17 @@ void RunController::showAsIs() {
         showLive(true);
 }
 
+void RunController::showNewOutputs() {
+    if (m_live.empty() || showsOtherService())
+        return;
+    for (Scene& scene : drawnAnew())
+        if (std::none_of(m_live.begin(), m_live.end(),
+                         [&](const Scene& live) { return live.output == scene.output; }))
+            m_live.push_back(std::move(scene));
+    showLive(true);
+    Q_EMIT changed();
+}
+
 void RunController::showAgain() {
     if (!m_state.onScreen || !m_book.slidesOf(m_state.onScreen->item))
         return;
@@ -332,6 +369,8 @@ void RunController::setSettings(const RunSettings& settings) {
 }
 
 void RunController::planChanged() {
+    if (!(m_service == serviceId()))
+        changeService();
     m_state = reconciled(m_state, m_book);
     const auto isGone = [&](const QString& name) { // an output that was removed takes its covers along
         const auto& outputs = m_book.outputs();
@@ -351,7 +390,7 @@ void RunController::planChanged() {
     Q_EMIT changed();
 }
 
-void RunController::startOver() {
+void RunController::begin() {
     m_mayKeep = true;
     m_before.clear();
     m_since = {};
@@ -359,6 +398,25 @@ void RunController::startOver() {
     state.covers = m_state.covers;
     state.frozen = m_state.frozen;
     change(state);
+}
+
+/// Another service is open: what is on screen stays until a take. A service that was open before is at its
+/// place again.
+void RunController::changeService() {
+    const RunState before = m_state;
+    m_left[m_service] = {before, std::move(m_before), m_takenAt, m_itemSince, m_since, m_takes};
+    m_service = serviceId();
+    const auto left = m_left.find(m_service);
+    const Left here = left == m_left.end() ? Left{startedRun(m_book), {}, {}, {}, {}, m_takes} : left->second;
+    m_state = here.state;
+    m_before = here.before;
+    m_takenAt = here.takenAt;
+    m_itemSince = here.itemSince;
+    m_since = here.since;
+    if (here.takes != m_takes) // something else was put on screen meanwhile
+        m_state.onScreen.reset();
+    m_state.covers = before.covers;
+    m_state.frozen = before.frozen;
 }
 
 void RunController::setDesk(const QString& desk) {
@@ -409,7 +467,9 @@ void RunController::prefetch() {
 }
 
 QByteArray RunController::keptState() const {
-    KeptRun kept{m_state, m_beforeBlack, m_takenAt, m_itemSince, m_since, m_desk, {}};
+    KeptRun kept{m_state, m_beforeBlack, m_takenAt, m_itemSince, m_since, m_desk, {}, {}};
+    if (showsOtherService())
+        kept.live = m_live;
     for (const auto& cue : {m_state.onScreen, m_state.next})
         if (const Item* item = cue ? m_book.unplannedItem(cue->item) : nullptr)
             kept.unplanned.push_back(*item);
@@ -430,6 +490,8 @@ void RunController::takeUp(const QByteArray& bytes) {
     m_since = kept.since;
     if (m_state.onScreen)
         m_live = drawnAnew();
+    else
+        m_live = kept.live;
     m_shownOn = grounds(); // the player has it so already
     keep();
     watchCallOut();

@@ -19,6 +19,8 @@ public:
 
     [[nodiscard]] const RunState& state() const { return m_state; }
     [[nodiscard]] const SlideBook& plan() const { return m_book; }
+    /// The service that is being run: the one that is open.
+    [[nodiscard]] ServiceId serviceId() const { return m_document.service().id; }
     /// The pictures ordered last, one an output, without what covers them; empty before the first take.
     [[nodiscard]] const std::vector<Scene>& live() const { return m_live; }
     /// The same as they are shown, with what covers them.
@@ -62,6 +64,8 @@ public:
     void renameOutput(const QString& from, const QString& to);
     /// The pictures that are shown, once more.
     void showAsIs();
+    /// Outputs that came since the last take show what is on screen.
+    void showNewOutputs();
     /// What is on screen again, with the words that it has now, at once. What is frozen stays.
     void showAgain();
 
@@ -71,13 +75,14 @@ public:
     /// The state as it is kept for a restart, and taken up again. The picture is left as it is.
     [[nodiscard]] QByteArray keptState() const;
     void takeUp(const QByteArray& kept);
-    /// Another service: what is on screen stays until a take.
-    void startOver();
+    /// There is nothing to take up: the first step is next.
+    void begin();
     /// "run" or another desk's name: kept, too, so that a restart comes back there.
     void setDesk(const QString& desk);
 
 Q_SIGNALS:
     void changed();
+    void ordered(); ///< something is to be put on screen; changed() and shown() follow
     void takenUp(); ///< what was on screen before a restart; shown() follows
     void shown();   ///< something was put on screen, or taken up again after a restart
     void settingsChanged();
@@ -88,6 +93,18 @@ private:
         std::vector<Scene> live;
         QDateTime itemSince;
     };
+    /// How the run of a service stood when another one was opened.
+    struct Left {
+        RunState state;
+        std::vector<Before> before;
+        QDateTime takenAt;
+        QDateTime itemSince;
+        QDateTime since;
+        int takes = 0;
+    };
+    [[nodiscard]] std::vector<Scene> withOrigin(std::vector<Scene> scenes,
+                                                const std::optional<Cue>& cue) const;
+    [[nodiscard]] bool showsOtherService() const;
     void change(const RunState& next);
     void show(const RunState& next);
     void put(const RunState& next, std::vector<Scene> live);
@@ -104,6 +121,7 @@ private:
     void prefetchSoon();
     void prefetch();
     void planChanged();
+    void changeService();
     void watchCallOut();
 
     SlideBook& m_book;
@@ -115,6 +133,9 @@ private:
     CoveredScenes m_covered;
     std::vector<Colour> m_shownOn; ///< the outputs' grounds, when they were shown last
     std::vector<Before> m_before;
+    ServiceId m_service; ///< that the state is of
+    std::map<ServiceId, Left> m_left;
+    int m_takes = 0; ///< whatever was put on screen, counted
     Covers m_beforeBlack;
     QDateTime m_takenAt;
     QDateTime m_itemSince;

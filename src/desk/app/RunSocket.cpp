@@ -206,8 +206,10 @@ QJsonObject RunSocket::state() const {
     QJsonObject json{{u"service"_s, service.title},
                      {u"items"_s, m_session.book().itemCount()},
                      {u"curtain"_s, wordOf(state.covers.curtain)}};
-    if (const QJsonObject place = placeOf(state.onScreen); !place.isEmpty())
+    if (const QJsonObject place = placeOf(m_session.onScreen().cue()); !place.isEmpty())
         json.insert(u"onScreen"_s, place);
+    if (const QString other = m_session.onScreen().otherService(); !other.isEmpty())
+        json.insert(u"onScreenFrom"_s, other);
     if (const QJsonObject place = placeOf(state.next); !place.isEmpty())
         json.insert(u"next"_s, place);
     QJsonObject outputs;

@@ -20,7 +20,7 @@ Result<QString> print(QPrinter& printer, const std::vector<Song>& songs, ChartOp
     if (!paintCharts(printer, printer.resolution() / 72.0, songs, options))
         return failure(Sender::tr("the printer did not take the pages"), printer.printerName(),
                        Sender::tr("Check that it is switched on, or choose another one."));
-    return Sender::tr("%1 songs were given to the printer.").arg(songs.size());
+    return Sender::tr("%1 songs were sent to the printer.").arg(songs.size());
 }
 
 } // namespace

@@ -23,50 +23,79 @@ public:
           m_document(document),
           m_before(document.m_service),
           m_after(std::move(after)),
+          m_versionBefore(document.m_version),
+          m_versionAfter(document.newVersion()),
           m_visit(visit) {}
     [[nodiscard]] int id() const override { return m_visit == 0 ? -1 : 1; }
     bool mergeWith(const QUndoCommand* later) override {
         const auto& other = static_cast<const Change&>(*later);
-        if (other.m_visit != m_visit)
-            return false;
+        if (other.m_visit != m_visit || m_document.m_file->savedVersion == m_versionAfter)
+            return false; // what was saved stays a step
         m_after = other.m_after;
+        m_versionAfter = other.m_versionAfter;
         return true;
     }
-    void undo() override { show(m_before); }
-    void redo() override { show(m_after); }
+    void undo() override { m_document.show(m_before, m_versionBefore); }
+    void redo() override { m_document.show(m_after, m_versionAfter); }
 
 private:
-    void show(const Service& service) {
-        m_document.m_service = service;
-        m_document.m_timetable.reset();
-        ++m_document.m_changes;
-        m_document.journalSoon();
-        Q_EMIT m_document.changed();
-    }
-
     ServiceDocument& m_document;
     Service m_before;
     Service m_after;
+    int m_versionBefore;
+    int m_versionAfter;
     int m_visit; ///< changes of one visit are one step; 0 = a step of its own
 };
 
-ServiceDocument::ServiceDocument(const QString& libraryFolder, Theme usualTheme, QObject* parent)
+/// Another service takes the place of the one before, which is held with all that is known of its file.
+class ServiceDocument::Opening : public QUndoCommand {
+public:
+    Opening(ServiceDocument& document, Held other, const QString& what)
+        : QUndoCommand(what),
+          m_document(document),
+          m_other(std::move(other)) {}
+    void undo() override { goBack(); }
+    void redo() override {
+        if (std::exchange(m_isNew, false))
+            m_document.exchange(m_other);
+        else
+            goBack();
+    }
+
+private:
+    void goBack() {
+        m_document.exchange(m_other);
+        Q_EMIT m_document.opened();
+        Q_EMIT m_document.broughtBack();
+    }
+
+    ServiceDocument& m_document;
+    Held m_other; ///< the one that is not worked on
+    bool m_isNew = true;
+};
+
+ServiceDocument::ServiceDocument(const QString& libraryFolder, Theme usualTheme, const QString& window,
+                                 QObject* parent)
     : QObject(parent),
       m_usualTheme(std::move(usualTheme)),
       m_mediaFolder(mediaFolderOf(libraryFolder)),
-      m_journal(std::make_shared<Journal>(libraryFolder)) {
+      m_journal(std::make_shared<Journal>(libraryFolder, window)) {
     m_undo.setUndoLimit(kUndoLimit);
     m_journalSoon.setSingleShot(true);
     m_journalSoon.setInterval(kJournalDelayMs);
     connect(&m_journalSoon, &QTimer::timeout, this, &ServiceDocument::writeJournal);
-    connect(&m_undo, &QUndoStack::cleanChanged, this, &ServiceDocument::stateChanged);
     m_service.id = ServiceId::create();
     m_service.theme = m_usualTheme;
+    m_file->savedVersion = m_version;
 }
 
 ServiceDocument::~ServiceDocument() {
     m_undo.disconnect(this);
     finishWriting();
+}
+
+QString ServiceDocument::shownTitle() const {
+    return m_service.title.isEmpty() ? tr("New service") : m_service.title;
 }
 
 void ServiceDocument::apply(Service next, const QString& what, int visit) {
@@ -309,17 +338,35 @@ void ServiceDocument::changeLook(const LookTarget& target, const std::vector<The
         apply(std::move(next), what, visit);
 }
 
-void ServiceDocument::take(Service service, const QString& path, const std::optional<FileStamp>& stamp) {
-    m_service = std::move(service);
+void ServiceDocument::show(const Service& service, int version) {
+    m_service = service;
+    m_version = version;
     m_timetable.reset();
-    m_path = path;
-    m_stamp = stamp;
-    m_isPacked = false;
-    m_recovered = false;
-    m_undo.clear();
     journalSoon();
     Q_EMIT changed();
     Q_EMIT stateChanged();
+}
+
+void ServiceDocument::exchange(Held& other) {
+    Held here{std::move(m_service), std::exchange(m_file, other.file), m_version};
+    show(other.service, other.version);
+    other = std::move(here);
+}
+
+/// As the program begins: nothing would be lost with it.
+bool ServiceDocument::isUntouched() const {
+    return m_undo.count() == 0 && !isModified() && m_service.items.empty() && m_file->path.isEmpty();
+}
+
+void ServiceDocument::take(Service service, std::shared_ptr<File> file, bool isSaved, const QString& what) {
+    Held next{std::move(service), std::move(file), newVersion()};
+    next.file->savedVersion = isSaved ? next.version : kNoVersion;
+    if (what.isEmpty() || isUntouched()) {
+        m_undo.clear();
+        exchange(next);
+    } else {
+        m_undo.push(new Opening(*this, std::move(next), what));
+    }
     Q_EMIT opened();
 }
 
@@ -345,54 +392,63 @@ void ServiceDocument::startNew() {
     Service service;
     service.id = ServiceId::create();
     service.theme = m_usualTheme;
-    take(std::move(service), {}, {});
+    take(std::move(service), std::make_shared<File>(), true, tr("the new service"));
 }
 
 void ServiceDocument::startFrom(Service service) {
-    take(std::move(service), {}, {});
-    m_recovered = true; // nothing of it is in a file yet
-    Q_EMIT stateChanged();
+    take(std::move(service), std::make_shared<File>(), false, tr("the new service"));
 }
 
 void ServiceDocument::open(const QString& path) {
+    auto file = std::make_shared<File>();
+    file->path = path;
     m_files.run(
-        this, [path] { return openService(path); },
-        [this, path](Result<OpenedService> opened) {
+        this,
+        [path, stamp = file->stamp] {
+            auto opened = openService(path);
+            if (opened)
+                *stamp = opened->stamp;
+            return opened;
+        },
+        [this, file](Result<OpenedService> opened) {
             if (!opened) {
                 Q_EMIT failed(opened.error());
                 return;
             }
-            take(std::move(opened->service), path, opened->stamp);
-            m_isPacked = opened->isPacked;
-            if (m_isPacked)
-                Q_EMIT packedOpened(path);
+            file->isPacked = opened->isPacked;
+            const QString title = opened->service.title;
+            take(std::move(opened->service), file, true, tr("opening %1").arg(title));
+            if (file->isPacked)
+                Q_EMIT packedOpened(file->path);
         });
 }
 
 void ServiceDocument::save(const QString& path) {
-    const auto expected = path == m_path ? m_stamp : std::nullopt;
-    const int changes = m_changes;
+    const bool isSame = path == m_file->path;
     m_files.run(
         this,
-        [service = m_service, path, expected, folder = m_mediaFolder, titles = m_mediaTitles,
-         isPacked = m_isPacked && path == m_path]() mutable {
+        [service = m_service, path, isSame, stamp = m_file->stamp, folder = m_mediaFolder,
+         titles = m_mediaTitles, isPacked = m_file->isPacked && isSame]() mutable {
             service.media = mediaFactsOf(service, folder, titles);
-            return isPacked ? packService(service, planPack(service, folder, fontFilesOf(fontsOf(service))),
-                                          path, expected)
-                            : saveService(service, path, expected);
+            const auto expected = isSame ? *stamp : std::nullopt;
+            auto saved = isPacked
+                             ? packService(service, planPack(service, folder, fontFilesOf(fontsOf(service))),
+                                           path, expected)
+                             : saveService(service, path, expected);
+            if (saved)
+                *stamp = *saved;
+            return saved;
         },
-        [this, path, changes](const Result<FileStamp>& stamp) {
+        [this, path, file = m_file, version = m_version](const Result<FileStamp>& stamp) {
             if (!stamp) {
                 Q_EMIT failed(stamp.error());
                 return;
             }
-            m_isPacked = m_isPacked && path == m_path;
-            m_path = path;
-            m_stamp = *stamp;
-            if (m_changes == changes) { // nothing was changed while it was being written
-                m_recovered = false;
-                m_undo.setClean();
-            }
+            file->isPacked = file->isPacked && path == file->path;
+            file->path = path;
+            file->savedVersion = version;
+            if (file != m_file)
+                return; // it waits behind undo
             writeJournal();
             Q_EMIT stateChanged();
             Q_EMIT saved();
@@ -400,9 +456,16 @@ void ServiceDocument::save(const QString& path) {
 }
 
 void ServiceDocument::recover() {
+    auto file = std::make_shared<File>();
     m_files.run(
-        this, [journal = m_journal] { return journal->read(); },
-        [this](Result<std::optional<JournalEntry>> entry) {
+        this,
+        [journal = m_journal, stamp = file->stamp] {
+            auto entry = journal->read();
+            if (entry && *entry)
+                *stamp = (*entry)->stamp;
+            return entry;
+        },
+        [this, file](Result<std::optional<JournalEntry>> entry) {
             if (!entry)
                 Q_EMIT failed(entry.error());
             if (!entry || !*entry) {
@@ -410,9 +473,8 @@ void ServiceDocument::recover() {
                 return;
             }
             const bool unsaved = (*entry)->unsaved;
-            take(std::move((*entry)->service), (*entry)->path, (*entry)->stamp);
-            m_recovered = unsaved;
-            Q_EMIT stateChanged();
+            file->path = (*entry)->path;
+            take(std::move((*entry)->service), file, !unsaved, {});
             Q_EMIT recovered(unsaved);
         });
 }
@@ -427,7 +489,9 @@ void ServiceDocument::writeJournal() {
     m_journalSoon.stop();
     m_files.run(
         this,
-        [journal = m_journal, entry = JournalEntry{m_service, m_path, m_stamp, isModified()}] {
+        [journal = m_journal, stamp = m_file->stamp,
+         entry = JournalEntry{m_service, m_file->path, {}, isModified()}]() mutable {
+            entry.stamp = *stamp;
             return journal->write(entry);
         },
         [this](const Result<void>& written) {
@@ -439,6 +503,11 @@ void ServiceDocument::writeJournal() {
 void ServiceDocument::forgetJournal() {
     m_journalSoon.stop();
     m_files.run([journal = m_journal] { journal->clear(); });
+}
+
+void ServiceDocument::keepNow() {
+    writeJournal();
+    m_files.wait();
 }
 
 void ServiceDocument::finishWriting() {

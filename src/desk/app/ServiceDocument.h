@@ -15,12 +15,16 @@ namespace mivanta {
 class ServiceDocument : public QObject {
     Q_OBJECT
 public:
-    explicit ServiceDocument(const QString& libraryFolder, Theme usualTheme, QObject* parent = nullptr);
+    /// `window`: whose unsaved work is kept apart; empty = the usual one's.
+    ServiceDocument(const QString& libraryFolder, Theme usualTheme, const QString& window = {},
+                    QObject* parent = nullptr);
     ~ServiceDocument() override;
 
     [[nodiscard]] const Service& service() const { return m_service; }
-    [[nodiscard]] const QString& path() const { return m_path; }
-    [[nodiscard]] bool isModified() const { return m_recovered || !m_undo.isClean(); }
+    /// Its title as it is shown: also of one that has none yet.
+    [[nodiscard]] QString shownTitle() const;
+    [[nodiscard]] const QString& path() const { return m_file->path; }
+    [[nodiscard]] bool isModified() const { return m_file->savedVersion != m_version; }
     [[nodiscard]] QUndoStack& undoStack() { return m_undo; }
 
     // Changes, each one undo step. `at` is an index in items; past the end means at the end.
@@ -67,6 +71,8 @@ public:
     void changeLook(const LookTarget& target, const std::vector<Theme>& library,
                     const std::function<void(LookChoice&)>& change, const QString& what, int visit = 0);
 
+    // Another service is worked on from now on. That is one undo step, too: undo brings the old one back,
+    // with its unsaved work and its own steps.
     void startNew();
     /// A new service made of another one: never saved, and to be saved.
     void startFrom(Service service);
@@ -80,7 +86,7 @@ public:
     /// The times down the order as it is now; good until the next change.
     [[nodiscard]] const Timetable& timetable() const;
     /// The file holds media, too; it keeps doing so when it is saved.
-    [[nodiscard]] bool isPacked() const { return m_isPacked; }
+    [[nodiscard]] bool isPacked() const { return m_file->isPacked; }
     /// Has other files of the media shown wherever these are, as one step.
     void replacePictures(const QMap<QString, QString>& instead);
     void save(const QString& path);
@@ -91,11 +97,14 @@ public:
     void forgetJournal();
     /// Waits until the journal is on the disk (at the end of the program).
     void finishWriting();
+    /// The same, and work goes on.
+    void keepNow();
 
 Q_SIGNALS:
     void changed();                         ///< the content or the title
     void stateChanged();                    ///< path or modified
     void opened();                          ///< another service is here now
+    void broughtBack();                     ///< behind opened(): by undo or redo
     void packedOpened(const QString& path); ///< behind opened(): its media are still to be brought in
     void saved();
     void failed(const mivanta::Error& error);
@@ -104,12 +113,36 @@ Q_SIGNALS:
 
 private:
     class Change;
+    class Opening;
+    /// Where a service is kept and what of it. Answers that are on their way belong to the file that asked,
+    /// whichever service is open by then.
+    struct File {
+        QString path;
+        bool isPacked = false;
+        int savedVersion = kNoVersion;
+        /// As the file was read or written last; touched on the files' thread only, so that one save knows of
+        /// the one before it.
+        std::shared_ptr<std::optional<FileStamp>> stamp = std::make_shared<std::optional<FileStamp>>();
+    };
+    /// A service with what is known of its file.
+    struct Held {
+        Service service;
+        std::shared_ptr<File> file;
+        int version = 0;
+    };
+    static constexpr int kNoVersion = -1;
+
     /// Changes what `member` holds of these items, where they have slides.
     template <typename Part>
     void changePart(Part Item::*member, const std::vector<ItemId>& ids,
                     const std::function<void(Part&)>& change, const QString& what, int visit);
     void apply(Service next, const QString& what, int visit = 0);
-    void take(Service service, const QString& path, const std::optional<FileStamp>& stamp);
+    /// `what`: names the undo step; empty = there is nothing to go back to.
+    void take(Service service, std::shared_ptr<File> file, bool isSaved, const QString& what);
+    void exchange(Held& other);
+    void show(const Service& service, int version);
+    [[nodiscard]] bool isUntouched() const;
+    [[nodiscard]] int newVersion() { return ++m_lastVersion; }
     void journalSoon();
     void writeJournal();
 
@@ -120,12 +153,10 @@ private:
     UsualLengths m_usualLengths;
     mutable GuessedLengths m_guesses;
     mutable std::optional<Timetable> m_timetable;
-    bool m_isPacked = false;
-    QString m_path;
-    std::optional<FileStamp> m_stamp;
-    int m_changes = 0; ///< since the program was started, undone and redone ones too
+    std::shared_ptr<File> m_file = std::make_shared<File>();
+    int m_version = 0; ///< names this content; the same when undo comes back to it
+    int m_lastVersion = 0;
     int m_visits = 0;
-    bool m_recovered = false; ///< holds unsaved work from before, which undo does not know
     QUndoStack m_undo;
     QTimer m_journalSoon;
     std::shared_ptr<Journal> m_journal;

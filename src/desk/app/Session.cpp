@@ -2,23 +2,32 @@
 #include "desk/app/Session.h"
 #include "desk/app/KeptRun.h"
 #include "desk/app/ScreenTexts.h"
+#include "link/Detached.h"
 #include "render/Fonts.h"
 #include "store/MediaFiles.h"
 #include "store/ServicePack.h"
 #include "store/Settings.h"
+#include <QFileInfo>
 
 namespace mivanta {
+
+namespace {
+/// Of the window that prepares only, in the names of its files.
+QString windowName(const Session::Options& options) {
+    return options.isSecond ? QStringLiteral("second") : QString();
+}
+} // namespace
 
 Session::Session(Options options, QObject* parent)
     : QObject(parent),
       m_options(std::move(options)),
       m_library(m_options.libraryFolder),
-      m_document(m_options.libraryFolder, shippedThemes().front()),
+      m_document(m_options.libraryFolder, shippedThemes().front(), windowName(m_options)),
       m_missing(m_document, m_options.libraryFolder),
       m_book(m_document, shippedThemes()),
       m_player({sessionFolder(m_options.libraryFolder),
-                m_options.playerProgram,
-                {true,
+                m_options.isSecond ? QString() : m_options.playerProgram,
+                {!m_options.isSecond,
                  m_options.program,
                  {QStringLiteral("--library"), m_options.libraryFolder},
                  mediaFolderOf(m_options.libraryFolder),
@@ -50,10 +59,24 @@ Session::Session(Options options, QObject* parent)
         takeUpService();
     });
     connect(&m_run, &RunController::changed, this, &Session::noteSung);
-    connect(&m_player, &PlayerClient::lost, this,
-            [this] { Q_EMIT notice(tr("The screens were started again.")); });
+    connect(&m_player, &PlayerClient::lost, this, [this] {
+        if (!m_options.isSecond)
+            Q_EMIT notice(tr("The screens were started again."));
+    });
+    connect(&m_player, &PlayerClient::screensTaken, this, [this] {
+        Q_EMIT warning(tr("Another Mivanta, with another library, has the screens. Preparing works; nothing "
+                          "can be shown from "
+                          "here until that one has ended."));
+    });
+    connect(&m_player, &PlayerClient::stranger, this, [this] {
+        Q_EMIT offered(tr("Mivanta was updated while it was running. The screens keep their picture, shown "
+                          "by the version before, "
+                          "until you start them anew."),
+                       tr("Start the screens anew"), [this] { m_player.replaceStranger(); });
+    });
+    connect(&m_player, &PlayerClient::replaced, &m_run, &RunController::showAsIs);
     connect(&m_player, &PlayerClient::welcomed, this, [this](const QByteArray& kept) {
-        if (!m_welcomed)
+        if (!m_welcomed && !m_options.isSecond)
             m_kept = kept;
         m_welcomed = true;
         takeUpService();
@@ -62,6 +85,7 @@ Session::Session(Options options, QObject* parent)
 
 void Session::start() {
     loadFontsIn(fontsFolder(m_options.libraryFolder));
+    m_welcomed = m_options.isSecond; // it waits for no player
     m_player.start();
     m_settings.run(
         this, [folder = m_options.libraryFolder] { return loadOutputs(folder); },
@@ -82,6 +106,8 @@ void Session::start() {
                 Q_EMIT problem(settings.error());
         });
     m_library.open();
+    connect(&m_battery, &Battery::changed, this, &Session::tellBattery);
+    m_battery.start();
 }
 
 void Session::loadThemes() {
@@ -187,8 +213,7 @@ void Session::serviceIsThere(bool hasUnsavedWork) {
     if (!m_kept.isEmpty())
         m_run.takeUp(m_kept);
     else
-        m_run.startOver();
-    connect(&m_document, &ServiceDocument::opened, &m_run, &RunController::startOver);
+        m_run.begin();
     const bool wantsFile = !m_options.serviceFile.isEmpty() && m_kept.isEmpty();
     if (hasUnsavedWork && m_kept.isEmpty())
         Q_EMIT notice(wantsFile ? tr("Unsaved work from last time was found. Save it, then open %1.")
@@ -196,7 +221,64 @@ void Session::serviceIsThere(bool hasUnsavedWork) {
                                 : tr("Unsaved work from last time was found and is here again."));
     else if (wantsFile)
         m_document.open(m_options.serviceFile);
+    if (!m_options.isSecond && !m_options.program.isEmpty())
+        lookForSecondWindow();
     Q_EMIT ready(!m_kept.isEmpty() ? kept : m_options.startOnRun ? QStringLiteral("run") : QString());
+}
+
+QString Session::unsavedName(const QString& kind) const {
+    return m_options.isSecond ? kind + u'-' + windowName(m_options) : kind;
+}
+
+void Session::openSecondWindow(const DoorRequest& request) {
+    const QString session = sessionFolder(m_options.libraryFolder);
+    QStringList arguments{QStringLiteral("--library"), m_options.libraryFolder, QStringLiteral("--second")};
+    arguments += argumentsFor(request);
+    m_settings.run(
+        this,
+        [door = Door::pathOf(session, true), request, arguments, program = m_options.program, session] {
+            return Door::knock(door, request) ||
+                   startDetached(program, arguments, session + QStringLiteral("/second.log"));
+        },
+        [this](bool isThere) {
+            if (!isThere)
+                Q_EMIT problem({tr("The second window could not be opened"), m_options.program,
+                                tr("Nothing was changed. Start Mivanta again, or install it anew.")});
+        });
+}
+
+void Session::takeHandedOver(const QString& path) {
+    m_settings.run(
+        this,
+        [path, folder = sessionFolder(m_options.libraryFolder)] {
+            auto opened = openService(path);
+            if (opened && QFileInfo(path).path() == folder)
+                QFile::remove(path);
+            return opened;
+        },
+        [this](Result<OpenedService> opened) {
+            if (opened)
+                m_document.startFrom(std::move(opened->service));
+            else
+                Q_EMIT problem(opened.error());
+        });
+}
+
+/// One that died left its unsaved work behind: it comes back in a second window.
+void Session::lookForSecondWindow() {
+    m_settings.run(
+        this,
+        [journal = Journal(m_options.libraryFolder, QStringLiteral("second"))] {
+            const auto entry = journal.read();
+            return entry && *entry && (*entry)->unsaved;
+        },
+        [this](bool hasWork) {
+            if (!hasWork)
+                return;
+            Q_EMIT notice(
+                tr("The second window was not closed last time; it is open again with its unsaved work."));
+            openSecondWindow({});
+        });
 }
 
 void Session::changeOutput(const Output& output) {
@@ -225,9 +307,24 @@ QString Session::addOutput(OutputKind kind) {
 
 void Session::removeOutput(const QString& name) {
     std::vector<Output> outputs = m_book.outputs();
-    if (outputs.size() > 1)
-        std::erase_if(outputs, [&](const Output& output) { return output.name == name; });
+    const auto at = std::find_if(outputs.begin(), outputs.end(),
+                                 [&](const Output& output) { return output.name == name; });
+    if (outputs.size() < 2 || at == outputs.end())
+        return;
+    const Output removed = *at;
+    const auto place = at - outputs.begin();
+    outputs.erase(at);
     setOutputs(outputs);
+    Q_EMIT offered(tr("The output %1 was removed.").arg(removed.label()), tr("Put it back"),
+                   [this, removed, place] {
+                       std::vector<Output> all = m_book.outputs();
+                       if (std::any_of(all.begin(), all.end(),
+                                       [&](const Output& output) { return output.name == removed.name; }))
+                           return;
+                       all.insert(all.begin() + std::min<std::ptrdiff_t>(place, std::ssize(all)), removed);
+                       setOutputs(all);
+                       m_run.showNewOutputs();
+                   });
 }
 
 void Session::setOutputs(const std::vector<Output>& outputs) {
@@ -312,6 +409,21 @@ void Session::setDeskMonitor(const QString& name) {
     m_deskMonitor = name;
     if (m_outputsLoaded)
         m_player.setOutputs(m_book.outputs(), m_deskMonitor);
+}
+
+void Session::tellBattery(const BatteryState& state) {
+    if (!state.isDischarging || state.level == BatteryState::Level::Fine)
+        return;
+    Q_EMIT warning(
+        state.level == BatteryState::Level::Critical
+            ? tr("The battery is nearly empty (%1 %). Plug this computer in now: the screens go dark "
+                 "with it. The service is kept, saved or not.")
+                  .arg(state.percent)
+            : tr("The battery is low (%1 %). Plug this computer in.").arg(state.percent));
+}
+
+void Session::keepForNextTime() {
+    m_document.keepNow();
 }
 
 void Session::quit() {

@@ -1,11 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "desk/app/AutoAdvance.h"
+#include "desk/app/Battery.h"
 #include "desk/app/Contrasts.h"
 #include "desk/app/Differences.h"
+#include "desk/app/Door.h"
 #include "desk/app/ItemSounds.h"
 #include "desk/app/LibraryClient.h"
 #include "desk/app/MissingFiles.h"
+#include "desk/app/OnScreen.h"
 #include "desk/app/RunOnly.h"
 #include "desk/app/ServiceDocument.h"
 #include "desk/app/ServiceReadings.h"
@@ -26,6 +29,9 @@ public:
         bool startOnRun = false;
         QString program; ///< this program, for the player to start it again
         QString playerProgram;
+        /// A window that only prepares, beside the one that runs: it starts no player, and keeps its unsaved
+        /// work apart.
+        bool isSecond = false;
     };
 
     explicit Session(Options options, QObject* parent = nullptr);
@@ -34,6 +40,17 @@ public:
     void start();
     /// A clean end: the player ends, too.
     void quit();
+    /// The desktop is about to end: what is not saved is on the disk when this returns, and comes back with
+    /// the next start.
+    void keepForNextTime();
+
+    [[nodiscard]] bool isSecond() const { return m_options.isSecond; }
+    /// What unsaved work of a kind ("song") is kept as.
+    [[nodiscard]] QString unsavedName(const QString& kind) const;
+    /// Has the second window do that; starts it when it is not there.
+    void openSecondWindow(const DoorRequest& request);
+    /// Begins with the service in the file, never saved; the file is removed when it was put there for that.
+    void takeHandedOver(const QString& path);
 
     [[nodiscard]] LibraryClient& library() { return m_library; }
     [[nodiscard]] ServiceDocument& document() { return m_document; }
@@ -41,6 +58,7 @@ public:
     [[nodiscard]] Differences& differences() { return m_differences; }
     [[nodiscard]] SlideBook& book() { return m_book; }
     [[nodiscard]] RunController& run() { return m_run; }
+    [[nodiscard]] OnScreen& onScreen() { return m_onScreen; }
     [[nodiscard]] AutoAdvance& advance() { return m_advance; }
     [[nodiscard]] ItemSounds& sounds() { return m_sounds; }
     [[nodiscard]] Contrasts& contrasts() { return m_contrasts; }
@@ -54,7 +72,7 @@ public:
     void changeOutput(const Output& output);
     /// One more, as the usual one of its kind, with a name of its own, which is returned.
     QString addOutput(OutputKind kind);
-    /// The last one stays.
+    /// The last one stays. It can be put back as long as that is offered.
     void removeOutput(const QString& name);
     /// False when it is empty or another output's. What the output shows stays on its screen.
     bool renameOutput(const QString& from, const QString& to);
@@ -68,6 +86,8 @@ Q_SIGNALS:
     void problem(const mivanta::Error& error);
     void notice(const QString& text);
     void warning(const QString& text);
+    /// Good news with something that can be done about it.
+    void offered(const QString& text, const QString& action, const std::function<void()>& act);
     void playerRefused();
     void mediaArrived(); ///< pictures and fonts that were missing are there
 
@@ -81,6 +101,8 @@ private:
     void takeUpService();
     void noteSung();
     void serviceIsThere(bool hasUnsavedWork);
+    void lookForSecondWindow();
+    void tellBattery(const BatteryState& state);
 
     Options m_options;
     LibraryClient m_library;
@@ -92,10 +114,12 @@ private:
     ServiceReadings m_readings{m_book, m_contrasts};
     PlayerClient m_player;
     RunController m_run;
+    OnScreen m_onScreen{m_run, m_player};
     AutoAdvance m_advance{m_run, m_document};
     ItemSounds m_sounds{m_run, m_document, m_player};
     TakeLog m_takes{m_run, m_document, m_library};
     RunOnly m_runOnly;
+    Battery m_battery;
     Worker m_settings{QStringLiteral("settings")};
     Worker m_unpacking{QStringLiteral("unpacking")};
     std::vector<Monitor> m_monitors;

@@ -17,12 +17,11 @@ QString asMenuText(QString text) {
 
 } // namespace
 
-StartMenu::StartMenu(Session& session, Prompts& prompts,
-                     std::function<void(const std::function<void()>&)> settle, QWidget* parent)
+StartMenu::StartMenu(Session& session, Prompts& prompts, ServiceFiles& files, QWidget* parent)
     : QMenu(tr("Begin with"), parent),
       m_session(session),
       m_prompts(prompts),
-      m_settle(std::move(settle)) {
+      m_serviceFiles(files) {
     setObjectName(QStringLiteral("start-menu"));
     setToolTipsVisible(true);
     connect(this, &QMenu::aboutToShow, this, [this] {
@@ -50,8 +49,9 @@ void StartMenu::fill() {
     addSection(tr("From a template"));
     for (const ServiceTemplate& each : m_templates) {
         QAction* action = addAction(asMenuText(each.name), this, [this, each] {
-            startFrom(
-                [each, theme = m_session.document().usualTheme()] { return openTemplate(each, theme); });
+            startFrom(each.name, [each, theme = m_session.document().usualTheme()] {
+                return openTemplate(each, theme);
+            });
         });
         action->setObjectName(QStringLiteral("template-") + each.name);
         action->setToolTip(tr("An order with places to fill; Find fills them one by one"));
@@ -76,7 +76,7 @@ void StartMenu::fillEarlier(QMenu& menu, bool choosesAnew) {
         QAction* action = menu.addAction(
             QStringLiteral("&%1  %2").arg(++number).arg(asMenuText(QFileInfo(path).completeBaseName())), this,
             [this, path, choosesAnew] {
-                startFrom([path, choosesAnew]() -> Result<Service> {
+                startFrom(QFileInfo(path).completeBaseName(), [path, choosesAnew]() -> Result<Service> {
                     const auto opened = openService(path);
                     if (!opened)
                         return tl::unexpected(opened.error());
@@ -91,33 +91,26 @@ void StartMenu::fillEarlier(QMenu& menu, bool choosesAnew) {
     menu.setEnabled(number > 0);
 }
 
-void StartMenu::startFrom(std::function<Result<Service>()> make) {
-    m_settle([this, make = std::move(make)] {
-        m_files.run(this, make, [this](Result<Service> service) {
-            if (!service) {
-                Q_EMIT m_session.problem(service.error());
-                return;
-            }
-            m_session.document().startFrom(std::move(*service));
-            Q_EMIT started();
-        });
+void StartMenu::startFrom(const QString& name, std::function<Result<Service>()> make) {
+    m_files.run(this, std::move(make), [this, name](const Result<Service>& service) {
+        if (service)
+            m_serviceFiles.begin(name, *service);
+        else
+            Q_EMIT m_session.problem(service.error());
     });
 }
 
 void StartMenu::startFromText() {
-    m_settle([this] {
-        auto* dialog = new PasteOrder(m_session, QGuiApplication::clipboard()->text(),
-                                      tr("Begin the service with them"), parentWidget());
-        connect(dialog, &PasteOrder::taken, this, [this](const std::vector<Item>& items) {
-            Service service;
-            service.id = ServiceId::create();
-            service.theme = m_session.document().usualTheme();
-            service.items = items;
-            m_session.document().startFrom(std::move(service));
-            Q_EMIT started();
-        });
-        dialog->open();
+    auto* dialog = new PasteOrder(m_session, QGuiApplication::clipboard()->text(),
+                                  tr("Begin the service with them"), parentWidget());
+    connect(dialog, &PasteOrder::taken, this, [this](const std::vector<Item>& items) {
+        Service service;
+        service.id = ServiceId::create();
+        service.theme = m_session.document().usualTheme();
+        service.items = items;
+        m_serviceFiles.begin(tr("New service"), service);
     });
+    dialog->open();
 }
 
 void StartMenu::keepAsTemplate() {

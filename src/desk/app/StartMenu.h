@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/Prompts.h"
-#include "desk/app/Session.h"
+#include "desk/app/ServiceFiles.h"
 #include "store/ServiceTemplates.h"
 #include <QMenu>
 
@@ -11,25 +10,20 @@ namespace mivanta {
 class StartMenu : public QMenu {
     Q_OBJECT
 public:
-    /// `settle`: runs the rest once unsaved work is saved or given up.
-    StartMenu(Session& session, Prompts& prompts, std::function<void(const std::function<void()>&)> settle,
-              QWidget* parent);
-
-Q_SIGNALS:
-    void started(); ///< a service with something in it is here
+    StartMenu(Session& session, Prompts& prompts, ServiceFiles& files, QWidget* parent);
 
 private:
     void look();
     void fill();
     void fillEarlier(QMenu& menu, bool choosesAnew);
-    /// Makes it on another thread.
-    void startFrom(std::function<Result<Service>()> make);
+    /// Makes it on another thread; `name`: what it is called before it has a title.
+    void startFrom(const QString& name, std::function<Result<Service>()> make);
     void startFromText();
     void keepAsTemplate();
 
     Session& m_session;
     Prompts& m_prompts;
-    std::function<void(const std::function<void()>&)> m_settle;
+    ServiceFiles& m_serviceFiles;
     std::vector<ServiceTemplate> m_templates; ///< as they were looked at last
     Worker m_files{QStringLiteral("templates")};
 };

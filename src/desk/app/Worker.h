@@ -44,6 +44,13 @@ public:
         QMetaObject::invokeMethod(&m_there, std::move(work), Qt::QueuedConnection);
     }
 
+    /// Waits until what was given is worked off.
+    void wait() {
+        if (m_thread.isRunning())
+            QMetaObject::invokeMethod(
+                &m_there, [] {}, Qt::BlockingQueuedConnection);
+    }
+
     /// Works off what was given, then ends the thread.
     void finish() {
         if (!m_thread.isRunning())

@@ -3,6 +3,7 @@
 #include "desk/check/DifferencesPanel.h"
 #include "desk/check/MissingPanel.h"
 #include "desk/parts/Columns.h"
+#include "desk/parts/EmptyState.h"
 #include "desk/parts/Style.h"
 #include <QHBoxLayout>
 #include <QLabel>
@@ -63,6 +64,15 @@ CheckDesk::CheckDesk(Session& session, Prompts& prompts, QWidget* parent)
     column->addLayout(m_rows);
     column->addStretch(1);
     setWidget(content);
+    m_nothing = new EmptyState(
+        tr("Nothing to check yet"),
+        tr("When the service has items, this desk says what is better known before Sunday: words that "
+           "nobody could read, files and fonts that are missing, screens that are not there."),
+        this);
+    m_nothing->addAction(QStringLiteral("empty-prepare"), tr("Put the service together (Alt+2)"),
+                         tr("Go to the Prepare desk"), [this] { Q_EMIT prepareWanted(); });
+    m_nothing->addAction(QStringLiteral("empty-check-open"), tr("Open a service\u2026 (Ctrl+O)"),
+                         tr("A service file"), [this] { Q_EMIT openWanted(); });
     connect(&m_session.book(), &SlideBook::completed, this, [this] {
         m_fontFindings.look(m_session);
         look();
@@ -113,6 +123,7 @@ void CheckDesk::look() {
 }
 
 void CheckDesk::showSummary() {
+    m_nothing->setVisible(m_session.document().service().items.empty());
     if (m_session.book().itemCount() == 0)
         m_summary->setText(tr("Nothing to check yet: the service is empty."));
     else if (m_worrying > 0)

@@ -11,6 +11,8 @@ class QVBoxLayout;
 
 namespace mivanta {
 
+class EmptyState;
+
 class DifferencesPanel;
 class MissingPanel;
 
@@ -23,6 +25,8 @@ public:
     [[nodiscard]] int worrying() const { return m_worrying; }
 
 Q_SIGNALS:
+    void prepareWanted();
+    void openWanted();
     void counted(int worrying);
     void showItem(const mivanta::ItemId& id);
 
@@ -38,6 +42,7 @@ private:
 
     Session& m_session;
     QLabel* m_summary;
+    EmptyState* m_nothing; ///< what can be done while the service is empty
     MissingPanel* m_missing;
     DifferencesPanel* m_differences;
     QVBoxLayout* m_rows;

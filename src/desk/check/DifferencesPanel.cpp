@@ -65,7 +65,7 @@ DifferencesPanel::DifferencesPanel(Session& session, QWidget* parent) : QWidget(
     hint->setWordWrap(true);
     makeQuiet(hint);
     Differences& differences = m_session.differences();
-    m_takeAll = makeButton(QStringLiteral("differences-take-all"), tr("Take the library's everywhere"),
+    m_takeAll = makeButton(QStringLiteral("differences-take-all"), tr("Use the library's everywhere"),
                            tr("The service becomes as the library is; undo takes that back"), this);
     connect(m_takeAll, &QPushButton::clicked, this,
             [&differences] { differences.takeLibrarys(differences.all()); });
@@ -160,7 +160,7 @@ QWidget* DifferencesPanel::row(const LibraryDifference& difference) {
                                tr("In the library"));
             });
     if (difference.there)
-        add(QStringLiteral("difference-take"), tr("Take the library's"),
+        add(QStringLiteral("difference-take"), tr("Use the library's"),
             tr("Here it becomes as in the library; undo takes that back"),
             [this, difference] { m_session.differences().takeLibrarys({difference}); });
     add(QStringLiteral("difference-put"), tr("Put into the library"),

@@ -24,7 +24,7 @@ BringingIn::BringingIn(LibraryClient& library, ImportReview& review, QObject* pa
 
 void BringingIn::start(const QStringList& paths) {
     if (m_library.isImporting())
-        Q_EMIT notice(tr("Songs are being brought in; bring in more when that is done."));
+        Q_EMIT notice(tr("Songs are being brought in. Bring in more when that is done."));
     else if (!m_review.isEmpty())
         Q_EMIT reviewWanted(false); // these first
     else

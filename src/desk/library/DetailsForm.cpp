@@ -1,7 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/DetailsForm.h"
 #include "core/song/Chords.h"
+#include "desk/library/WholePaste.h"
 #include "desk/parts/Columns.h"
+#include "desk/parts/OneLineFields.h"
 #include "desk/parts/Style.h"
 #include <QComboBox>
 #include <QFormLayout>
@@ -84,8 +86,14 @@ DetailsForm::DetailsForm(QWidget* parent) : QScrollArea(parent) {
     addField(
         QStringLiteral("title"), tr("Title"), tr("What the song is called; the one detail that it needs"),
         [](const Song& s) { return s.title; }, [](Song& s, const QString& t) { s.title = t; });
+    takeLinesPastedInto(m_fields.front().edit, [this](const QString& text) {
+        if (m_isFresh)
+            Q_EMIT songPasted(text);
+        return m_isFresh;
+    });
     addField(
-        QStringLiteral("other-titles"), tr("Other titles"), tr("Found by these, too; several with ; between"),
+        QStringLiteral("other-titles"), tr("Other titles"),
+        tr("Find looks here, too; separate several with ;"),
         [](const Song& s) { return s.otherTitles.join(kJoin); },
         [](Song& s, const QString& t) { s.otherTitles = pieces(t, u';'); });
     const std::tuple<QString, QString, AuthorRole> roles[]{
@@ -95,7 +103,7 @@ DetailsForm::DetailsForm(QWidget* parent) : QScrollArea(parent) {
         {QStringLiteral("arrangement-by"), tr("Arrangement by"), AuthorRole::Arrangement}};
     for (const auto& [name, label, role] : roles)
         addField(
-            name, label, tr("Several names with ; between"),
+            name, label, tr("Separate several names with ;"),
             [role = role](const Song& s) { return authorsText(s, role); },
             [role = role](Song& s, const QString& t) { setAuthors(s, role, t); });
     addField(
@@ -107,7 +115,7 @@ DetailsForm::DetailsForm(QWidget* parent) : QScrollArea(parent) {
         [](const Song& s) { return s.licenceNumber; },
         [](Song& s, const QString& t) { s.licenceNumber = t; });
     addField(QStringLiteral("books"), tr("In books"),
-             tr("Book and number, such as Shore Hymnal 203; several with ; between"), booksText, setBooks);
+             tr("Book and number, such as Shore Hymnal 203; separate several with ;"), booksText, setBooks);
     addField(
         QStringLiteral("key"), tr("Key"), tr("Such as G or F#m; left empty, it is guessed from the chords"),
         [](const Song& s) { return s.key; }, [](Song& s, const QString& t) { s.key = t.trimmed(); });
@@ -124,7 +132,7 @@ DetailsForm::DetailsForm(QWidget* parent) : QScrollArea(parent) {
         [](const Song& s) { return numberText(s.capo); },
         [](Song& s, const QString& t) { s.capo = std::clamp(t.toInt(), 0, 12); });
     addField(
-        QStringLiteral("topics"), tr("Topics"), tr("Several with , between"),
+        QStringLiteral("topics"), tr("Topics"), tr("Separate several with commas"),
         [](const Song& s) { return s.topics.join(QStringLiteral(", ")); },
         [](Song& s, const QString& t) { s.topics = pieces(t, u','); });
     addField(
@@ -178,6 +186,7 @@ void DetailsForm::addField(const QString& name, const QString& label, const QStr
 }
 
 void DetailsForm::setSong(const Song& song) {
+    m_isFresh = isFresh(song);
     m_showing = true;
     for (const Field& field : m_fields) {
         Song typed = song;

@@ -29,6 +29,8 @@ public:
     [[nodiscard]] static QString gapsOf(const Song& song);
 
 Q_SIGNALS:
+    /// Several lines were pasted into the title of a song that may have no words yet.
+    void songPasted(const QString& text);
     /// The work puts what was typed into a song; `field` is one number for each field, from 1.
     void edited(const QString& what, const std::function<void(mivanta::Song&)>& work, int field);
 
@@ -49,6 +51,7 @@ private:
     ThemeBox* m_theme;
     QLabel* m_gaps;
     bool m_showing = false;
+    bool m_isFresh = false; ///< the song has no words yet
 };
 
 } // namespace mivanta

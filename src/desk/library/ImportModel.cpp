@@ -60,7 +60,7 @@ QString decisionText(const ImportCandidate& candidate, ImportDecision decision) 
     case ImportDecision::LeaveOut:
         return tr("Leave out");
     case ImportDecision::Add:
-        return candidate.finding == ImportFinding::InBin ? tr("Take back")
+        return candidate.finding == ImportFinding::InBin ? tr("Restore")
                : candidate.other                         ? tr("Keep both")
                                                          : tr("Add");
     case ImportDecision::Replace:

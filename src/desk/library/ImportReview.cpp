@@ -125,9 +125,9 @@ QWidget* ImportReview::buildFoot() {
     auto* widget = new QWidget(this);
     auto* row = new QHBoxLayout(widget);
     row->setContentsMargins(0, 0, 0, 0);
-    auto* giveUp = new QPushButton(tr("Bring in nothing"), widget);
+    auto* giveUp = new QPushButton(tr("Cancel"), widget);
     giveUp->setObjectName(QStringLiteral("import-give-up"));
-    giveUp->setToolTip(tr("Leave the library as it is"));
+    giveUp->setToolTip(tr("Nothing is added; the library stays as it is"));
     connect(giveUp, &QPushButton::clicked, this, [this] {
         m_model->setCandidates({});
         Q_EMIT givenUp();
@@ -141,7 +141,7 @@ QWidget* ImportReview::buildFoot() {
     m_bringIn = new QPushButton(widget);
     m_bringIn->setObjectName(QStringLiteral("import-bring-in"));
     m_bringIn->setProperty("main", true);
-    m_bringIn->setToolTip(tr("Store what was decided (Ctrl+Enter)"));
+    m_bringIn->setToolTip(tr("Add to the library what you decided (Ctrl+Enter)"));
     for (const auto key : {Qt::Key_Return, Qt::Key_Enter}) {
         auto* go =
             new QShortcut(QKeySequence(Qt::ControlModifier | key), this, m_bringIn, &QPushButton::click);

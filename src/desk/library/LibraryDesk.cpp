@@ -100,6 +100,11 @@ void LibraryDesk::showPick(const FindPick& pick) {
     }
 }
 
+void LibraryDesk::newSongFrom(const QString& text) {
+    goTo(SongsAt);
+    m_songs->newSongFrom(text);
+}
+
 void LibraryDesk::bringInFiles() {
     kind() == ScriptureAt ? m_scripture->bringInFile()
     : kind() == TextsAt   ? m_texts->bringInFiles()

@@ -24,6 +24,8 @@ public:
     void focusFind();
     /// Shows a song or a text.
     void showPick(const FindPick& pick);
+    /// A new song of words that were pasted elsewhere.
+    void newSongFrom(const QString& text);
     void bringInFiles();
     void bringInFolder();
 

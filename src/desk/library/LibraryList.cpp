@@ -118,7 +118,7 @@ QWidget* LibraryList::buildButtons() {
     row->addWidget(menuButton(QStringLiteral("send-out"), tr("Send out"),
                               tr("Write songs to files, or print charts and lyric sheets"), m_sendMenu));
     auto* binButton = menuButton(QStringLiteral("bin"), tr("Bin"),
-                                 tr("Bin: songs that were deleted; take them back, or empty it"), bin);
+                                 tr("Bin: songs that were deleted; restore them, or empty it"), bin);
     binButton->setIcon(icon(QStringLiteral("trash-2"), day().text));
     binButton->setAccessibleName(tr("Bin"));
     binButton->setToolButtonStyle(Qt::ToolButtonIconOnly);
@@ -170,7 +170,7 @@ void LibraryList::fillBinMenu(QMenu* menu) {
         constexpr size_t kMostShown = 20;
         for (size_t i = 0; i < std::min(songs->size(), kMostShown); ++i) {
             const SongSummary& song = (*songs)[i];
-            menu->addAction(tr("Take back \u201c%1\u201d").arg(song.title), this, [this, id = song.id] {
+            menu->addAction(tr("Restore \u201c%1\u201d").arg(song.title), this, [this, id = song.id] {
                 m_session.library().takeFromBin(this, {id}, [this, id](const Result<void>& done) {
                     if (done)
                         Q_EMIT showWanted(id);

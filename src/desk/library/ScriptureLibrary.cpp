@@ -4,6 +4,7 @@
 #include "desk/library/VersesView.h"
 #include "desk/library/WordsPreview.h"
 #include "desk/parts/Columns.h"
+#include "desk/parts/EmptyState.h"
 #include "desk/parts/LayoutForm.h"
 #include "desk/parts/ReferenceHelp.h"
 #include "desk/parts/Style.h"
@@ -33,7 +34,20 @@ ScriptureLibrary::ScriptureLibrary(const Tools& tools, QWidget* parent)
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(0);
     row->addWidget(m_translations, 5);
-    row->addWidget(buildMiddle(), 10);
+    auto* middle = buildMiddle();
+    row->addWidget(middle, 10);
+    m_nothing = new EmptyState(
+        tr("No scripture yet"),
+        tr("A translation comes from USFM or OSIS files, or from text with a verse a line; from a "
+           "file, a folder or a ZIP file."),
+        middle);
+    m_nothing->addAction(QStringLiteral("empty-bring-in-scripture"), tr("Bring in a file\u2026 (Ctrl+I)"),
+                         tr("One file, or a ZIP file"), [this] { bringInFile(); });
+    m_nothing->addAction(QStringLiteral("empty-bring-in-scripture-folder"),
+                         tr("Bring in a folder\u2026 (Ctrl+Shift+I)"), tr("A file for each book"),
+                         [this] { bringInFolder(); });
+    connect(m_translations, &TranslationsColumn::listed, this,
+            [this] { m_nothing->setVisible(m_translations->all().empty()); });
     row->addWidget(buildSide(tools.thumbnails), 5);
     connect(m_translations, &TranslationsColumn::currentChanged, this, [this] {
         m_verses->setTranslation(m_translations->current());
@@ -94,6 +108,7 @@ QWidget* ScriptureLibrary::buildMiddle() {
                     {tr("All words"), tr("The phrase"), tr("Near each other")}); // as WordSearch
     m_help = new ReferenceHelp(middle);
     m_help->setObjectName(QStringLiteral("scripture-help"));
+    connect(m_help, &ReferenceHelp::otherWanted, m_box, &QLineEdit::setText);
     m_model = new FindListModel(this);
     m_list = new QListView(middle);
     m_list->setObjectName(QStringLiteral("scripture-results"));

@@ -13,6 +13,8 @@ class QPushButton;
 
 namespace mivanta {
 
+class EmptyState;
+
 class LayoutForm;
 class ReferenceHelp;
 class TranslationsColumn;
@@ -52,6 +54,7 @@ private:
 
     Session& m_session;
     TranslationsColumn* m_translations;
+    EmptyState* m_nothing; ///< what can be done while there is no translation
     QLineEdit* m_box;
     QComboBox* m_scope;
     QComboBox* m_how;

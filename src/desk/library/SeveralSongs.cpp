@@ -38,7 +38,7 @@ SeveralSongs::SeveralSongs(Session& session, QWidget* parent) : QWidget(parent),
     m_result = new QLabel(this);
     m_result->setObjectName(QStringLiteral("several-result"));
     m_result->setWordWrap(true);
-    m_undo = button(QStringLiteral("several-undo"), tr("Undo"), tr("Take the last change back (Ctrl+Z)"),
+    m_undo = button(QStringLiteral("several-undo"), tr("Undo"), tr("Undo the last change (Ctrl+Z)"),
                     [this] { undo(); });
     m_undo->setEnabled(false);
     auto* result = new QHBoxLayout;
@@ -98,20 +98,20 @@ QWidget* SeveralSongs::buildDetails() {
     m_topic = addDetail(*grid, QStringLiteral("several-topic"), tr("Topic"), tr("A topic, old or new"));
     m_topic->setEditable(true);
     const auto topic = [this] { return m_topic->currentText().simplified(); };
-    grid->addWidget(button(QStringLiteral("give-topic"), tr("Give to all"), tr("Every song gets this topic"),
+    grid->addWidget(button(QStringLiteral("give-topic"), tr("Add to all"), tr("Every song gets this topic"),
                            [this, topic] {
                                if (const QString text = topic(); !text.isEmpty())
-                                   edit(tr("Topic \u201c%1\u201d given to %2").arg(text), [text](Song& song) {
+                                   edit(tr("Topic \u201c%1\u201d added to %2").arg(text), [text](Song& song) {
                                        if (without(song.topics, text).size() == song.topics.size())
                                            song.topics << text;
                                    });
                            }),
                     1, 2);
-    grid->addWidget(button(QStringLiteral("take-topic"), tr("Take from all"),
+    grid->addWidget(button(QStringLiteral("take-topic"), tr("Remove from all"),
                            tr("No song has this topic any more"),
                            [this, topic] {
                                if (const QString text = topic(); !text.isEmpty())
-                                   edit(tr("Topic \u201c%1\u201d taken from %2").arg(text),
+                                   edit(tr("Topic \u201c%1\u201d removed from %2").arg(text),
                                         [text](Song& song) { song.topics = without(song.topics, text); });
                            }),
                     1, 3);
@@ -210,12 +210,11 @@ void SeveralSongs::edit(const QString& what, const std::function<void(Song&)>& c
                 if (!back)
                     failed(back.error());
                 else if (*back == count)
-                    m_result->setText(tr("Taken back."));
+                    m_result->setText(tr("Undone."));
                 else
-                    m_result->setText(
-                        tr("Taken back for %1 of %2 songs; the others were changed again since.")
-                            .arg(*back)
-                            .arg(count));
+                    m_result->setText(tr("Undone for %1 of %2 songs; the others have been changed since.")
+                                          .arg(*back)
+                                          .arg(count));
             });
         });
     });
@@ -229,7 +228,7 @@ void SeveralSongs::putInBin() {
         }
         const auto takeBack = [this, ids] {
             m_session.library().takeFromBin(this, ids, [this](const Result<void>& back) {
-                back ? m_result->setText(tr("Taken back.")) : failed(back.error());
+                back ? m_result->setText(tr("Undone.")) : failed(back.error());
             });
         };
         done(tr("%1 songs are in the bin.").arg(ids.size()), takeBack);

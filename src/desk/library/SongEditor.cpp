@@ -8,8 +8,10 @@
 #include "desk/library/DetailsForm.h"
 #include "desk/library/PartActions.h"
 #include "desk/library/Speller.h"
+#include "desk/library/WholePaste.h"
 #include "desk/library/WordsSheet.h"
 #include "desk/parts/Columns.h"
+#include "desk/parts/ElidedLabel.h"
 #include "desk/parts/Style.h"
 #include <QAction>
 #include <QApplication>
@@ -94,6 +96,8 @@ SongEditor::SongEditor(SongDraft& draft, Prompts& prompts, Speller& speller, QWi
             [this](const QString& what, const std::function<void(Song&)>& work, int field) {
                 m_draft.change(what, work, field == 0 ? 0 : 1'000'000 + field);
             });
+    m_text->installEventFilter(this);
+    connect(m_form, &DetailsForm::songPasted, this, &SongEditor::takeWholeSong);
     m_words->setSpelling([this](const QString& word) { return m_speller.isWrong(word); });
     connect(&m_speller, &Speller::checked, m_words, &WordsSheet::markSpelling);
     connect(&m_speller, &Speller::languageChanged, this, &SongEditor::showSpelling);
@@ -115,10 +119,9 @@ SongEditor::SongEditor(SongDraft& draft, Prompts& prompts, Speller& speller, QWi
 
 QWidget* SongEditor::buildHead() {
     auto* head = new QWidget(m_content);
-    m_title = new QLabel(head);
+    m_title = new ElidedLabel(head);
     m_title->setObjectName(QStringLiteral("song-title"));
     m_title->setFont(textFont(1.6, true));
-    m_title->setWordWrap(true);
     m_details = new QLabel(head);
     m_details->setObjectName(QStringLiteral("song-details"));
     m_details->setWordWrap(true);
@@ -131,7 +134,7 @@ QWidget* SongEditor::buildHead() {
     m_save->setProperty("main", true);
     m_save->setToolTip(tr("Put the changed song into the library (Ctrl+S); the version before is kept"));
     connect(m_save, &QPushButton::clicked, this, &SongEditor::saveWanted);
-    m_revert = new QPushButton(tr("Leave as it was"), head);
+    m_revert = new QPushButton(tr("Revert"), head);
     m_revert->setObjectName(QStringLiteral("revert-song"));
     m_revert->setToolTip(tr("Take back every change since the song was saved"));
     connect(m_revert, &QPushButton::clicked, &m_draft, &SongDraft::leaveAsItWas);
@@ -209,7 +212,7 @@ QWidget* SongEditor::buildTools() {
     auto* add = new QToolButton(tools);
     add->setObjectName(QStringLiteral("add-part"));
     add->setText(tr("+ Part \u25be"));
-    add->setToolTip(tr("A new part behind this one"));
+    add->setToolTip(tr("A new part after this one"));
     add->setPopupMode(QToolButton::InstantPopup);
     auto* menu = new QMenu(add);
     connect(menu, &QMenu::aboutToShow, this, [this, menu] {
@@ -359,7 +362,31 @@ void SongEditor::wholeTextEdited() {
     m_typing = false;
 }
 
+bool SongEditor::takeWholeSong(const QString& text) {
+    if (!m_draft.song() || m_isForService || !isFresh(*m_draft.song()))
+        return false;
+    Song taken = *m_draft.song();
+    const auto understood = takeWhole(taken, text);
+    if (!understood)
+        return false;
+    m_draft.change(tr("pasting a song"), [&](Song& song) { song = taken; });
+    setView(PartsView);
+    m_words->setPlace({});
+    say(*understood, true);
+    return true;
+}
+
+/// Whole text takes a whole song as the other views do.
+bool SongEditor::eventFilter(QObject* watched, QEvent* event) {
+    const bool isPaste =
+        event->type() == QEvent::KeyPress && static_cast<QKeyEvent*>(event)->matches(QKeySequence::Paste);
+    return (watched == m_text && isPaste && takeWholeSong(QApplication::clipboard()->text())) ||
+           QWidget::eventFilter(watched, event);
+}
+
 void SongEditor::pasted(const QString& text) {
+    if (text.trimmed().contains(u'\n') && takeWholeSong(text))
+        return;
     const CleanedText cleaned = cleanedUp(text);
     if (cleaned.parts.empty())
         return;

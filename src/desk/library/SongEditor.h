@@ -16,6 +16,8 @@ class QToolButton;
 
 namespace mivanta {
 
+class ElidedLabel;
+
 class ChartView;
 class DetailsForm;
 class PartActions;
@@ -39,6 +41,9 @@ public:
     /// Slides of each part, for the notes beside them.
     void setPartNotes(const QStringList& notes);
     void focusTitle();
+    /// A whole song from elsewhere is taken into a song without words, as one step of undo; false when the
+    /// song has words already or the text has none.
+    bool takeWholeSong(const QString& text);
     /// The song stands in a service: every change is kept there by itself, and it has no history of its own.
     void setForService();
     void undo();
@@ -58,6 +63,7 @@ private:
     void addTool(QLayout* row, const QString& name, const QString& text, const QString& tip,
                  const QString& key, const std::function<void()>& work);
     void showEvent(QShowEvent* event) override;
+    bool eventFilter(QObject* watched, QEvent* event) override;
     void showSong();
     void showState();
     void showDetailsLine();
@@ -72,7 +78,7 @@ private:
     Prompts& m_prompts;
     Speller& m_speller;
     QLabel* m_spelling;
-    QLabel* m_title;
+    ElidedLabel* m_title;
     QLabel* m_details;
     QLabel* m_state;
     QPushButton* m_save;

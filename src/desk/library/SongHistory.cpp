@@ -63,7 +63,7 @@ void SongHistory::setConflict(const Song& now, const Song& stored) {
     start(tr("\u201c%1\u201d was changed elsewhere while you worked on it").arg(now.title));
     hideList();
     m_keep->show();
-    setRestoreText(tr("Take the library\u2019s"));
+    setRestoreText(tr("Use the library\u2019s"));
     m_version = stored;
     showTwo(stored, tr("In the library"), now,
             tr("Now: other %1").arg(differencesOf(stored, now).join(QStringLiteral(", "))), true);

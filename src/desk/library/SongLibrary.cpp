@@ -9,8 +9,10 @@
 #include "desk/library/SongEditor.h"
 #include "desk/library/SongHistory.h"
 #include "desk/library/SungFacts.h"
+#include "desk/library/WholePaste.h"
 #include "desk/library/WordsPreview.h"
 #include "desk/parts/Columns.h"
+#include "desk/parts/EmptyState.h"
 #include "desk/parts/FindPanel.h"
 #include "desk/parts/OrderEdit.h"
 #include "desk/parts/Style.h"
@@ -26,12 +28,16 @@
 
 namespace mivanta {
 
+namespace {
+constexpr int kOrderTyping = 2'000'000; ///< behind the typing places of the editor
+} // namespace
+
 SongLibrary::SongLibrary(const Tools& tools, QWidget* parent)
     : QWidget(parent),
       m_session(tools.session),
       m_prompts(tools.prompts),
       m_sender(tools.sender),
-      m_keeper(tools.session.library().folder(), QStringLiteral("song"),
+      m_keeper(tools.session.library().folder(), tools.session.unsavedName(QStringLiteral("song")),
                [this]() -> DraftKeeper::Writer {
                    if (!m_draft.isChanged())
                        return {};
@@ -73,6 +79,18 @@ QWidget* SongLibrary::buildSongs(ThumbnailStore& thumbnails) {
     m_beside = new QStackedLayout(beside);
     m_beside->addWidget(one);
     m_beside->addWidget(m_several);
+    m_nothing = new EmptyState(tr("No songs yet"),
+                               tr("Songs come from files (ChordPro, text, tables, text documents and "
+                                  "slides), or are written here. Files can "
+                                  "be dropped anywhere on this desk."),
+                               beside);
+    m_nothing->addAction(QStringLiteral("empty-bring-in"), tr("Bring in song files\u2026 (Ctrl+I)"),
+                         tr("Nothing is added before you have seen it"), [this] { bringInFiles(); });
+    m_nothing->addAction(QStringLiteral("empty-bring-in-folder"),
+                         tr("Bring in a folder\u2026 (Ctrl+Shift+I)"), tr("With the folders inside it"),
+                         [this] { bringInFolder(); });
+    m_nothing->addAction(QStringLiteral("empty-new-song"), tr("New song (Ctrl+Shift+N)"),
+                         tr("Write one, or paste one from an e-mail"), [this] { newSong(); });
     auto* row = new QHBoxLayout(songs);
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(0);
@@ -104,6 +122,12 @@ void SongLibrary::connectList() {
     connect(&m_sender, &Sender::finished, m_list, &LibraryList::hideProgress);
     connect(&m_sender, &Sender::failed, m_list, &LibraryList::hideProgress);
     connect(m_list, &LibraryList::newWanted, this, &SongLibrary::newSong);
+    m_find->setPasteOffers(true, false);
+    connect(m_find, &FindPanel::newSongWanted, this, &SongLibrary::newSongFrom);
+    connect(m_find, &FindPanel::counted, this, [this](int songs) {
+        m_isEmpty = songs == 0 && m_find->isAskingForAll();
+        m_nothing->setVisible(m_isEmpty && !m_draft.song());
+    });
     connect(m_list, &LibraryList::showWanted, this, &SongLibrary::showSong);
 }
 
@@ -164,8 +188,10 @@ QWidget* SongLibrary::buildSide(ThumbnailStore& thumbnails) {
 
 void SongLibrary::connectOrder() {
     connect(m_order, &OrderEdit::orderWanted, this,
-            [this](const std::vector<SungPart>& entries, const QString& what) {
-                m_draft.change(what, [&](Song& song) { song.singingOrder = entries; });
+            [this](const std::vector<SungPart>& entries, const QString& what, bool goesOn) {
+                m_orderTyping += goesOn ? 0 : 1;
+                m_draft.change(
+                    what, [&](Song& song) { song.singingOrder = entries; }, kOrderTyping + m_orderTyping);
             });
     connect(m_order, &OrderEdit::otherOrderWanted, this, [this](int index) {
         m_draft.change(tr("the usual order"), [&](Song& song) { useOtherOrder(song, index); });
@@ -218,11 +244,19 @@ void SongLibrary::newSong() {
         m_wanted = {};
         Song song;
         song.id = SongId::create();
-        song.title = tr("New song");
+        song.title = newSongTitle();
         addPart(song, 0, PartKind::Verse);
         m_draft.load(song);
         m_editor->focusTitle();
     });
+}
+
+void SongLibrary::newSongFrom(const QString& text) {
+    const auto before = m_draft.song() ? m_draft.song()->id : SongId();
+    newSong();
+    if (m_draft.song() && !(m_draft.song()->id == before)) // else what is unsaved wanted to stay
+        if (!m_editor->takeWholeSong(text))
+            Q_EMIT m_session.notice(tr("There were no words of a song in what was pasted."));
 }
 
 void SongLibrary::currentChanged() {
@@ -276,6 +310,7 @@ void SongLibrary::load(const SongId& id) {
 
 void SongLibrary::draftChanged(bool sameSong) {
     const auto& song = m_draft.song();
+    m_nothing->setVisible(m_isEmpty && !song);
     m_add->setVisible(song && song->revision > 0);
     m_preview->setSong(song, sameSong);
     m_order->setSong(song);
@@ -414,7 +449,7 @@ void SongLibrary::putInBin() {
         }
         m_draft.load(std::nullopt);
         Q_EMIT m_session.notice(
-            tr("\u201c%1\u201d is in the bin; it can be taken back from there.").arg(song.title));
+            tr("\u201c%1\u201d is in the bin; it can be restored from there.").arg(song.title));
     });
 }
 

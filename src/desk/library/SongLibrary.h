@@ -14,6 +14,8 @@ class QStackedLayout;
 
 namespace mivanta {
 
+class EmptyState;
+
 class FindPanel;
 class ImportReview;
 class LibraryList;
@@ -33,6 +35,8 @@ public:
     void focusFind();
     void showSong(const SongId& id);
     void newSong();
+    /// A new song of words that were pasted elsewhere.
+    void newSongFrom(const QString& text);
     void bringInFiles();
     void bringInFolder();
 
@@ -84,7 +88,10 @@ private:
     FindPanel* m_find;
     SongEditor* m_editor;
     WordsPreview* m_preview;
+    EmptyState* m_nothing; ///< what can be done while the library has no song
+    bool m_isEmpty = false;
     OrderEdit* m_order;
+    int m_orderTyping = 0; ///< number of what is being typed there
     SungFacts* m_sung;
     QPushButton* m_add;
     SongId m_wanted;

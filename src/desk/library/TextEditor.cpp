@@ -92,10 +92,10 @@ QWidget* TextEditor::buildDetails() {
     for (const TextKind kind : {TextKind::Liturgy, TextKind::Prayer, TextKind::Response, TextKind::Creed,
                                 TextKind::Notice, TextKind::Other})
         m_kind->addItem(textKindName(kind));
-    m_topics =
-        addLine(QStringLiteral("text-topics"), tr("Topics"), tr("Parted by commas; Find looks here, too"));
+    m_topics = addLine(QStringLiteral("text-topics"), tr("Topics"),
+                       tr("Separate several with commas; Find looks here, too"));
     m_seasons = addLine(QStringLiteral("text-seasons"), tr("Seasons"),
-                        tr("Such as Advent, Harvest; parted by commas"));
+                        tr("Such as Advent, Harvest; separate several with commas"));
     m_author = addLine(QStringLiteral("text-author"), tr("By"), tr("Who wrote it"));
     m_copyright =
         addLine(QStringLiteral("text-copyright"), tr("Copyright"), tr("As the credit line shows it"));
@@ -187,7 +187,7 @@ QWidget* TextEditor::buildFoot() {
     makeQuiet(m_state);
     auto* remove = new QPushButton(tr("Delete"), foot);
     remove->setObjectName(QStringLiteral("text-delete"));
-    remove->setToolTip(tr("Put this text into the bin; it can be taken back from there"));
+    remove->setToolTip(tr("Put this text into the bin; it can be restored from there"));
     auto* history = new QPushButton(tr("Earlier versions\u2026"), foot);
     history->setObjectName(QStringLiteral("text-history"));
     history->setToolTip(tr("This text as it was before, side by side"));

@@ -5,6 +5,7 @@
 #include "desk/library/TextHistory.h"
 #include "desk/library/WordsPreview.h"
 #include "desk/parts/Columns.h"
+#include "desk/parts/EmptyState.h"
 #include "desk/parts/FindPanel.h"
 #include "desk/parts/Style.h"
 #include "formats/TextFile.h"
@@ -24,11 +25,12 @@ TextLibrary::TextLibrary(const Tools& tools, QWidget* parent)
     : QWidget(parent),
       m_session(tools.session),
       m_prompts(tools.prompts),
-      m_keeper(tools.session.library().folder(), QStringLiteral("text"), [this]() -> DraftKeeper::Writer {
-          if (!hasUnsavedText())
-              return {};
-          return [text = *m_editor->text()] { return textToJson(text); };
-      }) {
+      m_keeper(tools.session.library().folder(), tools.session.unsavedName(QStringLiteral("text")),
+               [this]() -> DraftKeeper::Writer {
+                   if (!hasUnsavedText())
+                       return {};
+                   return [text = *m_editor->text()] { return textToJson(text); };
+               }) {
     setObjectName(QStringLiteral("text-library"));
     auto* texts = new QWidget(this);
     auto* row = new QHBoxLayout(texts);
@@ -39,6 +41,15 @@ TextLibrary::TextLibrary(const Tools& tools, QWidget* parent)
     m_editor->setEmptyText(
         tr("Choose a text, or write a new one: liturgy, prayers, responses, creeds, notices."));
     row->addWidget(m_editor, 10);
+    m_nothing = new EmptyState(
+        tr("No texts yet"),
+        tr("Liturgy, prayers, responses, creeds and notices: words that are spoken, and who speaks "
+           "them."),
+        m_editor);
+    m_nothing->addAction(QStringLiteral("empty-new-text"), tr("New text (Ctrl+Shift+N)"), tr("Write a text"),
+                         [this] { newText(); });
+    m_nothing->addAction(QStringLiteral("empty-bring-in-texts"), tr("Bring in text files\u2026 (Ctrl+I)"),
+                         tr("Plain text with roles such as \u201cLeader:\u201d"), [this] { bringInFiles(); });
     row->addWidget(buildSide(tools.thumbnails), 5);
     m_history = new TextHistory(m_session.library(), this);
     m_pages = new QStackedLayout(this);
@@ -82,6 +93,8 @@ QWidget* TextLibrary::buildList() {
     m_count = new QLabel(tr("Texts"), side);
     makeHeading(m_count);
     connect(m_find, &FindPanel::counted, this, [this](int texts) {
+        m_isEmpty = texts == 0 && m_find->isAskingForAll();
+        m_nothing->setVisible(m_isEmpty && !m_editor->text());
         m_count->setText(m_find->box()->text().trimmed().isEmpty() ? tr("Texts %1").arg(texts)
                                                                    : tr("%1 found").arg(texts));
     });
@@ -108,7 +121,7 @@ QWidget* TextLibrary::buildList() {
     bin->setObjectName(QStringLiteral("text-bin"));
     bin->setIcon(icon(QStringLiteral("trash-2"), day().text));
     bin->setAccessibleName(tr("Bin"));
-    bin->setToolTip(tr("Bin: texts that were deleted; take them back, or empty it"));
+    bin->setToolTip(tr("Bin: texts that were deleted; restore them, or empty it"));
     bin->setPopupMode(QToolButton::InstantPopup);
     bin->setMenu(binMenu);
     auto* buttons = new QHBoxLayout;
@@ -199,6 +212,7 @@ void TextLibrary::load(const TextId& id) {
 void TextLibrary::show(const std::optional<SpokenText>& text) {
     m_stored = text;
     m_editor->setText(text);
+    m_nothing->setVisible(m_isEmpty && !text);
     m_keeper.touch();
     m_add->setVisible(text && text->revision > 0);
     m_preview->setWords(text ? std::optional<ItemWords>(textItem(*text)) : std::nullopt, false);
@@ -380,7 +394,7 @@ void TextLibrary::putInBin() {
             }
             show(std::nullopt);
             Q_EMIT m_session.notice(
-                tr("\u201c%1\u201d is in the bin; it can be taken back from there.").arg(gone.title));
+                tr("\u201c%1\u201d is in the bin; it can be restored from there.").arg(gone.title));
         },
         true);
 }
@@ -397,7 +411,7 @@ void TextLibrary::fillBin(QMenu* menu) {
                 return;
             }
             for (const TextSummary& gone : *bin)
-                menu->addAction(tr("Take back \u201c%1\u201d").arg(gone.title), this, [this, id = gone.id] {
+                menu->addAction(tr("Restore \u201c%1\u201d").arg(gone.title), this, [this, id = gone.id] {
                     m_session.library().ask<void>(
                         this, [id](Library& library) { return library.texts().takeFromBin(id); },
                         [this, id](const Result<void>& done) {

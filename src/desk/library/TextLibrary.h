@@ -13,6 +13,8 @@ class QStackedLayout;
 
 namespace mivanta {
 
+class EmptyState;
+
 class FindPanel;
 class TextEditor;
 class TextHistory;
@@ -62,6 +64,8 @@ private:
     FindPanel* m_find;
     QLabel* m_count;
     TextEditor* m_editor;
+    EmptyState* m_nothing; ///< what can be done while the library has no text
+    bool m_isEmpty = false;
     TextHistory* m_history;
     WordsPreview* m_preview;
     QPushButton* m_add;

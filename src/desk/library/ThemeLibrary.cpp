@@ -20,11 +20,12 @@ ThemeLibrary::ThemeLibrary(const Tools& tools, QWidget* parent)
     : QWidget(parent),
       m_session(tools.session),
       m_prompts(tools.prompts),
-      m_keeper(tools.session.library().folder(), QStringLiteral("theme"), [this]() -> DraftKeeper::Writer {
-          if (!m_draft.isChanged())
-              return {};
-          return [theme = *m_draft.theme()] { return themeToJson(theme); };
-      }) {
+      m_keeper(tools.session.library().folder(), tools.session.unsavedName(QStringLiteral("theme")),
+               [this]() -> DraftKeeper::Writer {
+                   if (!m_draft.isChanged())
+                       return {};
+                   return [theme = *m_draft.theme()] { return themeToJson(theme); };
+               }) {
     setObjectName(QStringLiteral("theme-library"));
     m_designer = new ThemeDesigner(tools, m_draft, this);
     auto* row = new QHBoxLayout(this);
@@ -56,10 +57,15 @@ QWidget* ThemeLibrary::buildList(ThumbnailStore& thumbnails) {
     fresh->setProperty("main", true);
     fresh->setToolTip(tr("Begin a theme from nothing"));
     connect(fresh, &QPushButton::clicked, this, &ThemeLibrary::newTheme);
+    auto* copy = new QPushButton(tr("Duplicate"), side);
+    copy->setObjectName(QStringLiteral("theme-duplicate"));
+    copy->setToolTip(tr("A new theme that begins as this one (Ctrl+D)"));
+    copy->setShortcut(QKeySequence(QStringLiteral("Ctrl+D")));
+    connect(copy, &QPushButton::clicked, this, &ThemeLibrary::duplicate);
     auto* more = new QToolButton(side);
     more->setObjectName(QStringLiteral("theme-more"));
     more->setText(tr("More \u25be"));
-    more->setToolTip(tr("Duplicate, send out, bring in, delete"));
+    more->setToolTip(tr("Send out, bring in, delete"));
     more->setPopupMode(QToolButton::InstantPopup);
     auto* menu = new QMenu(more);
     const auto add = [&](const QString& name, const QString& text, void (ThemeLibrary::*work)()) {
@@ -69,16 +75,16 @@ QWidget* ThemeLibrary::buildList(ThumbnailStore& thumbnails) {
     add(QStringLiteral("theme-use"), tr("Use it for the service"), &ThemeLibrary::useInService);
     add(QStringLiteral("theme-usual"), tr("Make it the theme of new services"), &ThemeLibrary::makeUsual);
     menu->addSeparator();
-    add(QStringLiteral("theme-duplicate"), tr("Duplicate"), &ThemeLibrary::duplicate);
     add(QStringLiteral("theme-send-out"), tr("Send out, with its pictures\u2026"), &ThemeLibrary::sendOut);
     add(QStringLiteral("theme-bring-in"), tr("Bring in\u2026"), &ThemeLibrary::bringInFiles);
     menu->addSeparator();
     add(QStringLiteral("theme-delete"), tr("Delete\u2026"), &ThemeLibrary::putInBin);
-    auto* bin = menu->addMenu(tr("Take back from the bin"));
+    auto* bin = menu->addMenu(tr("Restore from the bin"));
     connect(bin, &QMenu::aboutToShow, this, [this, bin] { fillBin(bin); });
     more->setMenu(menu);
     auto* buttons = new QHBoxLayout;
     buttons->addWidget(fresh);
+    buttons->addWidget(copy);
     buttons->addStretch(1);
     buttons->addWidget(more);
     auto* column = new QVBoxLayout(side);
@@ -313,7 +319,7 @@ void ThemeLibrary::reallyPutInBin(const Theme& theme) {
                if (m_draft.theme() && m_draft.theme()->id == theme.id)
                    m_draft.open(std::nullopt);
                Q_EMIT m_session.notice(
-                   tr("\u201c%1\u201d is in the bin; it can be taken back from there.").arg(theme.name));
+                   tr("\u201c%1\u201d is in the bin; it can be restored from there.").arg(theme.name));
            });
 }
 

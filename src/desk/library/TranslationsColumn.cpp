@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/TranslationsColumn.h"
+#include "desk/library/ScriptureReview.h"
 #include "desk/parts/Columns.h"
 #include "desk/parts/Style.h"
 #include <QComboBox>
@@ -119,6 +120,17 @@ QWidget* TranslationsColumn::buildProgress() {
         m_progress->setValue(done);
     });
     connect(&m_session.library(), &LibraryClient::scriptureBroughtIn, this, &TranslationsColumn::broughtIn);
+    connect(&m_session.library(), &LibraryClient::scriptureToReview, this,
+            [this](const std::shared_ptr<ScriptureText>& text) {
+                m_progressRow->hide();
+                auto* review = new ScriptureReview(text, this);
+                connect(review, &ScriptureReview::agreed, this,
+                        [this](const std::shared_ptr<ScriptureText>& agreed) {
+                            m_progressRow->show();
+                            m_session.library().storeScripture(agreed);
+                        });
+                review->open();
+            });
     connect(&m_session.library(), &LibraryClient::scriptureRefused, this, [this](const Error& error) {
         m_progressRow->hide();
         Q_EMIT m_session.problem(error);
@@ -148,7 +160,7 @@ QWidget* TranslationsColumn::buildButtons() {
             tr("Bring in a translation: USFM, OSIS, or text with a verse a line"), in);
     row->addStretch(1);
     addMenu(QStringLiteral("translation-more"), tr("More"),
-            tr("Make it the usual one, remove it, take one back"), more);
+            tr("Make it the usual one, remove it, restore one"), more);
     return widget;
 }
 
@@ -156,10 +168,12 @@ void TranslationsColumn::refresh() {
     m_session.library().ask<std::vector<TranslationSummary>>(
         this, [](Library& library) { return library.scripture().translations(); },
         [this](Result<std::vector<TranslationSummary>> all) {
-            if (all)
+            if (all) {
                 fill(std::move(*all));
-            else
+                Q_EMIT listed();
+            } else {
                 Q_EMIT m_session.problem(all.error());
+            }
         });
 }
 
@@ -294,8 +308,7 @@ void TranslationsColumn::putInBin() {
         this, [id = gone->id](Library& library) { return library.scripture().putInBin(id); },
         [this, gone](const Result<void>& done) {
             if (done)
-                Q_EMIT m_session.notice(
-                    tr("%1 is in the bin; More \u25be takes it back from there.").arg(gone->name));
+                Q_EMIT m_session.notice(tr("%1 is in the bin; More \u25be restores it.").arg(gone->name));
             else
                 Q_EMIT m_session.problem(done.error());
         },
@@ -324,7 +337,7 @@ void TranslationsColumn::fillMenu(QMenu* menu) {
                 return;
             menu->addSeparator();
             for (const Translation& gone : *bin)
-                menu->addAction(tr("Take back %1").arg(gone.name), this, [this, id = gone.id] {
+                menu->addAction(tr("Restore %1").arg(gone.name), this, [this, id = gone.id] {
                     m_toSelect = id;
                     m_session.library().ask<void>(
                         this, [id](Library& library) { return library.scripture().takeFromBin(id); },

@@ -28,6 +28,7 @@ public:
 
 Q_SIGNALS:
     void currentChanged();
+    void listed(); ///< all() is what the library has
 
 private:
     QWidget* buildDetails();

@@ -27,7 +27,7 @@ VersionsPage::VersionsPage(const QString& prefix, const QString& backText, const
     m_words = new CompareView(this);
     auto* back = new QPushButton(backText, this);
     back->setObjectName(prefix + QStringLiteral("history-back"));
-    back->setToolTip(tr("Leave it as it is (Esc)"));
+    back->setToolTip(tr("Cancel (Esc)"));
     m_restore = new QPushButton(this);
     m_restore->setObjectName(prefix + QStringLiteral("history-restore"));
     m_restore->setProperty("main", true);
@@ -69,7 +69,7 @@ void VersionsPage::start(const QString& heading) {
     m_list->show();
     m_list->setFocus();
     m_words->showNothing();
-    m_restore->setText(tr("Take this version"));
+    m_restore->setText(tr("Restore this version"));
     m_restore->setEnabled(false);
 }
 

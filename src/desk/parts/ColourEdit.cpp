@@ -34,7 +34,7 @@ ColourEdit::ColourEdit(const QString& name, QWidget* parent) : QWidget(parent) {
     m_swatch->setToolTip(tr("Choose a colour"));
     m_text = new QLineEdit(this);
     m_text->setAccessibleName(name);
-    m_text->setToolTip(tr("The colour as #rrggbb; two more digits say how opaque it is"));
+    m_text->setToolTip(tr("The colour as #rrggbb; two more digits are its opacity"));
     m_text->setMaximumWidth(spaced(26));
     setFocusProxy(m_text);
     auto* row = new QHBoxLayout(this);

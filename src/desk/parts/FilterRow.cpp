@@ -114,7 +114,7 @@ void FilterRow::showFilter() {
         button->setObjectName(QStringLiteral("filter-in-force"));
         button->setText(fontMetrics().elidedText(text, Qt::ElideRight, spaced(20)) +
                         QStringLiteral(" \u00d7"));
-        button->setToolTip(tr("Take the filter \u201c%1\u201d away").arg(text));
+        button->setToolTip(tr("Remove the filter \u201c%1\u201d").arg(text));
         button->setStyleSheet(QStringLiteral("QToolButton { background: %1; border: 1px solid %2; }")
                                   .arg(day().sheet.name(), day().line.name()));
         connect(button, &QToolButton::clicked, this, [this, remove] { change(remove); });

@@ -2,6 +2,8 @@
 #include "desk/parts/FindPanel.h"
 #include "desk/parts/Columns.h"
 #include "desk/parts/FilterRow.h"
+#include "desk/parts/OneLineFields.h"
+#include "desk/parts/PastedLines.h"
 #include "desk/parts/ReferenceHelp.h"
 #include "desk/parts/Style.h"
 #include <QKeyEvent>
@@ -28,8 +30,20 @@ FindPanel::FindPanel(LibraryClient& library, const QString& placeholder, unsigne
     m_box->installEventFilter(this);
     m_filter = new FilterRow(library, this);
     m_filter->setVisible(m_kinds & FindSongs);
+    m_pasted = new PastedLines(this);
+    m_pasted->setOffers(false, false);
+    connect(m_pasted, &PastedLines::newSongWanted, this, &FindPanel::newSongWanted);
+    connect(m_pasted, &PastedLines::orderWanted, this, &FindPanel::orderWanted);
+    takeLinesPastedInto(m_box, [this](const QString& text) {
+        m_box->setText(text.trimmed().section(u'\n', 0, 0).trimmed());
+        m_untouched = false;
+        m_pasted->offer(text);
+        return true;
+    });
+    connect(m_box, &QLineEdit::textEdited, m_pasted, &QWidget::hide);
     m_help = new ReferenceHelp(this);
     m_help->setObjectName(QStringLiteral("find-help"));
+    connect(m_help, &ReferenceHelp::otherWanted, m_box, &QLineEdit::setText);
     m_model = new FindListModel(this);
     m_list = new QListView(this);
     m_list->setObjectName(QStringLiteral("find-results"));
@@ -53,6 +67,7 @@ FindPanel::FindPanel(LibraryClient& library, const QString& placeholder, unsigne
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(spaced(2));
     column->addWidget(m_box);
+    column->addWidget(m_pasted);
     column->addWidget(m_help);
     column->addWidget(m_filter);
     column->addWidget(m_empty);
@@ -84,6 +99,14 @@ void FindPanel::setNight(bool isNight) {
     m_empty->setStyleSheet(QStringLiteral("color: %1").arg((isNight ? night() : day()).quiet.name()));
 }
 
+bool FindPanel::isAskingForAll() const {
+    return m_box->text().trimmed().isEmpty() && m_filter->filter().isEmpty();
+}
+
+void FindPanel::setPasteOffers(bool newSong, bool order) {
+    m_pasted->setOffers(newSong, order);
+}
+
 void FindPanel::focusBox() {
     m_box->setFocus(Qt::ShortcutFocusReason);
     m_box->selectAll();
@@ -101,13 +124,13 @@ void FindPanel::refresh() {
 
 QString FindPanel::emptyText(const QString& query) const {
     if (!m_filter->filter().isEmpty())
-        return tr("No song is like that. Take a filter away, or try other words.");
+        return tr("No song is like that. Remove a filter, or try other words.");
     if (query.trimmed().isEmpty())
         return m_kinds == FindTexts
                    ? tr("There are no texts yet. Write one, or bring in text files.")
                    : tr("The library is empty. Bring in song files (Ctrl+I), or drop them here.");
     if (m_understood.state == ReferenceState::Refused)
-        return m_understood.problem.text();
+        return {}; // said above already
     return (m_kinds == FindSongs
                 ? tr("No song has \u201c%1\u201d. Try fewer words, or only their beginnings.")
             : m_kinds == FindTexts
@@ -124,7 +147,7 @@ void FindPanel::found(Result<FindResult> result, const QString& query) {
     if (m_kinds & FindScripture)
         m_help->showUnderstanding(m_understood);
     m_empty->setText(result ? emptyText(query) : result.error().text());
-    m_empty->setVisible(isEmpty);
+    m_empty->setVisible(isEmpty && !m_empty->text().isEmpty());
     const int count = result ? int(result->hits.size()) : 0;
     m_filling = true;
     m_model->setHits(result ? std::move(result->hits) : std::vector<FindHit>());

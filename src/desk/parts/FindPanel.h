@@ -10,6 +10,7 @@ class QLabel;
 namespace mivanta {
 
 class FilterRow;
+class PastedLines;
 class ReferenceHelp;
 
 /// The one search box with its results: as you type; Up and Down move through the results without leaving
@@ -21,6 +22,8 @@ public:
     FindPanel(LibraryClient& library, const QString& placeholder, unsigned kinds, QWidget* parent = nullptr);
 
     void setNight(bool night);
+    /// What is offered when several lines are pasted into the box; nothing at first.
+    void setPasteOffers(bool newSong, bool order);
     void focusBox();
     /// Asks again; once it is seen, when it is hidden now.
     void refresh();
@@ -35,6 +38,8 @@ public:
     void setSlideCount(int slides);
     /// The list is being filled anew: what becomes current was not chosen by anyone.
     [[nodiscard]] bool isFilling() const { return m_filling; }
+    /// Nothing is typed and nothing is filtered: what is listed is all that there is.
+    [[nodiscard]] bool isAskingForAll() const;
     [[nodiscard]] QLineEdit* box() { return m_box; }
     [[nodiscard]] QListView* list() { return m_list; }
 
@@ -44,6 +49,8 @@ Q_SIGNALS:
     void chosen(const std::vector<mivanta::FindPick>& picks); ///< Enter or double click
     void opened(const mivanta::FindPick& pick);               ///< Shift+Enter
     void counted(int hits);                                   ///< how many are listed
+    void newSongWanted(const QString& text);                  ///< from lines that were pasted
+    void orderWanted(const QString& text);                    ///< the same lines as items
 
 protected:
     bool eventFilter(QObject* watched, QEvent* event) override;
@@ -64,6 +71,7 @@ private:
     ReferenceHelp* m_help;
     QLabel* m_empty;
     FilterRow* m_filter;
+    PastedLines* m_pasted;
     unsigned m_kinds;
     Understanding m_understood;
     std::optional<FindPick> m_toSelect;

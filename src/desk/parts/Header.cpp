@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/parts/Header.h"
 #include "desk/parts/DragOpens.h"
+#include "desk/parts/ElidedLabel.h"
 #include "desk/parts/HoldButton.h"
 #include "desk/parts/Style.h"
 #include <QHBoxLayout>
@@ -48,7 +49,7 @@ private:
 
 Header::Header(QWidget* parent) : QWidget(parent) {
     setObjectName(QStringLiteral("header"));
-    m_title = new QLabel(this);
+    m_title = new ElidedLabel(this);
     m_title->setFont(textFont(1.25, true));
     m_title->setStyleSheet(QStringLiteral("color: %1").arg(kHeadText.name()));
     m_state = new QLabel(this);
@@ -59,7 +60,7 @@ Header::Header(QWidget* parent) : QWidget(parent) {
     tabs->setSpacing(spaced(1.5));
     auto* lampBox = new LampBox(this);
     m_lampBox = lampBox;
-    m_lampLabel = new QLabel(lampBox);
+    m_lampLabel = new ElidedLabel(lampBox);
     m_lampLabel->setObjectName(QStringLiteral("lamp"));
     m_lampLabel->setStyleSheet(QStringLiteral("color: %1").arg(kHeadText.name()));
     auto* lamp = new QHBoxLayout(lampBox);
@@ -97,7 +98,7 @@ void Header::buildLock() {
     m_lock = new QToolButton(this);
     m_lock->setObjectName(QStringLiteral("lock"));
     m_lock->setText(tr("Lock"));
-    m_lock->setToolTip(tr("Nothing but running: full screen, no editing, no quitting (Shift+F11)"));
+    m_lock->setToolTip(tr("Run only: full screen, no editing, no quitting (Shift+F11)"));
     // Not the key that is held down to unlock: that would lock again at once.
     new QShortcut(QKeySequence(QStringLiteral("Shift+F11")), m_lock, m_lock, &QToolButton::click);
     m_lock->setFocusPolicy(Qt::TabFocus);

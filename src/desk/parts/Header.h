@@ -9,6 +9,7 @@ class QToolButton;
 
 namespace mivanta {
 
+class ElidedLabel;
 class HoldButton;
 
 /// What is on screen now, told on every desk.
@@ -49,11 +50,11 @@ private:
         QToolButton* button;
         QString name;
     };
-    QLabel* m_title;
+    ElidedLabel* m_title;
     QLabel* m_state;
     QWidget* m_tabs;
     std::vector<Desk> m_desks;
-    QLabel* m_lampLabel;
+    ElidedLabel* m_lampLabel;
     QWidget* m_lampBox;
     QLabel* m_clock;
     QToolButton* m_lock;

@@ -258,10 +258,9 @@ private:
 class BoxEditor : public SharesEditor {
 public:
     explicit BoxEditor(QWidget* parent)
-        : SharesEditor({tr("left"), tr("top"), tr("wide"), tr("high")},
-                       {tr("Left edge, from the left of the screen"),
-                        tr("Top edge, from the top of the screen"), tr("Width, of the screen's"),
-                        tr("Height, of the screen's")},
+        : SharesEditor({tr("left"), tr("top"), tr("width"), tr("height")},
+                       {tr("Position from the left of the screen"), tr("Position from the top of the screen"),
+                        tr("Width, as a part of the screen's"), tr("Height, as a part of the screen's")},
                        parent) {}
     void setValue(const LookValue& value) override {
         const auto& box = std::get<QRectF>(value);
@@ -296,7 +295,7 @@ public:
         m_choose->setToolTip(tr("A picture file; it is copied into the library"));
         m_none = new QToolButton(this);
         m_none->setText(tr("None"));
-        m_none->setToolTip(tr("Take the picture away"));
+        m_none->setToolTip(tr("Remove the picture"));
         auto* row = new QHBoxLayout(this);
         row->setContentsMargins(0, 0, 0, 0);
         row->addWidget(m_choose);

@@ -88,8 +88,8 @@ void LookForm::addGroup(LookGroup group, QVBoxLayout* column, const PictureChoos
         row.source->setWordWrap(true);
         row.giveUp->setText(QStringLiteral("\u21ba"));
         row.giveUp->setObjectName(QStringLiteral("give-up-") + property.keyText());
-        row.giveUp->setToolTip(tr("Give up what was set here"));
-        row.giveUp->setAccessibleName(tr("Give up: %1").arg(row.label->text()));
+        row.giveUp->setToolTip(tr("Reset to what the levels below say"));
+        row.giveUp->setAccessibleName(tr("Reset: %1").arg(row.label->text()));
         if (isWide(property)) {
             grid->addWidget(row.label, line, 0, 1, 2);
             grid->addWidget(row.giveUp, line++, 2);

@@ -46,7 +46,7 @@ void ListEditor::rebuild(size_t rows) {
 QWidget* ListEditor::removeButton(const QString& what, const std::function<void()>& remove, QWidget* parent) {
     auto* button = new QToolButton(parent);
     button->setIcon(icon(QStringLiteral("trash-2"), day().text));
-    button->setToolTip(tr("Take %1 away").arg(what));
+    button->setToolTip(tr("Remove %1").arg(what));
     button->setAccessibleName(button->toolTip());
     connect(button, &QToolButton::clicked, this, remove);
     return button;

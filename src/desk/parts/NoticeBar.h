@@ -3,8 +3,10 @@
 #include <QFrame>
 #include <QList>
 #include <QString>
+#include <functional>
 
 class QLabel;
+class QPushButton;
 
 namespace mivanta {
 
@@ -15,16 +17,22 @@ class NoticeBar : public QFrame {
 public:
     explicit NoticeBar(QWidget* parent = nullptr);
     void tell(const QString& text, bool isProblem);
+    /// Good news with something that can be done about it, such as "Put it back".
+    void offer(const QString& text, const QString& action, std::function<void()> act);
     [[nodiscard]] QString text() const;
 
 private:
+    struct Notice {
+        QString text;
+        bool isProblem = false;
+        QString action{};
+        std::function<void()> act{};
+    };
+    void add(Notice notice);
     void showNext();
 
     QLabel* m_label;
-    struct Notice {
-        QString text;
-        bool isProblem;
-    };
+    QPushButton* m_act;
     QList<Notice> m_waiting;
 };
 

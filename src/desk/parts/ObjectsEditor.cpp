@@ -193,9 +193,9 @@ void ObjectsEditor::addHead(QGridLayout* grid, size_t index, QWidget* row) {
     line->addStretch(1);
     line->addWidget(front);
     line->addWidget(
-        mover(QStringLiteral("\u2191"), QStringLiteral("object-back-"), tr("Farther behind"), index > 0, -1));
-    line->addWidget(mover(QStringLiteral("\u2193"), QStringLiteral("object-forward-"),
-                          tr("Nearer to the front"), index + 1 < m_objects.size(), 1));
+        mover(QStringLiteral("\u2191"), QStringLiteral("object-back-"), tr("Send backward"), index > 0, -1));
+    line->addWidget(mover(QStringLiteral("\u2193"), QStringLiteral("object-forward-"), tr("Bring forward"),
+                          index + 1 < m_objects.size(), 1));
     line->addWidget(removeButton(
         tr("this object"),
         [this, index] {
@@ -309,11 +309,11 @@ void ObjectsEditor::addPlace(QGridLayout* grid, size_t index, QWidget* row) {
         field->setDecimals(1);
         return field;
     };
-    auto* left =
-        share(box.x(), 0, QStringLiteral("object-left"), tr("Left edge, from the left of the screen"));
-    auto* top = share(box.y(), 0, QStringLiteral("object-top"), tr("Top edge, from the top of the screen"));
-    auto* wide = share(box.width(), 2, QStringLiteral("object-wide"), tr("Width, of the screen's"));
-    auto* high = share(box.height(), 2, QStringLiteral("object-high"), tr("Height, of the screen's"));
+    auto* left = share(box.x(), 0, QStringLiteral("object-left"), tr("Position from the left of the screen"));
+    auto* top = share(box.y(), 0, QStringLiteral("object-top"), tr("Position from the top of the screen"));
+    auto* wide = share(box.width(), 2, QStringLiteral("object-wide"), tr("Width, as a part of the screen's"));
+    auto* high =
+        share(box.height(), 2, QStringLiteral("object-high"), tr("Height, as a part of the screen's"));
     m_place = {left, top, wide, high};
     for (QDoubleSpinBox* field : m_place)
         connect(field, &QDoubleSpinBox::valueChanged, this, [=, this] {
@@ -321,23 +321,23 @@ void ObjectsEditor::addPlace(QGridLayout* grid, size_t index, QWidget* row) {
                              high->value() / 100);
             change(index, [now](SlideObject& o) { o.box = now; });
         });
-    grid->addLayout(lineOf(tr("Left, top"), {left, top}, row), 5, 0);
-    grid->addLayout(lineOf(tr("Wide, high"), {wide, high}, row), 6, 0);
+    grid->addLayout(lineOf(tr("Position"), {left, top}, row), 5, 0);
+    grid->addLayout(lineOf(tr("Size"), {wide, high}, row), 6, 0);
 }
 
 void ObjectsEditor::addManner(QGridLayout* grid, size_t index, QWidget* row) {
     const SlideObject& object = m_objects[index];
     auto* turned = makeNumber<QDoubleSpinBox>(object.rotation, -360.0, 360.0, QStringLiteral("\u00b0"),
-                                              tr("Turned, clockwise"), row);
+                                              tr("Rotation, clockwise"), row);
     connect(turned, &QDoubleSpinBox::valueChanged, this, [this, index](double degrees) {
         change(index, [degrees](SlideObject& o) { o.rotation = degrees; });
     });
-    auto* opacity = makeNumber<QSpinBox>(percent(object.opacity), 0, 100, QStringLiteral(" %"),
-                                         tr("How opaque it is"), row);
+    auto* opacity =
+        makeNumber<QSpinBox>(percent(object.opacity), 0, 100, QStringLiteral(" %"), tr("Opacity"), row);
     connect(opacity, &QSpinBox::valueChanged, this, [this, index](int value) {
         change(index, [value](SlideObject& o) { o.opacity = value / 100.0; });
     });
-    grid->addLayout(lineOf(tr("Turned, opaque"), {turned, opacity}, row), 7, 0);
+    grid->addLayout(lineOf(tr("Rotation, opacity"), {turned, opacity}, row), 7, 0);
     const auto fade = [&](int SlideObject::*which, const QString& name, const QString& tip) {
         auto* field = makeNumber<QSpinBox>(object.*which, 0, kMostFadeMs, QStringLiteral(" ms"), tip, row);
         field->setObjectName(name);

@@ -11,6 +11,7 @@
 #include <QMenu>
 #include <QToolButton>
 #include <QVBoxLayout>
+#include <utility>
 
 namespace mivanta {
 
@@ -88,7 +89,7 @@ OrderEdit::OrderEdit(QWidget* parent) : QWidget(parent) {
     auto* add = new QToolButton(this);
     add->setObjectName(QStringLiteral("order-add"));
     add->setText(tr("+ Part \u25be"));
-    add->setToolTip(tr("Put a part or an empty slide behind the chosen chip"));
+    add->setToolTip(tr("Put a part or an empty slide after the chosen one"));
     add->setPopupMode(QToolButton::InstantPopup);
     m_addMenu = new QMenu(add);
     connect(m_addMenu, &QMenu::aboutToShow, this, &OrderEdit::fillAddMenu);
@@ -101,10 +102,10 @@ OrderEdit::OrderEdit(QWidget* parent) : QWidget(parent) {
         "V1 C V2 C x2 \u00b7 _ is an empty slide \u00b7 (a note) is for the stage \u00b7 empty: as written"));
     m_text->setFont(monoFont(0.95));
     connect(m_text, &QLineEdit::textEdited, this, &OrderEdit::textEdited);
+    m_text->installEventFilter(this);
     connect(m_text, &QLineEdit::editingFinished, this, [this] {
-        if (m_hasSong &&
-            readSingingOrder(m_text->text(), m_song.parts).notUnderstood(m_text->text()).isEmpty())
-            m_text->setText(singingOrderText(m_song));
+        if (m_hasSong && isUnderstood())
+            showText();
     });
     m_meaning = new QLabel(this);
     m_meaning->setObjectName(QStringLiteral("order-meaning"));
@@ -130,7 +131,6 @@ OrderEdit::OrderEdit(QWidget* parent) : QWidget(parent) {
 
 void OrderEdit::setSong(const std::optional<Song>& song) {
     m_hasSong = song.has_value();
-    const auto before = m_song.singingOrder;
     const bool sameSong = song && song->id == m_song.id;
     m_song = song.value_or(Song());
     setVisible(m_hasSong);
@@ -138,11 +138,25 @@ void OrderEdit::setSong(const std::optional<Song>& song) {
         return;
     showOrders();
     showChips();
+    // Text that is being typed stays while it says the same, or while what stood before it still counts.
     const ReadOrder read = readSingingOrder(m_text->text(), m_song.parts);
-    // Text that is being typed stays as it is while it says the same.
-    if (!sameSong || read.entries != m_song.singingOrder ||
-        (!m_text->hasFocus() && before != m_song.singingOrder))
-        m_text->setText(singingOrderText(m_song));
+    const bool counts = isUnderstood() ? read.entries == m_song.singingOrder
+                                       : m_standing && *m_standing == m_song.singingOrder;
+    if (!sameSong || !counts || !m_standing)
+        showText();
+    else
+        showMeaning(read, m_text->text());
+}
+
+bool OrderEdit::isUnderstood() const {
+    return readSingingOrder(m_text->text(), m_song.parts).notUnderstood(m_text->text()).isEmpty();
+}
+
+/// The text says what counts.
+void OrderEdit::showText() {
+    m_standing.reset();
+    m_typingBegan = false;
+    m_text->setText(singingOrderText(m_song));
     showMeaning(readSingingOrder(m_text->text(), m_song.parts), m_text->text());
 }
 
@@ -197,7 +211,7 @@ void OrderEdit::fillAddMenu() {
             const auto at =
                 row < 0 ? entries.end() : entries.begin() + std::min(row + 1, int(entries.size()));
             entries.insert(at, {id, 1, {}});
-            Q_EMIT orderWanted(entries, tr("adding %1 to the order").arg(name));
+            Q_EMIT orderWanted(entries, tr("adding %1 to the order").arg(name), false);
         });
     };
     const auto isSung = [this](const Part& part) {
@@ -220,7 +234,7 @@ void OrderEdit::chipsMoved() {
     for (int i = 0; i < m_chips->count(); ++i)
         after.push_back(before[size_t(m_chips->item(i)->data(kIndexRole).toInt())]);
     if (after != before)
-        Q_EMIT orderWanted(after, tr("moving in the order"));
+        Q_EMIT orderWanted(after, tr("moving in the order"), false);
 }
 
 void OrderEdit::changeChip(int index, const std::function<void(std::vector<SungPart>&, int)>& work,
@@ -229,10 +243,20 @@ void OrderEdit::changeChip(int index, const std::function<void(std::vector<SungP
     if (index < 0 || index >= int(entries.size()))
         return;
     work(entries, index);
-    Q_EMIT orderWanted(entries, what);
+    Q_EMIT orderWanted(entries, what, false);
 }
 
 bool OrderEdit::eventFilter(QObject* watched, QEvent* event) {
+    if (watched == m_text && event->type() == QEvent::ShortcutOverride && !isUnderstood() &&
+        static_cast<QKeyEvent*>(event)->key() == Qt::Key_Escape) {
+        event->accept(); // Esc is this box's while there is something to take back
+        return true;
+    }
+    if (watched == m_text && event->type() == QEvent::KeyPress && !isUnderstood() &&
+        static_cast<QKeyEvent*>(event)->key() == Qt::Key_Escape) {
+        showText();
+        return true;
+    }
     if (watched == m_chips && event->type() == QEvent::KeyPress) {
         const auto* key = static_cast<QKeyEvent*>(event);
         const int row = m_chips->currentRow();
@@ -268,12 +292,18 @@ bool OrderEdit::eventFilter(QObject* watched, QEvent* event) {
 }
 
 void OrderEdit::textEdited() {
+    if (!m_standing)
+        m_standing = m_song.singingOrder;
     const QString text = m_text->text();
     const ReadOrder read = readSingingOrder(text, m_song.parts);
-    showMeaning(read, text);
-    // What is not understood changes nothing yet: half an order is not what is meant.
-    if (read.notUnderstood(text).isEmpty())
-        Q_EMIT orderWanted(read.entries, tr("the singing order"));
+    // The beginning of what is not understood was not meant either.
+    want(read.notUnderstood(text).isEmpty() ? read.entries : *m_standing);
+    showMeaning(readSingingOrder(m_text->text(), m_song.parts), m_text->text());
+}
+
+void OrderEdit::want(const std::vector<SungPart>& entries) {
+    if (entries != m_song.singingOrder)
+        Q_EMIT orderWanted(entries, tr("the singing order"), std::exchange(m_typingBegan, true));
 }
 
 void OrderEdit::showMeaning(const ReadOrder& read, const QString& text) {
@@ -297,10 +327,23 @@ void OrderEdit::showMeaning(const ReadOrder& read, const QString& text) {
                            links.isEmpty() ? QString()
                                            : tr(" \u2013 %1").arg(links.join(QStringLiteral(", "))));
     }
-    m_meaning->setText(pieces.join(QStringLiteral(" \u00b7 ")));
+    QString meaning = pieces.join(QStringLiteral(" \u00b7 "));
+    if (!read.notUnderstood(text).isEmpty()) {
+        const QString stands = singingOrderText(m_song);
+        meaning += QStringLiteral("<br><b>%1</b> <a href='back'>%2</a>")
+                       .arg((stands.isEmpty() ? tr("This does not count yet: the order stays as written.")
+                                              : tr("This does not count yet: the order stays %1."))
+                                .arg(stands.toHtmlEscaped()),
+                            tr("Put it back (Esc)"));
+    }
+    m_meaning->setText(meaning);
 }
 
 void OrderEdit::takeChoice(const QString& link) {
+    if (link == QLatin1String("back")) {
+        showText();
+        return;
+    }
     const ReadOrder read = readSingingOrder(m_text->text(), m_song.parts);
     const int index = link.section(u':', 0, 0).toInt();
     if (index < 0 || index >= int(read.tokens.size()))

@@ -12,7 +12,8 @@ class QMenu;
 namespace mivanta {
 
 /// A song's singing orders, as chips and as one line of text. Chips move by drag and by Ctrl+Left and
-/// Ctrl+Right; the text says what it was understood as while it is typed.
+/// Ctrl+Right; the text says what it was understood as while it is typed. Text that is not understood whole
+/// counts for nothing: what stood before it was typed is the order, and the line under it says so.
 class OrderEdit : public QWidget {
     Q_OBJECT
 public:
@@ -23,8 +24,9 @@ public:
     void setOtherOrdersShown(bool shown) { m_editsOrders = shown; }
 
 Q_SIGNALS:
-    /// The usual order is to be these entries.
-    void orderWanted(const std::vector<mivanta::SungPart>& entries, const QString& what);
+    /// The usual order is to be these entries. `goesOn`: typing that began with the one before goes on, so
+    /// that both are one step.
+    void orderWanted(const std::vector<mivanta::SungPart>& entries, const QString& what, bool goesOn);
     void otherOrderWanted(int index); ///< the other order of this index is to be the usual one
     void newOrderWanted();
     void renameWanted();
@@ -37,6 +39,9 @@ private:
     void showChips();
     void showOrders();
     void textEdited();
+    void want(const std::vector<SungPart>& entries);
+    void showText();
+    [[nodiscard]] bool isUnderstood() const;
     void showMeaning(const ReadOrder& read, const QString& text);
     void takeChoice(const QString& link);
     void chipsMoved();
@@ -53,6 +58,9 @@ private:
     QLabel* m_meaning;
     bool m_editsOrders = true;
     bool m_showing = false;
+    /// The order as it was when the text began to be edited; nothing while the text says what counts.
+    std::optional<std::vector<SungPart>> m_standing;
+    bool m_typingBegan = false; ///< something of what is being typed counted already
 };
 
 } // namespace mivanta

@@ -6,7 +6,9 @@ namespace mivanta {
 
 ReferenceHelp::ReferenceHelp(QWidget* parent) : QLabel(parent) {
     setWordWrap(true);
-    setTextFormat(Qt::PlainText);
+    setTextFormat(Qt::RichText);
+    setTextInteractionFlags(Qt::LinksAccessibleByMouse | Qt::LinksAccessibleByKeyboard);
+    connect(this, &QLabel::linkActivated, this, [this] { Q_EMIT otherWanted(m_understood.other); });
     hide();
 }
 
@@ -37,29 +39,36 @@ void ReferenceHelp::showError(const Error& error) {
 
 void ReferenceHelp::refresh() {
     const Understanding& u = m_understood;
-    QStringList parts;
+    QStringList parts; // as rich text
+    const auto add = [&](const QString& text) { parts << text.toHtmlEscaped(); };
     switch (u.state) {
     case ReferenceState::NotOne:
         break;
     case ReferenceState::Unfinished:
-        parts << u.help;
+        add(u.help);
         if (!u.completed.isEmpty())
-            parts << tr("Tab: %1").arg(u.completed.trimmed());
+            add(tr("Tab: %1").arg(u.completed.trimmed()));
         break;
     case ReferenceState::Ambiguous:
-        parts << u.help;
+        add(u.help);
         break;
     case ReferenceState::Refused:
-        parts << u.problem.text();
+        add(u.problem.text());
         break;
     case ReferenceState::Understood:
-        parts << u.text;
+        add(u.text);
+        if (!u.other.isEmpty())
+            parts << QStringLiteral("<a href='other' style='color:%1'>%2</a>")
+                         .arg((m_night ? night() : day()).accent.name(),
+                              tr("or %1?").arg(u.other.toHtmlEscaped()));
         if (m_slides > 0)
-            parts << (m_slides == 1 ? tr("1 slide") : tr("%1 slides").arg(m_slides));
-        parts << u.help << u.notes;
+            add(m_slides == 1 ? tr("1 slide") : tr("%1 slides").arg(m_slides));
+        add(u.help);
+        for (const QString& note : u.notes)
+            add(note);
         break;
     }
-    parts << m_more;
+    add(m_more);
     parts.removeAll(QString());
     const Palette& colours = m_night ? night() : day();
     const QColor colour = u.state == ReferenceState::Refused ? colours.warning : colours.accent;

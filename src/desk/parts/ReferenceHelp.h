@@ -18,6 +18,10 @@ public:
     void setSlideCount(int slides);
     void showError(const Error& error);
 
+Q_SIGNALS:
+    /// The reference may mean something else as well, and that is what is meant.
+    void otherWanted(const QString& reference);
+
 private:
     void refresh();
 

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/parts/Style.h"
+#include "desk/parts/OneLineFields.h"
 #include "render/Fonts.h"
 #include <QAbstractSpinBox>
 #include <QApplication>
@@ -106,6 +107,8 @@ QPalette widgetPalette(const Palette& p) {
     palette.setColor(QPalette::Highlight, p.accent);
     palette.setColor(QPalette::HighlightedText, p.sheet);
     palette.setColor(QPalette::PlaceholderText, p.quiet);
+    palette.setColor(QPalette::Link, p.accent);
+    palette.setColor(QPalette::LinkVisited, p.accent);
     palette.setColor(QPalette::ToolTipBase, p.sheet);
     palette.setColor(QPalette::ToolTipText, p.text);
     return palette;
@@ -134,6 +137,7 @@ protected:
 
 void applyStyle(QApplication& app) {
     app.installEventFilter(new WheelGuard(&app));
+    app.installEventFilter(new OneLineFields(&app));
     QFont font(QStringList{QString::fromLatin1(kTextFamily), QStringLiteral("Noto Sans")});
     font.setPointSizeF(std::max(9.5, app.font().pointSizeF()));
     app.setFont(font);

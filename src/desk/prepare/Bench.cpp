@@ -2,90 +2,162 @@
 #include "desk/prepare/Bench.h"
 #include "core/run/Cards.h"
 #include "desk/parts/Columns.h"
+#include "desk/parts/ElidedLabel.h"
 #include "desk/parts/Style.h"
+#include "desk/prepare/ItemFacts.h"
 #include "desk/prepare/LookDrops.h"
 #include "desk/prepare/LookInService.h"
 #include "desk/prepare/MomentInService.h"
 #include "desk/prepare/PassageInService.h"
 #include "desk/prepare/PicturesInService.h"
 #include "desk/prepare/PlanInService.h"
+#include "desk/prepare/SlideGrid.h"
 #include "desk/prepare/SlideInService.h"
 #include "desk/prepare/SongInService.h"
 #include "desk/prepare/SoundInService.h"
 #include "desk/prepare/StageInService.h"
 #include "desk/prepare/TextInService.h"
-#include <QGridLayout>
-#include <QKeyEvent>
-#include <QLabel>
+#include <QScrollArea>
+#include <QSettings>
+#include <QShortcut>
+#include <QStackedWidget>
+#include <QTabBar>
 #include <QVBoxLayout>
 
 namespace mivanta {
 
 namespace {
-
-constexpr int kColumns = 3;
-
-} // namespace
+const QString kTabKey = QStringLiteral("bench/tab");
+}
 
 Bench::Bench(Session& session, Prompts& prompts, ThumbnailStore& thumbnails,
              const PictureChooser& choosePicture, QWidget* parent)
-    : QScrollArea(parent),
-      m_session(session),
-      m_thumbnails(thumbnails) {
+    : QWidget(parent),
+      m_session(session) {
     setObjectName(QStringLiteral("bench"));
-    makeColumn(this);
-    auto* content = new QWidget(this);
-    m_title = new QLabel(content);
+    m_title = new ElidedLabel(this);
     m_title->setObjectName(QStringLiteral("bench-title"));
     m_title->setFont(textFont(1.5, true));
-    m_title->setWordWrap(true);
-    m_kind = new QLabel(content);
-    m_kind->setWordWrap(true);
+    m_kind = new ElidedLabel(this);
     makeQuiet(m_kind);
-    m_grid = new QGridLayout;
-    m_grid->setSpacing(spaced(2.5));
-    for (int c = 0; c < kColumns; ++c)
-        m_grid->setColumnStretch(c, 1);
-    m_song = new SongInService(m_session, content);
+    m_unusual = new ElidedLabel(this);
+    m_unusual->setObjectName(QStringLiteral("bench-unusual"));
+    m_unusual->setStyleSheet(QStringLiteral("color: %1").arg(day().marker.darker(130).name()));
+    m_slides = new SlideGrid(thumbnails, this);
+    connect(m_slides, &SlideGrid::lookDropped, this, [this](int slide, const LookDrop& drop) {
+        dropLook(m_session, this, m_look->targetOfSlide(slide), tr("slide %1").arg(slide + 1), drop);
+    });
+    connect(m_slides, &SlideGrid::clicked, this, [this](int slide) {
+        chooseSlide(m_look->slide() == slide ? std::nullopt : std::optional(slide));
+    });
+    m_song = new SongInService(m_session, this);
     connect(m_song, &SongInService::wordsWanted, this, [this] { Q_EMIT wordsWanted(m_item); });
     connect(m_song, &SongInService::libraryWanted, this,
             [this](const SongId& id) { Q_EMIT openInLibrary(id); });
-    m_passage = new PassageInService(m_session, content);
-    m_text = new TextInService(m_session, content);
-    m_set = new PicturesInService(m_session, prompts, content);
-    m_moment = new MomentInService(m_session, content);
-    m_slide = new SlideInService(m_session, content);
+    m_passage = new PassageInService(m_session, this);
+    m_text = new TextInService(m_session, this);
+    m_set = new PicturesInService(m_session, prompts, this);
+    m_moment = new MomentInService(m_session, this);
+    m_slide = new SlideInService(m_session, this);
+    connect(m_slides, &SlideGrid::hideWanted, m_slide, &SlideInService::hide);
+    connect(m_slides, &SlideGrid::moveWanted, this, &Bench::moveSlide);
     connect(m_slide, &SlideInService::moveWanted, this, &Bench::moveSlide);
     connect(m_text, &TextInService::libraryWanted, this, &Bench::openInLibrary);
-    m_plan = new PlanInService(m_session, content);
-    m_sound = new SoundInService(m_session, prompts, content);
-    m_stage = new StageInService(m_session, content);
-    m_look = new LookInService(m_session, m_thumbnails, choosePicture, content);
+    m_plan = new PlanInService(m_session, this);
+    m_sound = new SoundInService(m_session, prompts, this);
+    m_stage = new StageInService(m_session, this);
+    m_look = new LookInService(m_session, thumbnails, choosePicture, this);
+    buildTabs();
 
-    auto* column = new QVBoxLayout(content);
-    column->setContentsMargins(spaced(4), spaced(4), spaced(4), spaced(4));
-    column->setSpacing(spaced(2));
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(spaced(4), spaced(4), spaced(3), 0);
+    column->setSpacing(spaced(1.5));
     column->addWidget(m_title);
     column->addWidget(m_kind);
-    column->addWidget(m_passage); // what is changed most stands before many pictures
-    column->addWidget(m_moment);
-    column->addLayout(m_grid);
-    column->addWidget(m_slide);
-    column->addWidget(m_set);
-    column->addSpacing(spaced(1));
-    column->addWidget(m_plan);
-    column->addWidget(m_sound);
-    column->addWidget(m_stage);
-    column->addSpacing(spaced(2));
-    column->addWidget(m_song);
-    column->addWidget(m_text);
-    column->addSpacing(spaced(2));
-    column->addWidget(headingOf(tr("Look"), content));
-    column->addWidget(m_look);
-    column->addStretch(1);
-    setWidget(content);
+    column->addWidget(m_unusual);
+    column->addWidget(m_slides);
+    column->addWidget(m_tabs);
+    column->addWidget(m_pages, 1);
     connect(&m_session.book(), &SlideBook::changed, this, &Bench::refresh);
+    goToTab(QSettings().value(kTabKey, int(WordsTab)).toInt());
     refresh();
+}
+
+void Bench::buildTabs() {
+    m_tabs = new QTabBar(this);
+    m_tabs->setObjectName(QStringLiteral("bench-tabs"));
+    m_tabs->setAccessibleName(tr("What of the item is shown"));
+    m_tabs->setExpanding(false);
+    m_tabs->setDrawBase(true);
+    m_tabs->setFocusPolicy(Qt::TabFocus);
+    m_pages = new QStackedWidget(this);
+    addTab(tr("Words"), tr("What it says, in which order"),
+           {m_slide, m_song, m_passage, m_text, m_set, m_moment});
+    addTab(tr("Look"), tr("How it looks on the screens"), {m_look});
+    addTab(tr("When"), tr("When it comes, how long it takes, who leads it"), {m_plan});
+    addTab(tr("Stage"), tr("What only the musicians see"), {m_stage});
+    addTab(tr("Sound"), tr("What sounds when it is taken"), {m_sound});
+    connect(m_tabs, &QTabBar::currentChanged, this, &Bench::goToTab);
+    const auto onLook = [this](const char* key, void (LookInService::*work)()) {
+        auto* shortcut = new QShortcut(QKeySequence(QLatin1String(key)), this);
+        connect(shortcut, &QShortcut::activated, this, [this, work] {
+            goToTab(LookTab);
+            (m_look->*work)();
+        });
+    };
+    onLook("Ctrl+L", &LookInService::toggleReasons);
+    onLook("Ctrl+Shift+L", &LookInService::toggleArrange);
+    for (const auto& [key, by] : {std::pair("Ctrl+PgUp", -1), std::pair("Ctrl+PgDown", 1)}) {
+        auto* shortcut = new QShortcut(QKeySequence(QLatin1String(key)), this);
+        shortcut->setContext(Qt::WindowShortcut);
+        connect(shortcut, &QShortcut::activated, this, [this, by = by] {
+            const int count = m_tabs->count();
+            m_tabs->setCurrentIndex((m_tabs->currentIndex() + by + count) % count);
+        });
+    }
+}
+
+void Bench::addTab(const QString& name, const QString& tip, const std::vector<QWidget*>& parts) {
+    const int at = m_tabs->addTab(name);
+    m_tabs->setTabToolTip(at, tr("%1 (Ctrl+PgUp, Ctrl+PgDown)").arg(tip));
+    auto* dot = new QLabel(QStringLiteral("\u25cf"), m_tabs);
+    dot->setFont(textFont(0.6));
+    dot->setStyleSheet(QStringLiteral("color: %1").arg(day().marker.name()));
+    dot->setToolTip(tr("Something is set here"));
+    dot->hide();
+    m_tabs->setTabButton(at, QTabBar::RightSide, dot);
+    m_dots.push_back(dot);
+    auto* content = new QWidget(m_pages);
+    auto* column = new QVBoxLayout(content);
+    column->setContentsMargins(0, spaced(2), spaced(1), spaced(3));
+    column->setSpacing(spaced(2));
+    for (QWidget* part : parts)
+        column->addWidget(part);
+    column->addStretch(1);
+    auto* area = new QScrollArea(m_pages);
+    makeColumn(area);
+    area->setFocusPolicy(Qt::NoFocus);
+    area->setWidget(content);
+    m_pages->addWidget(area);
+}
+
+void Bench::goToTab(int tab) {
+    tab = std::clamp(tab, 0, m_tabs->count() - 1);
+    if (m_tabs->currentIndex() != tab)
+        m_tabs->setCurrentIndex(tab); // comes back here
+    m_pages->setCurrentIndex(tab);
+    QSettings().setValue(kTabKey, tab);
+}
+
+void Bench::reveal(const QWidget* part) {
+    for (int tab = 0; tab < m_pages->count(); ++tab)
+        if (m_pages->widget(tab)->isAncestorOf(part))
+            goToTab(tab);
+}
+
+void Bench::putIntoLibrary(const ItemId& song) {
+    if (song == m_item)
+        m_song->putIntoLibrary();
 }
 
 void Bench::setItem(const ItemId& id) {
@@ -102,40 +174,20 @@ void Bench::setItem(const ItemId& id) {
     m_sound->setItem(id);
     m_stage->setItem(id);
     m_look->setItem(id);
-    for (PictureView* picture : m_pictures)
-        picture->setChosen(false);
+    m_slides->setChosen(std::nullopt);
     refresh();
-    ensureVisible(0, 0);
+    for (int tab = 0; tab < m_pages->count(); ++tab)
+        static_cast<QScrollArea*>(m_pages->widget(tab))->ensureVisible(0, 0);
 }
 
 void Bench::refresh() {
     const Item* item = m_session.document().service().item(m_item);
     const ItemSlides* slides = item ? m_session.book().slidesOf(m_item) : nullptr;
-    if (!item) {
-        m_title->setText(tr("Nothing chosen"));
-        m_kind->setText(tr("Choose an item on the sheet to see its slides here."));
-    } else {
-        m_title->setText(item->title());
-        QStringList facts{item->isHeading() ? tr("Heading \u00b7 F2 renames it")
-                          : item->isUnknown()
-                              ? tr("This came from another version of Mivanta. It is kept in the order as it "
-                                   "is, and passed over while running.")
-                              : kindText(item->content)};
-        if (const Passage* passage = item->passage())
-            facts << passage->words.front().translation.name;
-        if (const TextItem* text = item->text())
-            facts << rolesOf(*text->text).join(QStringLiteral(", "));
-        if (const Song* song = item->song()) {
-            facts << song->authorNames().join(QStringLiteral(", "));
-            if (!song->key.isEmpty())
-                facts << (song->capo > 0 ? tr("key %1, capo %2").arg(song->key).arg(song->capo)
-                                         : tr("key %1").arg(song->key));
-            if (!song->bookNumbers.empty())
-                facts << song->bookNumbers.front().book + u' ' + song->bookNumbers.front().number;
-        }
-        facts.removeAll(QString());
-        m_kind->setText(facts.join(QStringLiteral(" \u00b7 ")));
-    }
+    m_title->setText(item ? item->title() : tr("Nothing chosen"));
+    m_kind->setText(item ? kindFacts(*item) : tr("Choose an item on the sheet to see its slides here."));
+    const QString unusual = item ? unusualFacts(*item, m_session.book().themes()) : QString();
+    m_unusual->setText(unusual);
+    m_unusual->setVisible(!unusual.isEmpty());
     m_plan->refresh();
     m_sound->refresh();
     m_stage->refresh();
@@ -145,65 +197,24 @@ void Bench::refresh() {
     m_set->refresh();
     m_moment->refresh();
     m_slide->refresh();
-    showSlides(slides ? *slides : ItemSlides());
+    m_slides->setSlides(slides ? *slides : ItemSlides());
     m_look->refresh();
+    showTabs(item);
 }
 
-void Bench::addPicture() {
-    auto* view = new PictureView(m_thumbnails, widget());
-    const int at = int(m_pictures.size());
-    view->setChoosable(tr("Choose this slide: its look can be its own"));
-    view->setTakesLooks();
-    view->installEventFilter(this);
-    connect(view, &PictureView::lookDropped, this, [this, at](const LookDrop& drop) {
-        dropLook(m_session, this, m_look->targetOfSlide(at), tr("slide %1").arg(at + 1), drop);
-    });
-    connect(view, &PictureView::clicked, this,
-            [this, at] { chooseSlide(m_look->slide() == at ? std::nullopt : std::optional(at)); });
-    m_grid->addWidget(view, at / kColumns, at % kColumns);
-    m_pictures.push_back(view);
-}
-
-void Bench::showSlides(const ItemSlides& slides) {
-    const int main = slides.outputs.empty() ? -1 : mainOutput(slides);
-    const size_t count = main < 0 ? 0 : slides.outputs[size_t(main)].slides.size();
-    while (m_pictures.size() < count)
-        addPicture();
-    for (size_t i = 0; i < m_pictures.size(); ++i) {
-        m_pictures[i]->setVisible(i < count);
-        if (i >= count) {
-            m_pictures[i]->setScene(std::nullopt);
-            continue;
-        }
-        const OutputSlides& output = slides.outputs[size_t(main)];
-        const Slide& slide = output.slides[i];
-        const ContentEntry& entry = slides.content.entries[size_t(slide.start.entry)];
-        const ContentPart& part = slides.content.parts[size_t(entry.part)];
-        m_pictures[i]->setScene(sceneOf(slides, output, int(i)));
-        QString place = tr("%1 of %2").arg(slide.number).arg(slide.of);
-        if (entry.passes > 1)
-            place += QStringLiteral(" \u00b7 \u00d7%1: %2").arg(entry.passes).arg(entry.pass);
-        m_pictures[i]->setCaption(part.label, place);
-    }
-}
-
-/// What the keys do with the slide that has the focus.
-bool Bench::eventFilter(QObject* watched, QEvent* event) {
-    if (event->type() != QEvent::KeyPress)
-        return QScrollArea::eventFilter(watched, event);
-    const auto at = std::find(m_pictures.begin(), m_pictures.end(), watched);
-    const auto* key = static_cast<QKeyEvent*>(event);
-    const int slide = int(at - m_pictures.begin());
-    const bool isAlt = key->modifiers() & Qt::AltModifier;
-    if (at == m_pictures.end())
-        return QScrollArea::eventFilter(watched, event);
-    if (key->key() == Qt::Key_Delete)
-        m_slide->hide(slide);
-    else if (isAlt && (key->key() == Qt::Key_Left || key->key() == Qt::Key_Right))
-        moveSlide(slide, key->key() == Qt::Key_Left ? -1 : 1);
-    else
-        return QScrollArea::eventFilter(watched, event);
-    return true;
+/// A heading has none of them; a note for the operator has no slides to look somehow, and no stage.
+void Bench::showTabs(const Item* item) {
+    const bool hasTabs = item && item->hasPlan();
+    m_tabs->setVisible(hasTabs);
+    m_pages->setVisible(hasTabs);
+    if (!hasTabs)
+        return;
+    m_tabs->setTabText(WordsTab, wordsTabName(*item));
+    const SetTabs set = setTabsOf(*item);
+    for (const auto& [tab, isSet] :
+         {std::pair(WordsTab, set.words), std::pair(LookTab, set.look), std::pair(WhenTab, set.when),
+          std::pair(StageTab, set.stage), std::pair(SoundTab, set.sound)})
+        m_dots[size_t(tab)]->setVisible(isSet);
 }
 
 std::optional<int> Bench::pictureAt(const std::optional<int>& slide) const {
@@ -217,7 +228,6 @@ std::optional<int> Bench::pictureAt(const std::optional<int>& slide) const {
     return slides->content.entries[size_t(shown.start.entry)].part; // a part each, in their order
 }
 
-/// The focus goes with the slide, so that the key can be pressed again.
 void Bench::moveSlide(int slide, int by) {
     const auto picture = pictureAt(slide);
     if (!picture) {
@@ -225,20 +235,18 @@ void Bench::moveSlide(int slide, int by) {
         return;
     }
     const int to = slide + by;
-    if (!m_set->move(*picture, by) || to < 0 || to >= int(m_pictures.size()))
+    if (!m_set->move(*picture, by) || to < 0 || to >= m_slides->count())
         return;
     if (m_look->slide() == slide)
         chooseSlide(to);
-    if (m_pictures[size_t(slide)]->hasFocus())
-        m_pictures[size_t(to)]->setFocus();
+    m_slides->moveFocus(slide, to);
 }
 
 void Bench::chooseSlide(const std::optional<int>& slide) {
     m_look->setSlide(slide);
     m_slide->setSlide(slide);
     m_set->setPicture(pictureAt(slide));
-    for (size_t i = 0; i < m_pictures.size(); ++i)
-        m_pictures[i]->setChosen(slide && int(i) == *slide);
+    m_slides->setChosen(slide);
 }
 
 } // namespace mivanta

@@ -3,32 +3,43 @@
 #include "desk/app/Session.h"
 #include "desk/parts/LookEditors.h"
 #include "desk/parts/PictureView.h"
-#include <QScrollArea>
+#include <QWidget>
 
-class QGridLayout;
 class QLabel;
+class QScrollArea;
+class QStackedWidget;
+class QTabBar;
 
 namespace mivanta {
 
+class ElidedLabel;
 class LookInService;
 class MomentInService;
 class PassageInService;
 class PicturesInService;
 class PlanInService;
 class Prompts;
+class SlideGrid;
 class SlideInService;
 class SongInService;
 class SoundInService;
 class StageInService;
 class TextInService;
 
-/// What the chosen item is: its slides, its singing order, how it looks on each output.
-class Bench : public QScrollArea {
+/// What the chosen item is: its slides, and under them, in tabs, its words, its look, its time, what the
+/// stage sees and what sounds. The tab that was seen last stays.
+class Bench : public QWidget {
     Q_OBJECT
 public:
+    enum Tab { WordsTab, LookTab, WhenTab, StageTab, SoundTab };
+
     Bench(Session& session, Prompts& prompts, ThumbnailStore& thumbnails, const PictureChooser& choosePicture,
           QWidget* parent = nullptr);
     void setItem(const ItemId& id);
+    /// Goes to the tab that this part of the bench is on.
+    void reveal(const QWidget* part);
+    /// The library's song becomes as this item has it.
+    void putIntoLibrary(const ItemId& song);
     [[nodiscard]] LookInService* look() { return m_look; }
     [[nodiscard]] PlanInService* plan() { return m_plan; }
     [[nodiscard]] SoundInService* sound() { return m_sound; }
@@ -39,25 +50,26 @@ Q_SIGNALS:
     void wordsWanted(const mivanta::ItemId& id);       ///< to change them for this service only
     void openInLibrary(const mivanta::FindPick& pick); ///< to change the library's song or text
 
-protected:
-    bool eventFilter(QObject* watched, QEvent* event) override; ///< keys on a slide
-
 private:
+    void buildTabs();
+    void addTab(const QString& name, const QString& tip, const std::vector<QWidget*>& parts);
+    void goToTab(int tab);
     void refresh();
-    void addPicture();
+    void showTabs(const Item* item);
     void moveSlide(int slide, int by);
     /// Which picture of a set a slide shows; nothing for slides of anything else.
     [[nodiscard]] std::optional<int> pictureAt(const std::optional<int>& slide) const;
-    void showSlides(const ItemSlides& slides);
     void chooseSlide(const std::optional<int>& slide);
 
     Session& m_session;
-    ThumbnailStore& m_thumbnails;
     ItemId m_item;
-    QLabel* m_title;
-    QLabel* m_kind;
-    QGridLayout* m_grid;
-    std::vector<PictureView*> m_pictures;
+    ElidedLabel* m_title;
+    ElidedLabel* m_kind;
+    ElidedLabel* m_unusual;
+    SlideGrid* m_slides;
+    QTabBar* m_tabs;
+    QStackedWidget* m_pages;
+    std::vector<QLabel*> m_dots; ///< by tab: something is set there
     SongInService* m_song;
     PassageInService* m_passage;
     PicturesInService* m_set;

@@ -28,8 +28,7 @@ Result<Brought> songsOf(Library& library, const QStringList& files) {
     return brought;
 }
 
-void placeSongs(Session& session, QObject* asker, const QStringList& files,
-                const std::function<void(ItemWords)>& place) {
+void placeSongs(Session& session, QObject* asker, const QStringList& files, const PlaceWords& place) {
     session.library().ask<Brought>(
         asker, [files](Library& library) { return songsOf(library, files); },
         [&session, place](Result<Brought> brought) {
@@ -39,16 +38,18 @@ void placeSongs(Session& session, QObject* asker, const QStringList& files,
             }
             for (const Error& error : brought->refused)
                 Q_EMIT session.problem(error);
+            std::vector<ItemWords> words;
             for (Song& song : brought->songs)
-                place(songItem(std::move(song)));
+                words.push_back(songItem(std::move(song)));
+            if (!words.empty())
+                place(std::move(words));
         },
         true);
 }
 
 } // namespace
 
-void placeFiles(Session& session, QObject* asker, const QStringList& files,
-                const std::function<void(ItemWords)>& place) {
+void placeFiles(Session& session, QObject* asker, const QStringList& files, const PlaceWords& place) {
     QStringList pictures;
     QStringList songs;
     for (const QString& file : files) {
@@ -65,7 +66,7 @@ void placeFiles(Session& session, QObject* asker, const QStringList& files,
                              "service with Ctrl+O.")});
     }
     bringInPictures(session, asker, pictures, [place](std::vector<OrderPicture> taken) {
-        place(PictureItem{{}, std::move(taken)});
+        place({PictureItem{{}, std::move(taken)}});
     });
     if (!songs.isEmpty())
         placeSongs(session, asker, songs, place);

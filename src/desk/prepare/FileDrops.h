@@ -1,13 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/Session.h"
+#include "desk/app/Placing.h"
 
 namespace mivanta {
 
 /// Puts files into the order, in the background: one picture is an item, several are a set; songs are brought
 /// into the library first, unless they are there. What is nothing of that kind is told and left out. Nothing
 /// happens when `asker` is gone by then.
-void placeFiles(Session& session, QObject* asker, const QStringList& files,
-                const std::function<void(ItemWords)>& place);
+void placeFiles(Session& session, QObject* asker, const QStringList& files, const PlaceWords& place);
 
 } // namespace mivanta

@@ -98,7 +98,7 @@ void LookInService::buildForm() {
     m_form = new LookForm(m_choosePicture, m_reasons);
     connect(m_form, &LookForm::edited, this, &LookInService::set);
     connect(m_form, &LookForm::givenUp, this, [this](const LookProperty& property) {
-        change(tr("giving up: %1").arg(QString::fromUtf8(property.label).toLower()), [&](LookChoice& choice) {
+        change(tr("resetting: %1").arg(QString::fromUtf8(property.label).toLower()), [&](LookChoice& choice) {
             choice.own.clear(property);
             if (property.group == LookGroup::Objects)
                 choice.objects.clear();
@@ -137,16 +137,15 @@ void LookInService::buildButtons() {
     m_white->setObjectName(QStringLiteral("white-words"));
     m_white->setToolTip(tr("Make all words of what is chosen white"));
     connect(m_white, &QPushButton::clicked, this, &LookInService::whitenWords);
-    m_giveUp = new QPushButton(tr("As it comes"), this);
+    m_giveUp = new QPushButton(tr("Reset"), this);
     m_giveUp->setObjectName(QStringLiteral("look-give-up"));
-    m_giveUp->setToolTip(tr("Give up everything that was chosen here"));
+    m_giveUp->setToolTip(tr("Reset everything that was chosen here"));
     connect(m_giveUp, &QPushButton::clicked, this,
-            [this] { change(tr("the look as it comes"), [](LookChoice& choice) { choice = {}; }); });
+            [this] { change(tr("resetting the look"), [](LookChoice& choice) { choice = {}; }); });
     m_why = new QToolButton(this);
     m_why->setObjectName(QStringLiteral("why-this-look"));
     m_why->setText(tr("Why this look?"));
     m_why->setToolTip(tr("Every property, its value, and where it comes from (Ctrl+L)"));
-    m_why->setShortcut(QKeySequence(QStringLiteral("Ctrl+L")));
     m_why->setCheckable(true);
     connect(m_why, &QToolButton::toggled, this, [this](bool open) {
         m_reasons->setVisible(open);
@@ -157,7 +156,6 @@ void LookInService::buildButtons() {
     m_arrangeButton->setText(tr("Arrange"));
     m_arrangeButton->setToolTip(
         tr("Put pictures, texts, shapes and clocks on the slide, and move its boxes by hand (Ctrl+Shift+L)"));
-    m_arrangeButton->setShortcut(QKeySequence(QStringLiteral("Ctrl+Shift+L")));
     m_arrangeButton->setCheckable(true);
     connect(m_arrangeButton, &QToolButton::toggled, this, &LookInService::showArrange);
     auto* buttons = new QHBoxLayout;
@@ -168,6 +166,14 @@ void LookInService::buildButtons() {
     buttons->addWidget(m_arrangeButton);
     buttons->addWidget(m_why);
     m_grid->addLayout(buttons, 3, 0, 1, 2);
+}
+
+void LookInService::toggleReasons() {
+    m_why->toggle();
+}
+
+void LookInService::toggleArrange() {
+    m_arrangeButton->toggle();
 }
 
 void LookInService::setItem(const ItemId& id) {

@@ -39,6 +39,10 @@ public:
     /// Changes what is chosen there; `visit`: as ServiceDocument::changeLook().
     void change(const QString& what, const std::function<void(LookChoice&)>& work, int visit = 0);
 
+    // What the keys do: shown, or put away again.
+    void toggleReasons();
+    void toggleArrange();
+
     /// What the look is chosen for now.
     [[nodiscard]] LookTarget target() const;
     [[nodiscard]] QString targetText() const; ///< "the service", "2 items", "slide 3"

@@ -3,6 +3,7 @@
 #include "core/order/Groups.h"
 #include "desk/app/ItemClipboard.h"
 #include "desk/parts/Columns.h"
+#include "desk/parts/ElidedLabel.h"
 #include "desk/parts/Style.h"
 #include <QClipboard>
 #include <QDropEvent>
@@ -24,11 +25,10 @@ OrderSheet::OrderSheet(ServiceDocument& document, SlideBook& book, QWidget* pare
     : QWidget(parent),
       m_document(document),
       m_book(book) {
-    m_title = new QLabel(this);
+    m_title = new ElidedLabel(this);
     m_title->setObjectName(QStringLiteral("sheet-title"));
     m_title->setFont(textFont(1.4, true));
     m_title->setAlignment(Qt::AlignCenter);
-    m_title->setWordWrap(true);
     m_title->setToolTip(tr("The name of the service; click to change it"));
     m_title->setCursor(Qt::PointingHandCursor);
     m_title->setAcceptDrops(true);

@@ -11,6 +11,8 @@ class QLabel;
 
 namespace mivanta {
 
+class ElidedLabel;
+
 /// The service order as the printed sheet that it is: title, place, headings and items, and what it comes to.
 class OrderSheet : public QWidget {
     Q_OBJECT
@@ -58,7 +60,7 @@ private:
 
     ServiceDocument& m_document;
     SlideBook& m_book;
-    QLabel* m_title;
+    ElidedLabel* m_title;
     QLabel* m_place;
     QLabel* m_empty;
     QLabel* m_foot;

@@ -20,6 +20,10 @@ PassageInService::PassageInService(Session& session, QWidget* parent) : QWidget(
     m_reference->setToolTip(tr("The verses that are read, such as 5:1-11, 27ff; Enter takes them"));
     m_understood = new ReferenceHelp(this);
     m_understood->setObjectName(QStringLiteral("passage-understood"));
+    connect(m_understood, &ReferenceHelp::otherWanted, this, [this](const QString& reference) {
+        m_reference->setText(reference);
+        takeReference();
+    });
     const auto makeBox = [this](const QString& name, const QString& label, const QString& tip) {
         auto* box = new QComboBox(this);
         box->setObjectName(name);

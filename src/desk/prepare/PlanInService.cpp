@@ -42,9 +42,9 @@ PlanInService::PlanInService(Session& session, QWidget* parent) : QWidget(parent
         field("plan-advance", tr("By itself"),
               tr("The next slide of this item comes by itself after so long: 10 s, 1:30; empty = only "
                  "when it is taken"));
-    m_goesOn = new QCheckBox(tr("then on to the next item"), this);
+    m_goesOn = new QCheckBox(tr("Then go on to the next item"), this);
     m_goesOn->setObjectName(QStringLiteral("plan-goes-on"));
-    m_goesOn->setToolTip(tr("Behind its last slide the next item comes by itself, too"));
+    m_goesOn->setToolTip(tr("After its last slide the next item comes by itself, too"));
     m_wrong = new QLabel(this);
     m_wrong->setObjectName(QStringLiteral("plan-wrong"));
     m_wrong->setWordWrap(true);

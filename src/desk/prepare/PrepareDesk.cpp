@@ -6,6 +6,7 @@
 #include "desk/app/PasteOrder.h"
 #include "desk/app/Placing.h"
 #include "desk/parts/Columns.h"
+#include "desk/parts/EmptyState.h"
 #include "desk/parts/SendMenu.h"
 #include "desk/parts/Style.h"
 #include "desk/prepare/FileDrops.h"
@@ -46,6 +47,21 @@ PrepareDesk::PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileAc
     m_bench->plan()->setSelection([this] { return m_sheet->selected(); });
     m_bench->stage()->setSelection([this] { return m_sheet->selected(); });
     m_bench->sound()->setSelection([this] { return m_sheet->selected(); });
+    m_nothing = new EmptyState(
+        tr("An empty service"),
+        tr("Type a song, a text or a reference into Find and press Enter, drop files onto the sheet, "
+           "or begin with something that is there already."),
+        m_bench);
+    m_nothing->addAction(QStringLiteral("empty-find"), tr("Find the first item (Ctrl+F)"),
+                         tr("Songs, scripture and texts by any of their words"), [this] { focusFind(); });
+    m_nothing->addAction(QStringLiteral("empty-begin-with"), tr("Begin with\u2026 (Ctrl+Alt+N)"),
+                         tr("A template, an earlier service, or the order from an e-mail"),
+                         [this] { Q_EMIT beginWithWanted(); });
+    m_nothing->addAction(QStringLiteral("empty-open"), tr("Open a service\u2026 (Ctrl+O)"),
+                         tr("A service file"), [this] { Q_EMIT openWanted(); });
+    const auto showNothing = [this] { m_nothing->setVisible(m_session.document().service().items.empty()); };
+    connect(&m_session.document(), &ServiceDocument::changed, this, showNothing);
+    showNothing();
     auto* row = new QHBoxLayout(order);
     row->setContentsMargins(spaced(4), 0, 0, 0);
     row->setSpacing(0);
@@ -66,6 +82,7 @@ PrepareDesk::PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileAc
         m_pages->setCurrentIndex(0);
         m_sheet->setFocus();
     });
+    connect(m_words, &WordsInService::libraryToo, m_bench, &Bench::putIntoLibrary);
     connect(m_sheet, &OrderSheet::currentChanged, this, [this] {
         m_bench->setItem(m_sheet->current());
         showWanted();
@@ -88,6 +105,10 @@ PrepareDesk::PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileAc
     connect(m_find, &FindPanel::chosen, this, &PrepareDesk::add);
     connect(m_find, &FindPanel::opened, this, &PrepareDesk::openInLibrary);
     connect(m_find, &FindPanel::currentChanged, this, &PrepareDesk::previewFound);
+    m_find->setPasteOffers(true, true);
+    connect(m_find, &FindPanel::newSongWanted, this, &PrepareDesk::newSongWanted);
+    connect(m_find, &FindPanel::orderWanted, this,
+            [this](const QString& text) { addText(text, m_sheet->markerRow()); });
     connect(&m_session.document(), &ServiceDocument::opened, this, [this] {
         m_pages->setCurrentIndex(0);
         const auto& items = m_session.document().service().items;
@@ -230,30 +251,48 @@ void PrepareDesk::addAt(const std::vector<FindPick>& picks, int at) {
     placePicks(m_session, m_prompts, this, picks, placeFrom(at));
 }
 
-/// Puts one behind the other, from there on.
-std::function<void(ItemWords)> PrepareDesk::placeFrom(int at) {
-    return [this, row = std::make_shared<int>(at)](ItemWords words) {
-        m_sheet->select(m_session.document().insert((*row)++, std::move(words)));
+/// Puts one behind the other, from there on; what comes at once is one step of undo.
+PlaceWords PrepareDesk::placeFrom(int at) {
+    return [this, row = std::make_shared<int>(at)](std::vector<ItemWords> words) {
+        std::vector<Item> items;
+        for (ItemWords& each : words)
+            items.push_back({ItemId::create(), std::move(each)});
+        const ItemId last = items.back().id;
+        const QString what = items.size() == 1 ? tr("adding %1").arg(items.front().title())
+                                               : tr("adding %1 items").arg(items.size());
+        m_session.document().insertItems(*row, std::move(items), what);
+        *row += int(words.size());
+        m_sheet->select(last);
     };
 }
 
 /// Fills the place that is chosen and goes on to the next one; what is left over when all are filled is put
 /// behind the last.
 void PrepareDesk::fillSlots(const std::vector<FindPick>& picks) {
-    placePicks(m_session, m_prompts, this, picks, [this](ItemWords words) {
-        ServiceDocument& document = m_session.document();
-        const ItemId slot = m_sheet->current();
-        const Item* item = document.service().item(slot);
-        if (!item || !item->isSlot()) {
-            m_sheet->select(document.insert(m_sheet->markerRow(), std::move(words)));
-            return;
-        }
-        document.fill(slot, std::move(words));
-        const auto& items = document.service().items;
-        const auto next = std::find_if(items.begin() + document.service().indexOf(slot), items.end(),
-                                       [](const Item& each) { return each.isSlot(); });
-        m_sheet->select(next == items.end() ? slot : next->id);
+    placePicks(m_session, m_prompts, this, picks, [this](std::vector<ItemWords> words) {
+        QUndoStack& steps = m_session.document().undoStack();
+        if (words.size() > 1)
+            steps.beginMacro(tr("choosing %1 items").arg(words.size()));
+        for (ItemWords& each : words)
+            fillOne(std::move(each));
+        if (words.size() > 1)
+            steps.endMacro();
     });
+}
+
+void PrepareDesk::fillOne(ItemWords words) {
+    ServiceDocument& document = m_session.document();
+    const ItemId slot = m_sheet->current();
+    const Item* item = document.service().item(slot);
+    if (!item || !item->isSlot()) {
+        m_sheet->select(document.insert(m_sheet->markerRow(), std::move(words)));
+        return;
+    }
+    document.fill(slot, std::move(words));
+    const auto& items = document.service().items;
+    const auto next = std::find_if(items.begin() + document.service().indexOf(slot), items.end(),
+                                   [](const Item& each) { return each.isSlot(); });
+    m_sheet->select(next == items.end() ? slot : next->id);
 }
 
 /// Lines from an e-mail or a table, at the mark.
@@ -323,6 +362,7 @@ QToolButton* PrepareDesk::addMenuButton(QAction* heading) {
 /// What it says can be typed at once.
 void PrepareDesk::addMoment(ItemWords words) {
     m_sheet->select(m_session.document().insert(m_sheet->markerRow(), std::move(words)));
+    m_bench->reveal(m_bench->moment());
     m_bench->moment()->focusWords();
 }
 
@@ -383,11 +423,10 @@ void PrepareDesk::buildSheetMenu() {
     add("item-paste", tr("Paste"), QKeySequence::Paste, &OrderSheet::paste);
     add("item-duplicate", tr("Duplicate"), QKeySequence(QStringLiteral("Ctrl+D")),
         &OrderSheet::duplicateSelected);
-    add("item-group", tr("Keep together"), QKeySequence(QStringLiteral("Ctrl+G")),
-        &OrderSheet::groupSelected);
-    add("item-ungroup", tr("Keep together no longer"), QKeySequence(QStringLiteral("Ctrl+Shift+G")),
+    add("item-group", tr("Group"), QKeySequence(QStringLiteral("Ctrl+G")), &OrderSheet::groupSelected);
+    add("item-ungroup", tr("Ungroup"), QKeySequence(QStringLiteral("Ctrl+Shift+G")),
         &OrderSheet::ungroupSelected);
-    add("item-anew", tr("Choose anew"), QKeySequence(QStringLiteral("Ctrl+Shift+C")),
+    add("item-anew", tr("Make it a place to fill"), QKeySequence(QStringLiteral("Ctrl+Shift+C")),
         [this] { m_session.document().makeSlots(m_sheet->selected()); });
     add("item-skip", tr("Leave out today"), QKeySequence(QStringLiteral("Ctrl+T")),
         &OrderSheet::skipSelected);
@@ -403,6 +442,18 @@ void PrepareDesk::buildSheetMenu() {
     addForService("service-name", tr("Name of the service\u2026"), "Ctrl+Shift+T", [this] { rename(); });
     addForService("service-place", tr("Where it is\u2026"), "Ctrl+Shift+W", [this] { changePlace(); });
     addForService("service-start", tr("When it begins\u2026"), "Ctrl+Shift+B", [this] { changeStart(); });
+    addForService("service-white-words", tr("White words everywhere"), "Ctrl+Alt+W",
+                  [this] { whitenWords(); });
+}
+
+/// Wherever nothing nearer says another colour.
+void PrepareDesk::whitenWords() {
+    m_session.document().changeLook(
+        {LookLevel::Service, {}, {}, {}}, m_session.book().themes(),
+        [](LookChoice& choice) {
+            choice.own.set(*lookProperty(QStringLiteral("words.colour")), Colour{255, 255, 255, 255});
+        },
+        tr("white words everywhere"));
 }
 
 void PrepareDesk::changePlace() {

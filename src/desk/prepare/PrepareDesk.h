@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/Prompts.h"
+#include "desk/app/Placing.h"
 #include "desk/app/Sender.h"
 #include "desk/app/Session.h"
 #include "desk/app/Tools.h"
@@ -13,6 +13,8 @@ class QStackedLayout;
 class QToolButton;
 
 namespace mivanta {
+
+class EmptyState;
 
 class OrderSender;
 class WordsInService;
@@ -33,6 +35,9 @@ public:
 
 Q_SIGNALS:
     void openInLibrary(const mivanta::FindPick& pick);
+    void beginWithWanted();
+    void openWanted();
+    void newSongWanted(const QString& text); ///< from words that were pasted
 
 private:
     QWidget* buildSheetColumn(const std::vector<QAction*>& fileActions);
@@ -41,8 +46,9 @@ private:
                          const QString& tip);
     QToolButton* addMenuButton(QAction* heading);
     void addMoment(ItemWords words);
-    [[nodiscard]] std::function<void(ItemWords)> placeFrom(int at);
+    [[nodiscard]] PlaceWords placeFrom(int at);
     void fillSlots(const std::vector<FindPick>& picks);
+    void fillOne(ItemWords words);
     void addText(const QString& text, int at);
     void showWanted();
     void addAt(const std::vector<FindPick>& picks, int at);
@@ -52,6 +58,7 @@ private:
     void sendSheets(SendWay way);
     void rename();
     void changePlace();
+    void whitenWords();
     void changeStart();
     void buildSheetMenu();
     void previewFound();
@@ -64,6 +71,7 @@ private:
     QStackedLayout* m_pages; ///< the order; a song's words in this service
     WordsInService* m_words;
     Bench* m_bench;
+    EmptyState* m_nothing; ///< what can be done while the order is empty
     FindPanel* m_find;
     PictureView* m_preview;
 };

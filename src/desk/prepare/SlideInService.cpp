@@ -39,8 +39,8 @@ SlideInService::SlideInService(Session& session, QWidget* parent) : QWidget(pare
         made->setAccessibleName(tip);
         return made;
     };
-    m_earlier = button("slide-earlier", tr("Earlier"), tr("Comes before the one before it (Alt+Left)"));
-    m_later = button("slide-later", tr("Later"), tr("Comes behind the one behind it (Alt+Right)"));
+    m_earlier = button("slide-earlier", tr("Earlier"), tr("Move this slide one place earlier (Alt+Left)"));
+    m_later = button("slide-later", tr("Later"), tr("Move this slide one place later (Alt+Right)"));
     m_hide = button("slide-hide", tr("Hide today"),
                     tr("It is passed over in this service (Delete); it can be shown again below"));
     m_words = new QPlainTextEdit(m_chosen);
@@ -49,7 +49,7 @@ SlideInService::SlideInService(Session& session, QWidget* parent) : QWidget(pare
     m_words->setToolTip(tr("What this slide says in this service; the item keeps its words"));
     m_words->setTabChangesFocus(true);
     m_words->setFixedHeight(m_words->fontMetrics().lineSpacing() * kRowsOfWords + spaced(4));
-    m_own = new QPushButton(tr("Its own words again"), m_chosen);
+    m_own = new QPushButton(tr("Restore its words"), m_chosen);
     m_own->setObjectName(QStringLiteral("slide-own-words"));
     m_shared = new QLabel(tr("Its lines go on over several slides, so it cannot be hidden or changed alone. "
                              "Change what is read instead."),

@@ -28,8 +28,11 @@ SongInService::SongInService(Session& session, QWidget* parent) : QWidget(parent
     column->addWidget(buildEditRow());
     column->addWidget(buildStateRow());
     connect(m_order, &OrderEdit::orderWanted, this,
-            [this](const std::vector<SungPart>& entries, const QString& what) {
-                change(what, [&](Song& song) { song.singingOrder = entries; });
+            [this](const std::vector<SungPart>& entries, const QString& what, bool goesOn) {
+                if (!goesOn)
+                    m_orderVisit = m_session.document().startVisit();
+                change(
+                    what, [&](Song& song) { song.singingOrder = entries; }, m_orderVisit);
             });
     connect(m_order, &OrderEdit::otherOrderWanted, this, [this](int index) {
         change(tr("the order"), [index](Song& song) { useOtherOrder(song, index); });
@@ -121,7 +124,7 @@ QWidget* SongInService::buildStateRow() {
     m_put->setObjectName(QStringLiteral("put-into-library"));
     m_put->setToolTip(tr("The library's song becomes as it is here; the version before is kept there"));
     connect(m_put, &QPushButton::clicked, this, &SongInService::putIntoLibrary);
-    m_take = new QPushButton(tr("Take the library's"), states);
+    m_take = new QPushButton(tr("Use the library's"), states);
     m_take->setObjectName(QStringLiteral("take-from-library"));
     m_take->setToolTip(tr("The song here becomes as it is in the library; Ctrl+Z takes that back"));
     connect(m_take, &QPushButton::clicked, this, &SongInService::takeFromLibrary);
@@ -171,13 +174,13 @@ void SongInService::refresh() {
     showState();
 }
 
-void SongInService::change(const QString& what, const std::function<void(Song&)>& work) {
+void SongInService::change(const QString& what, const std::function<void(Song&)>& work, int visit) {
     if (!m_song)
         return;
     Song next = *m_song;
     work(next);
     if (!sameContent(next, *m_song))
-        m_session.document().change(m_item, songItem(std::move(next)), what);
+        m_session.document().change(m_item, songItem(std::move(next)), what, visit);
 }
 
 void SongInService::compare() {

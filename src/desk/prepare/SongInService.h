@@ -22,6 +22,8 @@ public:
     /// An item that is no song hides it.
     void setItem(const ItemId& id);
     void refresh();
+    /// The library's song becomes as it is here.
+    void putIntoLibrary();
 
 Q_SIGNALS:
     void wordsWanted();
@@ -31,10 +33,9 @@ private:
     QWidget* buildEditRow();
     QWidget* buildKeyRow();
     QWidget* buildStateRow();
-    void change(const QString& what, const std::function<void(Song&)>& work);
+    void change(const QString& what, const std::function<void(Song&)>& work, int visit = 0);
     void compare();
     void showState();
-    void putIntoLibrary();
     void takeFromLibrary();
 
     Session& m_session;
@@ -42,6 +43,7 @@ private:
     std::shared_ptr<const Song> m_song; ///< as it stands here
     std::optional<Song> m_stored;       ///< as it is in the library; nothing = not there, or not known yet
     bool m_isCompared = false;
+    int m_orderVisit = 0; ///< while an order is typed
     OrderEdit* m_order;
     QLabel* m_key;
     QSpinBox* m_capo;

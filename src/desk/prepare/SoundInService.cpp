@@ -45,7 +45,7 @@ SoundInService::SoundInService(Session& session, Prompts& prompts, QWidget* pare
     m_remove->setIcon(icon(QStringLiteral("trash-2"), day().text));
     m_remove->setAccessibleName(tr("No sound"));
     m_remove->setToolTip(tr("Nothing sounds when the item is taken"));
-    m_goesOn = new QCheckBox(tr("goes on behind it"), this);
+    m_goesOn = new QCheckBox(tr("Play on when the next item is taken"), this);
     m_goesOn->setObjectName(QStringLiteral("sound-goes-on"));
     m_goesOn->setToolTip(tr("It sounds to its end, also when another item is taken meanwhile"));
     auto* row = new QHBoxLayout(this);

@@ -32,7 +32,7 @@ TextInService::TextInService(Session& session, QWidget* parent) : QWidget(parent
     m_difference = new QLabel(this);
     m_difference->setWordWrap(true);
     makeQuiet(m_difference);
-    m_take = new QPushButton(tr("Take the library's"), this);
+    m_take = new QPushButton(tr("Use the library's"), this);
     m_take->setObjectName(QStringLiteral("text-take-library"));
     m_take->setToolTip(tr("The words here become the library's again; undo brings these back"));
     auto* open = new QPushButton(tr("Change it in the Library\u2026"), this);

@@ -26,9 +26,17 @@ WordsInService::WordsInService(const Tools& tools, QWidget* parent)
     connect(back, &QPushButton::clicked, this, &WordsInService::left);
     auto* escape = new QShortcut(Qt::Key_Escape, this, back, &QPushButton::click);
     escape->setContext(Qt::WidgetWithChildrenShortcut);
+    auto* both = new QPushButton(tr("Back, and put it into the library, too"), this);
+    both->setObjectName(QStringLiteral("words-in-service-both"));
+    both->setToolTip(tr("The library's song becomes as it is here; the version before is kept there"));
+    connect(both, &QPushButton::clicked, this, [this] {
+        Q_EMIT left();
+        Q_EMIT libraryToo(m_item);
+    });
     auto* strip = new QHBoxLayout;
     strip->setContentsMargins(spaced(4), spaced(2), spaced(4), spaced(2));
     strip->addWidget(m_heading, 1);
+    strip->addWidget(both);
     strip->addWidget(back);
     m_editor = new SongEditor(m_draft, tools.prompts, tools.speller, this);
     const auto takeThemes = [this] { m_editor->setThemes(m_session.book().themes()); };
@@ -42,15 +50,15 @@ WordsInService::WordsInService(const Tools& tools, QWidget* parent)
     sideColumn->setContentsMargins(spaced(4), spaced(4), spaced(4), spaced(4));
     sideColumn->addWidget(m_preview);
     sideColumn->addStretch(1);
-    auto* both = new QHBoxLayout;
-    both->setSpacing(0);
-    both->addWidget(m_editor, 10);
-    both->addWidget(side, 5);
+    auto* row = new QHBoxLayout;
+    row->setSpacing(0);
+    row->addWidget(m_editor, 10);
+    row->addWidget(side, 5);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(0);
     column->addLayout(strip);
-    column->addLayout(both, 1);
+    column->addLayout(row, 1);
     connect(&m_draft, &SongDraft::loaded, this, [this] { m_preview->setSong(m_draft.song(), false); });
     connect(&m_draft, &SongDraft::changed, this, [this] {
         m_preview->setSong(m_draft.song(), true);

@@ -24,6 +24,8 @@ public:
 
 Q_SIGNALS:
     void left();
+    /// The song is to be in the library as it is here; behind left().
+    void libraryToo(const mivanta::ItemId& id);
 
 private:
     void keep();

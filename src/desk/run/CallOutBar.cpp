@@ -60,8 +60,8 @@ void CallOutBar::refresh() {
     const auto& callOut = m_session.run().state().covers.callOut;
     const QString write = m_keys.textOf(RunAction::CallOut);
     const QString end = m_keys.textOf(RunAction::EndCallOut);
-    m_show->setText(callOut ? tr("Take away") : tr("Show"));
-    m_show->setToolTip(callOut ? tr("Take the message away (%1)").arg(end)
+    m_show->setText(callOut ? tr("Take it off") : tr("Show"));
+    m_show->setToolTip(callOut ? tr("Take the message off the outputs (%1)").arg(end)
                                : tr("Show the message on the outputs (Enter)"));
     m_text->setPlaceholderText(callOut ? tr("On the outputs: %1").arg(callOut->text)
                                        : tr("Call-out: a message over the screens (%1)").arg(write));
@@ -97,7 +97,7 @@ void CallOutBar::fillMenu() {
     }
     m_menu->addSection(tr("For"));
     for (const int seconds : kStays) {
-        QAction* action = m_menu->addAction(seconds == 0   ? tr("Until it is taken away")
+        QAction* action = m_menu->addAction(seconds == 0   ? tr("Until you take it off")
                                             : seconds < 60 ? tr("%1 seconds").arg(seconds)
                                                            : tr("%1 min").arg(seconds / 60));
         action->setObjectName(QStringLiteral("call-out-for-%1").arg(seconds));

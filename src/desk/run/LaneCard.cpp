@@ -10,6 +10,7 @@ namespace mivanta {
 namespace {
 
 constexpr int kRowsALine = 2;
+constexpr int kReadableLightness = 150; ///< of 255, on the ground of the night
 const QColor kSlabText(0x1b1300);
 
 /// Wide cards, as on a large screen, have larger words.
@@ -67,7 +68,13 @@ void LaneCard::setState(State state, int step, bool nextToo) {
     m_step = step;
     m_nextToo = nextToo;
     setAccessibleName(QStringLiteral("%1 %2 %3").arg(m_card.label, m_card.place, tag()).simplified());
-    setAccessibleDescription(m_card.lines.join(u'\n'));
+    QStringList said;
+    for (qsizetype i = 0; i < m_card.lines.size(); ++i) {
+        const CardVoice* voice = voiceAt(size_t(i));
+        said << (voice && !voice->role.isEmpty() ? voice->role + QStringLiteral(": ") : QString()) +
+                    m_card.lines[i];
+    }
+    setAccessibleDescription(said.join(u'\n'));
     update();
 }
 
@@ -145,6 +152,8 @@ void LaneCard::paintEvent(QPaintEvent*) {
     const int floor = height() - spaced(2);
     for (qsizetype i = 0; i < m_card.lines.size(); ++i) {
         const QString& line = m_card.lines[i];
+        const int lineTop = y;
+        painter.setPen(colourOf(size_t(i), words));
         for (const QString& row : wrapped(line, width(), kRowsALine)) {
             const bool lastThatFits = y + 2 * high > floor && i + 1 < m_card.lines.size();
             const Qt::Alignment side = line.isRightToLeft() ? Qt::AlignRight : Qt::AlignLeft;
@@ -156,8 +165,28 @@ void LaneCard::paintEvent(QPaintEvent*) {
                              side | Qt::AlignVCenter | Qt::TextSingleLine, shown);
             y += high;
         }
+        if (const CardVoice* voice = voiceAt(size_t(i));
+            voice && voice->colour) // also where colours are not told apart
+            painter.fillRect(
+                QRect(rect().left() + spaced(0.6), lineTop + high / 8, spaced(0.6), y - lineTop - high / 4),
+                painter.pen().color());
     }
     paintTicks(painter);
+}
+
+const CardVoice* LaneCard::voiceAt(size_t line) const {
+    return line < m_card.voices.size() ? &m_card.voices[line] : nullptr;
+}
+
+/// Who speaks is told by the colour that the screens have for them, made readable on the desk. On the slab,
+/// and for what is past, all words have one.
+QColor LaneCard::colourOf(size_t line, const QColor& words) const {
+    const CardVoice* voice = voiceAt(line);
+    if (!voice || !voice->colour || m_state == State::OnScreen || m_state == State::Past)
+        return words;
+    QColor colour(voice->colour->red, voice->colour->green, voice->colour->blue);
+    colour.setHsl(colour.hslHue(), colour.hslSaturation(), std::max(colour.lightness(), kReadableLightness));
+    return colour;
 }
 
 /// A bar for each step that this slide is on screen for, when finer outputs make more than one.

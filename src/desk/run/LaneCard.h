@@ -33,6 +33,8 @@ protected:
 private:
     void paintTicks(QPainter& painter) const;
     [[nodiscard]] QString tag() const;
+    [[nodiscard]] const CardVoice* voiceAt(size_t line) const;
+    [[nodiscard]] QColor colourOf(size_t line, const QColor& words) const;
 
     Card m_card;
     State m_state = State::Coming;

@@ -8,9 +8,10 @@
 
 namespace mivanta {
 
-LaneList::LaneList(RunController& run, ServiceDocument& document, QWidget* parent)
+LaneList::LaneList(RunController& run, OnScreen& onScreen, ServiceDocument& document, QWidget* parent)
     : QScrollArea(parent),
       m_run(run),
+      m_onScreen(onScreen),
       m_document(document) {
     setObjectName(QStringLiteral("lanes"));
     setFocusPolicy(Qt::NoFocus);
@@ -20,13 +21,6 @@ LaneList::LaneList(RunController& run, ServiceDocument& document, QWidget* paren
     m_column = new QVBoxLayout(content);
     m_column->setContentsMargins(spaced(3), spaced(2), spaced(2), spaced(4));
     m_column->setSpacing(0);
-    m_empty = new QLabel(tr("Nothing to run yet. Put songs, scripture and texts into the service order on "
-                            "the Prepare desk (Alt+2)."),
-                         content);
-    m_empty->setWordWrap(true);
-    m_empty->setFont(textFont(1.1));
-    m_empty->setContentsMargins(spaced(4), spaced(6), spaced(4), 0);
-    m_column->addWidget(m_empty);
     m_column->addStretch(1);
     setWidget(content);
     content->setAutoFillBackground(false); // the desk's night shows through
@@ -35,7 +29,7 @@ LaneList::LaneList(RunController& run, ServiceDocument& document, QWidget* paren
     m_sightSoon.setInterval(0);
     connect(&m_sightSoon, &QTimer::timeout, this, &LaneList::keepInSight);
     connect(&m_run.plan(), &SlideBook::changed, this, &LaneList::planChanged);
-    connect(&m_run, &RunController::changed, this, &LaneList::mark);
+    connect(&m_onScreen, &OnScreen::changed, this, &LaneList::mark);
 }
 
 void LaneList::planChanged() {
@@ -73,9 +67,8 @@ void setContent(Lane& lane, const Item& item, const ServiceDocument& document) {
         notes << LaneList::tr("Stage: %1").arg(item.edits.stageNote);
     notes.removeAll(QString());
     lane.setNote(notes.join(u'\n'));
-    const bool hasParts = item.song() != nullptr;
     lane.setContent(item.title(), side.join(QStringLiteral(" \u00b7 ")),
-                    hasParts ? partChips(contentOf(item, document.service())) : std::vector<PartChip>());
+                    laneChips(item, contentOf(item, document.service())));
 }
 
 /// What the operator is to read between two items.
@@ -134,7 +127,6 @@ void LaneList::rebuild() {
         m_column->insertWidget(at++, lane);
         m_lanes.push_back(lane);
     }
-    m_empty->setVisible(m_lanes.empty());
     mark();
 }
 
@@ -143,11 +135,12 @@ void LaneList::mark() {
     if (m_isStale || int(m_lanes.size()) != plan.itemCount())
         return; // a rebuild follows
     const RunState& state = m_run.state();
-    const int onScreen = state.onScreen ? plan.indexOf(state.onScreen->item) : -1;
+    const auto cue = m_onScreen.cue();
+    const int onScreen = cue ? plan.indexOf(cue->item) : -1;
     const int next = state.next ? plan.indexOf(state.next->item) : -1;
     for (int i = 0; i < int(m_lanes.size()); ++i) {
         Lane* lane = m_lanes[size_t(i)];
-        lane->setMarks(i == onScreen ? plan.slides(i).stepAt(state.onScreen->position) : -1,
+        lane->setMarks(i == onScreen ? plan.slides(i).stepAt(cue->position) : -1,
                        i == next ? plan.slides(i).stepAt(state.next->position) : -1);
         lane->setPast(onScreen >= 0 && i < onScreen && i != next);
         if (i == onScreen || i == next)
@@ -162,9 +155,10 @@ void LaneList::mark() {
 void LaneList::showUnplanned() {
     const SlideBook& plan = m_run.plan();
     const RunState& state = m_run.state();
+    const auto onScreen = m_onScreen.cue();
     const Item* item = state.next ? plan.unplannedItem(state.next->item) : nullptr;
-    if (!item && state.onScreen)
-        item = plan.unplannedItem(state.onScreen->item);
+    if (!item && onScreen)
+        item = plan.unplannedItem(onScreen->item);
     if (m_unplanned && (!item || !(m_unplanned->item() == item->id))) {
         m_unplanned->deleteLater();
         m_unplanned = nullptr;
@@ -184,7 +178,7 @@ void LaneList::showUnplanned() {
     const auto stepOf = [&](const std::optional<Cue>& cue) {
         return cue && cue->item == item->id ? slides.stepAt(cue->position) : -1;
     };
-    m_unplanned->setMarks(stepOf(state.onScreen), stepOf(state.next));
+    m_unplanned->setMarks(stepOf(onScreen), stepOf(state.next));
     m_unplanned->open(slides);
 }
 

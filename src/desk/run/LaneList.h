@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/RunController.h"
+#include "desk/app/OnScreen.h"
 #include "desk/run/Lane.h"
 #include <QScrollArea>
 
@@ -14,7 +14,7 @@ namespace mivanta {
 class LaneList : public QScrollArea {
     Q_OBJECT
 public:
-    LaneList(RunController& run, ServiceDocument& document, QWidget* parent = nullptr);
+    LaneList(RunController& run, OnScreen& onScreen, ServiceDocument& document, QWidget* parent = nullptr);
     [[nodiscard]] const std::vector<Lane*>& lanes() const { return m_lanes; }
 
 protected:
@@ -30,9 +30,9 @@ private:
     void keepInSight();
 
     RunController& m_run;
+    OnScreen& m_onScreen;
     ServiceDocument& m_document;
     QVBoxLayout* m_column;
-    QLabel* m_empty;
     std::vector<Lane*> m_lanes;
     std::vector<QLabel*> m_notes; ///< for the operator, between lanes
     Lane* m_unplanned = nullptr;

@@ -2,15 +2,15 @@
 #include "desk/run/RunDesk.h"
 #include "desk/app/BringInMedia.h"
 #include "desk/app/Placing.h"
+#include "desk/parts/EmptyState.h"
 #include "desk/parts/Style.h"
-#include "desk/run/AdvanceLine.h"
+#include "desk/run/AheadPanel.h"
 #include "desk/run/CallOutBar.h"
 #include "desk/run/CurtainBar.h"
 #include "desk/run/KeyStrip.h"
 #include "desk/run/MendSheet.h"
 #include "desk/run/RunFind.h"
 #include "desk/run/RunPictures.h"
-#include "desk/run/SoundLine.h"
 #include "desk/run/TimingPanel.h"
 #include "media/PictureProxies.h"
 #include <QApplication>
@@ -51,10 +51,30 @@ RunDesk::RunDesk(const Tools& tools, RunKeys& keys, QWidget* parent)
     setAcceptDrops(true);
     applyNight(this);
     setFocusPolicy(Qt::StrongFocus);
-    m_lanes = new LaneList(m_session.run(), m_session.document(), this);
+    auto* lanes = new QWidget(this);
+    m_lanes = new LaneList(m_session.run(), m_session.onScreen(), m_session.document(), lanes);
+    auto* lanesColumn = new QVBoxLayout(lanes);
+    lanesColumn->setContentsMargins(0, 0, 0, 0);
+    lanesColumn->addWidget(m_lanes);
+    auto* nothing = new EmptyState(
+        tr("Nothing to run yet"),
+        tr("Put songs, scripture and texts into the service order first. Something unplanned can "
+           "be found and shown all the same."),
+        lanes, true);
+    nothing->addAction(QStringLiteral("empty-run-prepare"), tr("Put the service together (Alt+2)"),
+                       tr("Go to the Prepare desk"), [this] { Q_EMIT prepareWanted(); });
+    nothing->addAction(QStringLiteral("empty-run-find"), tr("Find something unplanned (/)"),
+                       tr("A song, a text or a reference; Enter makes it next"), [this] { m_find->open(); });
+    const auto showNothing = [this, nothing] {
+        const auto& next = m_session.run().state().next;
+        nothing->setVisible(m_session.book().itemCount() == 0 && !next && !m_session.onScreen().cue());
+    };
+    connect(&m_session.onScreen(), &OnScreen::changed, nothing, showNothing);
+    connect(&m_session.book(), &SlideBook::changed, nothing, showNothing);
+    showNothing();
     auto* upper = new QHBoxLayout;
     upper->setSpacing(spaced(2));
-    upper->addWidget(m_lanes, 17);
+    upper->addWidget(lanes, 17);
     upper->addWidget(buildSide(), 8);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
@@ -64,8 +84,7 @@ RunDesk::RunDesk(const Tools& tools, RunKeys& keys, QWidget* parent)
     m_typedOver.setSingleShot(true);
     m_typedOver.setInterval(kTypedMs);
     connect(&m_typedOver, &QTimer::timeout, this, &RunDesk::forgetTyped);
-    connect(&m_session.run(), &RunController::changed, this, &RunDesk::refresh);
-    connect(&m_session.player(), &PlayerClient::lost, this, &RunDesk::refresh);
+    connect(&m_session.onScreen(), &OnScreen::changed, this, &RunDesk::refresh);
     m_find = new RunFind(m_session, this);
     connect(m_find, &RunFind::chosen, this, &RunDesk::look);
     connect(m_find, &RunFind::pictureWanted, this, &RunDesk::lookAtPicture);
@@ -105,30 +124,32 @@ QWidget* RunDesk::buildSide() {
     column->addSpacing(spaced(1));
     column->addWidget(new TimingPanel(m_session, side));
     column->addWidget(m_where);
-    column->addWidget(new AdvanceLine(m_session.advance(), m_session.run(), m_keys, side));
-    column->addWidget(new SoundLine(m_session.sounds(), m_keys, side));
     column->addWidget(m_goTo);
+    column->addWidget(new AheadPanel(m_session, m_keys, side));
     column->addStretch(1);
     return side;
 }
 
 void RunDesk::refresh() {
-    const RunState& state = m_session.run().state();
+    const auto cue = m_session.onScreen().cue();
     const SlideBook& plan = m_session.book();
-    const int onScreen = state.onScreen ? plan.indexOf(state.onScreen->item) : -1;
+    const int onScreen = cue ? plan.indexOf(cue->item) : -1;
     const auto stepText = [&](const ItemSlides& slides) {
-        return tr("step %1 of %2").arg(slides.stepAt(state.onScreen->position) + 1).arg(slides.steps.size());
+        return tr("step %1 of %2").arg(slides.stepAt(cue->position) + 1).arg(slides.steps.size());
     };
     if (onScreen >= 0) {
         m_where->setText(tr("Item %1 of %2 \u00b7 %3")
                              .arg(onScreen + 1)
                              .arg(plan.itemCount())
                              .arg(stepText(plan.slides(onScreen))));
-    } else if (const Item* item = state.onScreen ? plan.unplannedItem(state.onScreen->item) : nullptr) {
+    } else if (const Item* item = cue ? plan.unplannedItem(cue->item) : nullptr) {
         m_where->setText(tr("Unplanned: %1 \u00b7 %2. %3 keeps it in the order.")
                              .arg(item->title(), stepText(*plan.slidesOf(item->id)),
                                   m_keys.textOf(RunAction::KeepUnplanned)));
-    } else if (state.onScreen) {
+    } else if (const QString other = m_session.onScreen().otherService(); !other.isEmpty()) {
+        m_where->setText(
+            tr("On screen is still \u201c%1\u201d. The first take of this service replaces it.").arg(other));
+    } else if (cue) {
         m_where->setText(tr("What is on screen was taken out of the order."));
     } else {
         m_where->setText(plan.itemCount() > 0 ? tr("Nothing on screen yet. %1 takes what is next.")
@@ -139,8 +160,9 @@ void RunDesk::refresh() {
 
 /// What was found is next; the order goes on behind it.
 void RunDesk::look(const FindPick& pick) {
-    placePicks(m_session, m_prompts, this, {pick},
-               [this](ItemWords words) { m_session.run().lookAtUnplanned(std::move(words)); });
+    placePicks(m_session, m_prompts, this, {pick}, [this](std::vector<ItemWords> words) {
+        m_session.run().lookAtUnplanned(std::move(words.front()));
+    });
 }
 
 void RunDesk::lookAtPicture() {

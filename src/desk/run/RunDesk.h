@@ -28,6 +28,9 @@ public:
     bool obeyKey(QKeyEvent* event);
     [[nodiscard]] LaneList* lanes() { return m_lanes; }
 
+Q_SIGNALS:
+    void prepareWanted(); ///< there is nothing to run
+
 protected:
     void showEvent(QShowEvent* event) override;
     void hideEvent(QHideEvent* event) override;

@@ -16,7 +16,7 @@ RunFind::RunFind(Session& session, QWidget* desk)
     m_find->box()->setObjectName(QStringLiteral("run-find-box"));
     watch(m_find->box());
     auto* hint = new QLabel(tr("Enter makes it next \u00b7 Space then takes it \u00b7 the order goes on "
-                               "behind it \u00b7 Esc closes"),
+                               "after it \u00b7 Esc closes"),
                             this);
     hint->setWordWrap(true);
     hint->setFont(textFont(0.9));

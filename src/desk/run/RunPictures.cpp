@@ -33,10 +33,9 @@ RunPictures::RunPictures(Session& session, ThumbnailStore& thumbnails, QWidget* 
     column->setSpacing(spaced(2));
     column->addWidget(m_large);
     column->addWidget(m_small);
-    connect(&m_session.run(), &RunController::changed, this, &RunPictures::refresh);
+    connect(&m_session.onScreen(), &OnScreen::changed, this, &RunPictures::refresh);
     connect(&m_session.book(), &SlideBook::changed, this, &RunPictures::outputsChanged);
     connect(&m_session.player(), &PlayerClient::frameChanged, this, &RunPictures::showFrame);
-    connect(&m_session.player(), &PlayerClient::lost, this, &RunPictures::refresh);
     connect(&m_session, &Session::placesChanged, this, &RunPictures::refresh);
     outputsChanged();
 }
@@ -132,7 +131,7 @@ void RunPictures::refresh() {
     const RunState& state = m_session.run().state();
     const QString main = labelOf(m_main);
     const QString kept = stateOf(m_main);
-    const bool isLit = state.onScreen.has_value();
+    const bool isLit = m_session.onScreen().of(m_main).origin.cue.has_value();
     m_large->setTag(isLit ? PictureView::Tag::OnScreen : PictureView::Tag::None,
                     !isLit           ? QString()
                     : kept.isEmpty() ? tr("%1 \u00b7 ON SCREEN").arg(main.toUpper())

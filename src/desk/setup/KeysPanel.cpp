@@ -43,12 +43,12 @@ KeysPanel::KeysPanel(RunKeys& keys, QWidget* parent) : QWidget(parent), m_keys(k
     m_give->setObjectName(QStringLiteral("keys-give"));
     m_give->setToolTip(tr("The key that is pressed next does what is chosen; it does nothing else any more"));
     m_give->installEventFilter(this);
-    m_takeAway = new QPushButton(tr("Take its keys away"), this);
+    m_takeAway = new QPushButton(tr("Remove its keys"), this);
     m_takeAway->setObjectName(QStringLiteral("keys-take-away"));
     m_takeAway->setToolTip(tr("No key does what is chosen"));
-    auto* reset = new QPushButton(tr("All as they came"), this);
+    auto* reset = new QPushButton(tr("Restore the usual keys"), this);
     reset->setObjectName(QStringLiteral("keys-reset"));
-    reset->setToolTip(tr("Every key does again what it did when Mivanta was new"));
+    reset->setToolTip(tr("Every key does what it did when Mivanta was new"));
     auto* buttons = new QHBoxLayout;
     buttons->addWidget(m_give);
     buttons->addWidget(m_takeAway);
@@ -101,7 +101,7 @@ void KeysPanel::wait(bool waiting) {
     m_takeAway->setEnabled(action.has_value());
     m_state->setText(
         m_isWaiting
-            ? tr("Press the key for \u201c%1\u201d now; Esc gives up.").arg(nameOf(*action))
+            ? tr("Press the key for \u201c%1\u201d now; Esc cancels.").arg(nameOf(*action))
             : tr("One key each, without Ctrl or Alt. Digits and the letters of parts (C, V, B \u2026) that "
                  "do nothing here look at items and parts."));
 }
@@ -111,8 +111,7 @@ void KeysPanel::take(Qt::Key key) {
     const auto before = m_keys.give(action, key);
     wait(false);
     if (before)
-        m_state->setText(
-            tr("%1 does no longer what it did: \u201c%2\u201d.").arg(RunKeys::textOf(key), nameOf(*before)));
+        m_state->setText(tr("%1 no longer does \u201c%2\u201d.").arg(RunKeys::textOf(key), nameOf(*before)));
 }
 
 bool KeysPanel::eventFilter(QObject* watched, QEvent* event) {

@@ -73,7 +73,7 @@ OutputForm::OutputForm(QWidget* parent) : QWidget(parent) {
     m_light = new QComboBox(this);
     m_light->setObjectName(QStringLiteral("room-light"));
     m_light->addItems({tr("dark"), tr("dimmed"), tr("daylight")}); // in the order of RoomLight
-    m_light->setToolTip(tr("How much light of the room falls on the screen; it takes contrast away"));
+    m_light->setToolTip(tr("How much light falls on the screen; light weakens the contrast"));
     m_light->setAccessibleName(tr("Light in the room"));
     connect(m_light, &QComboBox::activated, this, &OutputForm::send);
     form->addRow(tr("Light in the room"), m_light);
@@ -85,7 +85,7 @@ OutputForm::OutputForm(QWidget* parent) : QWidget(parent) {
     m_lines->setAccessibleName(tr("Lines at most"));
     connect(m_lines, &QSpinBox::valueChanged, this, &OutputForm::send);
     form->addRow(tr("Lines at most"), m_lines);
-    m_ownSteps = new QCheckBox(tr("Makes steps of its own"), this);
+    m_ownSteps = new QCheckBox(tr("Has steps of its own"), this);
     m_ownSteps->setObjectName(QStringLiteral("own-steps"));
     m_ownSteps->setToolTip(tr("Space stops at every slide of this output"));
     connect(m_ownSteps, &QCheckBox::clicked, this, &OutputForm::send);

@@ -94,14 +94,14 @@ void ScreenForm::addWindow(QFormLayout* form) {
     m_windowRow = new QWidget(this);
     auto* grid = pairs({{{tr("Left"), m_window[0]},
                          {tr("Top"), m_window[1]},
-                         {tr("Wide"), m_window[2]},
-                         {tr("High"), m_window[3]}}},
+                         {tr("Width"), m_window[2]},
+                         {tr("Height"), m_window[3]}}},
                        m_windowRow);
     grid->setContentsMargins(0, 0, 0, 0);
     m_windowRow->setLayout(grid);
-    m_above = check("always-above", tr("Above all other windows"),
+    m_above = check("always-above", tr("Keep above other windows"),
                     tr("Nothing that opens on its screen can cover the picture"));
-    m_pointer = check("hide-pointer", tr("Hides the mouse pointer"),
+    m_pointer = check("hide-pointer", tr("Hide the mouse pointer"),
                       tr("The arrow is not seen while it is over the picture"));
     form->addRow(m_hasPlace);
     form->addRow(m_windowRow);
@@ -112,17 +112,17 @@ void ScreenForm::addWindow(QFormLayout* form) {
 void ScreenForm::addShape(QFormLayout* form) {
     m_turn = new QComboBox(this);
     m_turn->setObjectName(QStringLiteral("picture-turn"));
-    m_turn->addItems({tr("upright"), tr("on its right side"), tr("upside down"),
-                      tr("on its left side")}); // in the order of Turn
+    m_turn->addItems({tr("not rotated"), tr("90\u00b0 to the right"), tr("180\u00b0"),
+                      tr("90\u00b0 to the left")}); // in the order of Turn
     m_turn->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     m_turn->setToolTip(tr("For a screen or a projector that hangs turned"));
     m_turn->setAccessibleName(m_turn->toolTip());
     connect(m_turn, &QComboBox::activated, this, &ScreenForm::send);
-    form->addRow(tr("It stands"), m_turn);
-    m_mirrored = check("picture-mirrored", tr("Left and right swapped"),
+    form->addRow(tr("Rotate"), m_turn);
+    m_mirrored = check("picture-mirrored", tr("Flip horizontally"),
                        tr("For projection from behind, or over a mirror"));
-    m_flipped = check("picture-flipped", tr("Top and bottom swapped"),
-                      tr("For projection over a mirror that lies flat"));
+    m_flipped =
+        check("picture-flipped", tr("Flip vertically"), tr("For projection over a mirror that lies flat"));
     form->addRow(m_mirrored);
     form->addRow(m_flipped);
     const std::array names{"margin-left", "margin-top", "margin-right", "margin-bottom"};
@@ -157,7 +157,7 @@ void ScreenForm::addGround(QFormLayout* form) {
            "mixer takes out, or whatever lies under the window"));
     m_ground->setAccessibleName(m_ground->toolTip());
     connect(m_ground, &QComboBox::activated, this, &ScreenForm::send);
-    form->addRow(tr("Behind it"), m_ground);
+    form->addRow(tr("Background"), m_ground);
     m_key = new ColourEdit(tr("The key colour"), this);
     connect(m_key, &ColourEdit::edited, this, [this](const Colour& colour) {
         m_output.keyColour = colour;

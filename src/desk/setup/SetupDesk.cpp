@@ -124,8 +124,12 @@ QHBoxLayout* SetupDesk::buildButtons(Prompts& prompts) {
     m_remove = new QPushButton(tr("Remove it\u2026"), this);
     m_remove->setObjectName(QStringLiteral("remove-output"));
     connect(m_remove, &QPushButton::clicked, this, [this, &prompts] {
+        const bool isSeen = m_session.onScreen().of(m_chosen).isSeen();
         if (m_session.outputs().size() > 1 &&
-            prompts.agree(tr("Remove the output %1 with all of its settings?").arg(m_chosen),
+            prompts.agree(isSeen ? tr("%1 shows something now. Removing the output takes it off its screen, "
+                                      "and its settings go with it.")
+                                       .arg(m_chosen)
+                                 : tr("Remove the output %1 with all of its settings?").arg(m_chosen),
                           tr("Remove it")))
             m_session.removeOutput(m_chosen);
     });
@@ -215,7 +219,7 @@ SetupDesk::OutputCard SetupDesk::makeCard(const Output& output) {
 
 void SetupDesk::fillPlaces(const OutputCard& card, const Output& output) const {
     card.place->clear();
-    card.place->addItem(tr("By itself: the next free screen"), int(PlaceKind::Automatic));
+    card.place->addItem(tr("Automatic: the next free screen"), int(PlaceKind::Automatic));
     for (const Monitor& monitor : m_session.monitors()) {
         card.place->addItem(monitorText(int(&monitor - m_session.monitors().data()) + 1, monitor),
                             int(PlaceKind::Monitor));

@@ -1,0 +1,32 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/run/Scene.h"
+
+namespace mivanta {
+
+enum class ShownKind {
+    Nothing, ///< the ground: nothing was taken yet
+    Black,   ///< covered
+    TestCard,
+    HouseCard,
+    Backdrop,   ///< without words
+    PlainWords, ///< without a backdrop
+    Words,
+    Picture, ///< without words
+};
+
+/// What an output shows, as people say it. The player tells it of what it has really painted.
+struct Shown {
+    ShownKind kind = ShownKind::Nothing;
+    bool hasCallOut = false;
+    SceneOrigin origin;
+
+    /// Something is to be seen that somebody has put there.
+    [[nodiscard]] bool isSeen() const {
+        return (kind != ShownKind::Nothing && kind != ShownKind::Black) || hasCallOut;
+    }
+};
+
+[[nodiscard]] Shown shownOf(const Scene& scene);
+
+} // namespace mivanta

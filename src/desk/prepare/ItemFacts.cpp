@@ -1,0 +1,103 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/prepare/ItemFacts.h"
+#include <QCoreApplication>
+
+namespace mivanta {
+
+namespace {
+
+QString tr(const char* text) {
+    return QCoreApplication::translate("ItemFacts", text);
+}
+
+QString joined(QStringList facts) {
+    facts.removeAll(QString());
+    return facts.join(QStringLiteral(" \u00b7 "));
+}
+
+QString counted(size_t count, const QString& one, const QString& many) {
+    return count == 0 ? QString() : count == 1 ? one : many.arg(count);
+}
+
+} // namespace
+
+QString kindFacts(const Item& item) {
+    QStringList facts{
+        item.isHeading() ? tr("Heading \u00b7 F2 renames it")
+        : item.isUnknown()
+            ? tr("This came from another version of Mivanta. It is kept in the order as it is, and passed "
+                 "over while running.")
+            : kindText(item.content)};
+    if (const Passage* passage = item.passage())
+        facts << passage->words.front().translation.name;
+    if (const TextItem* text = item.text())
+        facts << rolesOf(*text->text).join(QStringLiteral(", "));
+    if (const Song* song = item.song()) {
+        facts << song->authorNames().join(QStringLiteral(", "));
+        if (!song->key.isEmpty())
+            facts << (song->capo > 0 ? tr("key %1, capo %2").arg(song->key).arg(song->capo)
+                                     : tr("key %1").arg(song->key));
+        if (!song->bookNumbers.empty())
+            facts << song->bookNumbers.front().book + u' ' + song->bookNumbers.front().number;
+    }
+    return joined(facts);
+}
+
+QString unusualFacts(const Item& item, const std::vector<Theme>& themes) {
+    if (!item.hasPlan())
+        return {};
+    const ItemPlan& plan = item.plan;
+    QStringList facts;
+    if (plan.skipped)
+        facts << tr("left out today");
+    if (plan.at)
+        facts << tr("begins at %1").arg(plan.at->toString(QStringLiteral("HH:mm")));
+    if (plan.seconds)
+        facts << tr("takes %1").arg(durationText(*plan.seconds));
+    if (plan.advance)
+        facts << (plan.goesOn ? tr("every %1 by itself, then the next item") : tr("every %1 by itself"))
+                     .arg(durationText(*plan.advance));
+    if (!plan.leader.isEmpty())
+        facts << tr("led by %1").arg(plan.leader);
+    if (!plan.note.isEmpty())
+        facts << tr("note: %1").arg(plan.note);
+    if (plan.sound)
+        facts << tr("sounds %1").arg(plan.sound->title);
+    const LookChoice& choice = item.look.choice;
+    if (const Theme* theme = choice.theme.isEmpty() ? nullptr : themeOf(choice.theme, themes))
+        facts << tr("theme %1").arg(theme->name);
+    else if (!choice.isEmpty())
+        facts << tr("a look of its own");
+    facts << counted(item.look.slides.size(), tr("1 slide with a look of its own"),
+                     tr("%1 slides with a look of their own"));
+    facts << counted(item.edits.hidden.size(), tr("1 slide hidden"), tr("%1 slides hidden"));
+    facts << counted(item.edits.words.size(), tr("1 slide says something else"),
+                     tr("%1 slides say something else"));
+    if (!item.edits.order.empty())
+        facts << tr("slides in another order");
+    if (!item.edits.stageNote.isEmpty() || !item.edits.stageWords.isEmpty())
+        facts << tr("something of its own on stage");
+    return joined(facts);
+}
+
+SetTabs setTabsOf(const Item& item) {
+    const ItemPlan& plan = item.plan;
+    const SlideEdits& edits = item.edits;
+    return {!edits.hidden.empty() || !edits.words.empty() || !edits.order.empty(),
+            !item.look.choice.isEmpty() || !item.look.slides.empty(),
+            plan.skipped || plan.at || plan.seconds || plan.advance || !plan.leader.isEmpty() ||
+                !plan.note.isEmpty(),
+            !edits.stageNote.isEmpty() || !edits.stageWords.isEmpty(), plan.sound.has_value()};
+}
+
+QString wordsTabName(const Item& item) {
+    if (item.song() || item.text())
+        return tr("Words");
+    if (item.passage())
+        return tr("Verses");
+    if (std::holds_alternative<PictureItem>(item.content))
+        return tr("Pictures");
+    return kindText(item.content);
+}
+
+} // namespace mivanta

@@ -1,0 +1,52 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/app/Folders.h"
+#include "support/Text.h"
+#include <QDir>
+#include <QSettings>
+#include <QStandardPaths>
+#include <QTemporaryDir>
+#include <gtest/gtest.h>
+
+namespace mivanta {
+namespace {
+
+class Folders : public ::testing::Test {
+protected:
+    void SetUp() override {
+        QSettings::setPath(QSettings::NativeFormat, QSettings::UserScope, folder.filePath(u"config"_s));
+        QSettings().clear();
+    }
+    QTemporaryDir folder;
+};
+
+TEST_F(Folders, EachKindRemembersItsOwn) {
+    const QString songs = folder.filePath(u"songs"_s);
+    const QString pictures = folder.filePath(u"pictures"_s);
+    QDir().mkpath(songs);
+    QDir().mkpath(pictures);
+    noteFolder(FolderKind::Songs, songs, true);
+    noteFolder(FolderKind::Pictures, pictures + u"/boats.jpg"_s);
+    EXPECT_EQ(folderFor(FolderKind::Songs), songs);
+    EXPECT_EQ(folderFor(FolderKind::Pictures), pictures);
+    noteFolder(FolderKind::Songs, {}); // given up
+    EXPECT_EQ(folderFor(FolderKind::Songs), songs);
+    QDir(songs).removeRecursively();
+    EXPECT_TRUE(QDir(folderFor(FolderKind::Songs)).exists()); // a stick that was pulled
+}
+
+TEST_F(Folders, ServicesHaveAFolderFromTheFirst) {
+    const QString services = folderFor(FolderKind::Services);
+    EXPECT_TRUE(QDir(services).exists());
+    EXPECT_NE(services, QDir::currentPath());
+}
+
+TEST_F(Folders, ATitleBecomesAFileName) {
+    EXPECT_EQ(fileNameOf(u"Sea Harvest 4/10: \"all\" \u2026"_s), u"Sea Harvest 4 10 all \u2026"_s);
+    EXPECT_EQ(fileNameOf(u"../../etc"_s), u"etc"_s);
+    EXPECT_LE(fileNameOf(QString(500, u'w')).size(), 120);
+    EXPECT_FALSE(fileNameOf(u"///"_s).isEmpty());
+    EXPECT_FALSE(fileNameOf({}).isEmpty());
+}
+
+} // namespace
+} // namespace mivanta
