@@ -96,7 +96,7 @@ TEST_F(Cli, ATranslationThatCannotBeReadChangesNothing) {
     bad.close();
     const Ran refused = run({u"import"_s, folder.filePath(u"broken"_s), u"--translation"_s, u"QST"_s});
     EXPECT_EQ(refused.code, 1);
-    EXPECT_TRUE(refused.out.contains(u"05.usfm, line 2"_s)) << refused.out.toStdString();
+    EXPECT_TRUE(refused.out.contains("05.usfm, line 2")) << refused.out.toStdString();
     EXPECT_EQ(run({u"passage"_s, u"1co 13"_s}).code, 0); // the earlier one is whole
 }
 
@@ -292,7 +292,7 @@ TEST_F(Cli, ALyricSheetIsUnderstoodAsAPasteIs) {
         "still\n\nRef.\n\nPage 1 of 1\n");
     sheet.close();
     ASSERT_EQ(run({u"import"_s, sheet.fileName()}).code, 0);
-    const QJsonObject song = run({u"--json"_s, u"show"_s, u"Low Tide"_s}).json();
+    const QJsonObject song = run({u"--json"_s, u"show"_s, u"Low Tide"_s}).json().object();
     EXPECT_EQ(song[u"title"_s].toString(), u"Low Tide"_s);
     EXPECT_EQ(song[u"parts"_s].toArray().size(), 3);
 }
@@ -300,14 +300,14 @@ TEST_F(Cli, ALyricSheetIsUnderstoodAsAPasteIs) {
 TEST_F(Cli, ScriptureThatIsNotWholeWaitsForAYes) {
     QFile verses(folder.filePath(u"verses.txt"_s));
     ASSERT_TRUE(verses.open(QIODevice::WriteOnly));
-    verses.write("Luke 5:1 a\nno verse here\nLuke 5:3 b\nNarnia 1:1 c\nLuke 5:4 d\n");
+    verses.write("Luke 5:1 a\nno verse here\nLuke 5:3 b\nHarbourites 1:1 c\nLuke 5:4 d\n");
     verses.close();
     const QStringList words{u"import"_s, verses.fileName(), u"--translation"_s, u"QX"_s};
     const Ran refused = run(words);
     EXPECT_EQ(refused.code, 1);
-    EXPECT_TRUE(refused.out.contains(u"line 2"_s)) << refused.out.toStdString();
-    EXPECT_TRUE(refused.out.contains(u"Narnia"_s));
-    EXPECT_TRUE(refused.out.contains(u"Luke 5:2"_s));
+    EXPECT_TRUE(refused.out.contains("line 2")) << refused.out.toStdString();
+    EXPECT_TRUE(refused.out.contains("Harbourites"));
+    EXPECT_TRUE(refused.out.contains("Luke 5:2"));
     EXPECT_EQ(run({u"passage"_s, u"luke 5:1"_s, u"--translation"_s, u"QX"_s}).code, 1);
     EXPECT_EQ(run(words + QStringList{u"--as-it-is"_s}).code, 0);
     EXPECT_EQ(run({u"passage"_s, u"luke 5:1"_s, u"--translation"_s, u"QX"_s}).code, 0);

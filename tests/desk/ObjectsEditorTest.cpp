@@ -106,7 +106,7 @@ TEST_F(Objects, AnObjectThatIsTakenAwayIsTheOne) {
     show({objectOf(ObjectKind::Rectangle), objectOf(ObjectKind::Ellipse), objectOf(ObjectKind::Line)});
     QToolButton* remove = nullptr;
     for (auto* button : editor.findChildren<QToolButton*>())
-        if (button->toolTip().startsWith(u"Take"_s) && button->isVisibleTo(&editor))
+        if (button->toolTip().startsWith(u"Remove"_s) && button->isVisibleTo(&editor))
             remove = button; // the last one
     ASSERT_TRUE(remove);
     QTest::mouseClick(remove, Qt::LeftButton);

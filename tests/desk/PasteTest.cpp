@@ -24,6 +24,7 @@ protected:
     void newSong() {
         press(Qt::Key_1, Qt::AltModifier);
         press(Qt::Key_N, Qt::ControlModifier | Qt::ShiftModifier);
+        ASSERT_TRUE(waitUntil([&] { return child<QLineEdit>(u"detail-title"_s)->hasFocus(); }));
     }
     std::optional<Song> saved() {
         press(Qt::Key_S, Qt::ControlModifier);
@@ -105,7 +106,12 @@ TEST_F(Paste, TheWindowStaysOnItsMonitorWhateverStandsInIt) {
         EXPECT_EQ(window->size(), before) << int(desk);
     }
     press(Qt::Key_2, Qt::AltModifier);
-    EXPECT_LE(child<QWidget>(u"bench-title"_s)->height(), 60);
+    window->findChild<OrderSheet*>()->select(session->document().service().items[0].id);
+    auto* title = child<QWidget>(u"bench-title"_s);
+    ASSERT_TRUE(waitUntil([&] { return title->isVisible(); }));
+    QTest::qWait(100);
+    EXPECT_LE(title->height(), 60);
+    EXPECT_EQ(window->size(), before);
 }
 
 TEST_F(Paste, AWindowThatWasLeftTooLargeOrElsewhereComesBackOnItsMonitor) {
@@ -121,8 +127,10 @@ TEST_F(Paste, AWindowThatWasLeftTooLargeOrElsewhereComesBackOnItsMonitor) {
     window = std::make_unique<MainWindow>(*session, std::make_unique<Answers>());
     window->show();
     const QRect room = window->screen()->availableGeometry();
-    EXPECT_TRUE(room.contains(window->geometry()))
-        << window->geometry().width() << "x" << window->geometry().height();
+    // Not counting the frame, which is drawn around it here once it is shown.
+    EXPECT_TRUE(waitUntil([&] { return room.adjusted(-2, -2, 2, 2).contains(window->geometry()); }))
+        << window->x() << "," << window->y() << " " << window->width() << "x" << window->height() << " in "
+        << room.x() << "," << room.y() << " " << room.width() << "x" << room.height();
 }
 
 TEST_F(Paste, SeveralLinesInFindOfferANewSongOrAnOrder) {
@@ -131,8 +139,9 @@ TEST_F(Paste, SeveralLinesInFindOfferANewSongOrAnOrder) {
     press(Qt::Key_F, Qt::ControlModifier);
     copy(kSheet);
     paste();
-    EXPECT_EQ(window->findChild<QWidget*>(u"prepare-desk"_s)->findChild<QLineEdit*>(u"find-box"_s)->text(),
-              u"LANTERN AT LOW TIDE"_s);
+    EXPECT_EQ(
+        window->findChild<QWidget*>(u"prepare-desk"_s)->findChild<QLineEdit*>(u"prepare-find-box"_s)->text(),
+        u"LANTERN AT LOW TIDE"_s);
     auto* order = child<QPushButton>(u"pasted-order"_s);
     EXPECT_TRUE(order->isVisible());
     auto* song = child<QPushButton>(u"pasted-new-song"_s);

@@ -26,6 +26,8 @@ protected:
     ReadingPanel* panel() { return look->findChild<ReadingPanel*>(); }
     PictureView* mend(int at) {
         auto* view = panel()->findChild<PictureView*>(u"mend-%1"_s.arg(at));
+        if (view)
+            window->findChild<Bench*>()->reveal(view);
         return view && !view->isHidden() ? view : nullptr;
     }
     PictureView* mendCalled(const QString& label) {

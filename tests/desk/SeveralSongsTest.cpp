@@ -110,7 +110,7 @@ TEST_F(Several, ATopicIsGivenToAllAndTakenBack) {
     EXPECT_EQ(child<QLabel>(u"several-heading"_s)->text(), u"5 songs chosen"_s);
     child<QComboBox>(u"several-topic"_s)->setEditText(u"harvest supper"_s);
     click(u"give-topic"_s);
-    ASSERT_TRUE(waitUntil([&] { return result().contains(u"given to 5 songs"_s); }));
+    ASSERT_TRUE(waitUntil([&] { return result().contains(u"added to 5 songs"_s); }));
     EXPECT_EQ(withTopic(u"Harvest Supper"_s), 5);
     EXPECT_TRUE(waitUntil([&] { return panel()->isVisible(); })); // they are still chosen
     click(u"give-topic"_s);
@@ -188,7 +188,7 @@ TEST_F(Several, SongsAreSentOutAsFilesTablesAndSheets) {
     EXPECT_EQ(pdf.read(5), "%PDF-");
     answers->saveTo = folder.filePath(u"printed.pdf"_s);
     send(u"Print charts"_s, menu);
-    ASSERT_TRUE(waitUntil([&] { return window->notices()->text().contains(u"given to the printer"_s); }));
+    ASSERT_TRUE(waitUntil([&] { return window->notices()->text().contains(u"sent to the printer"_s); }));
     EXPECT_GT(QFileInfo(answers->saveTo).size(), 1000);
 }
 

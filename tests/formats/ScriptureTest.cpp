@@ -247,14 +247,14 @@ TEST(VerseLines, LinesThatAreNoVersesAreLeftOutAndSaid) {
 }
 
 TEST(VerseLines, ANameThatNoBookHasIsAskedForOnce) {
-    auto text = read("Luke 5:1 a\nNarnia 1:1 b\nNarnia 1:2 c\n");
+    auto text = read("Luke 5:1 a\nHarbourites 1:1 b\nHarbourites 1:2 c\n");
     ASSERT_TRUE(text);
     EXPECT_EQ(verses(*text), QStringList{u"LUK 5:1 a"_s});
     ASSERT_EQ(text->unnamed.size(), 1u);
-    EXPECT_EQ(text->unnamed[0].name, u"Narnia"_s);
+    EXPECT_EQ(text->unnamed[0].name, u"Harbourites"_s);
     EXPECT_EQ(text->unnamed[0].line, 2);
-    EXPECT_FALSE(text->nameBook(u"Narnia"_s, *BookCode::fromText(u"LUK"))); // that one is there
-    EXPECT_TRUE(text->nameBook(u"Narnia"_s, *BookCode::fromText(u"GEN")));
+    EXPECT_FALSE(text->nameBook(u"Harbourites"_s, *BookCode::fromText(u"LUK"))); // that one is there
+    EXPECT_TRUE(text->nameBook(u"Harbourites"_s, *BookCode::fromText(u"GEN")));
     EXPECT_EQ(verses(*text), (QStringList{u"GEN 1:1 b"_s, u"GEN 1:2 c"_s, u"LUK 5:1 a"_s}));
     EXPECT_FALSE(text->needsAPerson());
 }

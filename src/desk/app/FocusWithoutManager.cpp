@@ -40,6 +40,23 @@ bool isManaged(xcb_connection_t* x) {
     return false;
 }
 
+/// The focus is at no window, or fell back to the root when its window went. What Qt believes may be older.
+bool isNobodys(xcb_connection_t* x) {
+    const Freed focus(xcb_get_input_focus_reply(x, xcb_get_input_focus(x), nullptr));
+    if (!focus.reply)
+        return false;
+    const xcb_window_t at = focus.reply->focus;
+    bool isRoot = at == XCB_INPUT_FOCUS_NONE || at == XCB_INPUT_FOCUS_POINTER_ROOT;
+    for (auto screen = xcb_setup_roots_iterator(xcb_get_setup(x)); screen.rem > 0; xcb_screen_next(&screen))
+        isRoot = isRoot || at == screen.data->root;
+    return isRoot;
+}
+
+xcb_connection_t* x11() {
+    const auto* native = qGuiApp->nativeInterface<QNativeInterface::QX11Application>();
+    return native ? native->connection() : nullptr;
+}
+
 } // namespace
 
 FocusWithoutManager::FocusWithoutManager(QObject* parent) : QObject(parent) {
@@ -52,10 +69,15 @@ FocusWithoutManager::FocusWithoutManager(QObject* parent) : QObject(parent) {
 }
 
 bool FocusWithoutManager::eventFilter(QObject* watched, QEvent* event) {
-    if (event->type() != QEvent::Show || !watched->isWidgetType())
+    const bool isShown = event->type() == QEvent::Show;
+    if ((!isShown && event->type() != QEvent::Hide) || !watched->isWidgetType())
         return false;
     auto* dialog = static_cast<QWidget*>(watched);
-    if (dialog->isWindow() && dialog->windowType() == Qt::Dialog)
+    if (!dialog->isWindow() || dialog->windowType() != Qt::Dialog)
+        return false;
+    if (!isShown)
+        QTimer::singleShot(kSoonMs, this, &FocusWithoutManager::takeBack);
+    else
         QTimer::singleShot(kSoonMs, dialog, [dialog] {
             if (dialog->isVisible() && isAlone())
                 dialog->activateWindow();
@@ -64,13 +86,12 @@ bool FocusWithoutManager::eventFilter(QObject* watched, QEvent* event) {
 }
 
 bool FocusWithoutManager::isAlone() {
-    const auto* x11 = qGuiApp->nativeInterface<QNativeInterface::QX11Application>();
-    return x11 && x11->connection() && !isManaged(x11->connection());
+    return x11() && !isManaged(x11());
 }
 
 /// To the dialog that waits for an answer, else to any window that is there.
 void FocusWithoutManager::takeBack() {
-    if (QGuiApplication::focusWindow() || !isAlone())
+    if (!isAlone() || !isNobodys(x11()))
         return;
     QWidget* window = QApplication::activeModalWidget();
     for (QWidget* each : QApplication::topLevelWidgets())

@@ -13,7 +13,7 @@ public:
     explicit FocusWithoutManager(QObject* parent = nullptr);
     /// Whether this is an X display without a window manager now.
     [[nodiscard]] static bool isAlone();
-    bool eventFilter(QObject* watched, QEvent* event) override; ///< dialogs that come
+    bool eventFilter(QObject* watched, QEvent* event) override; ///< dialogs that come and go
 
 private:
     void takeBack();

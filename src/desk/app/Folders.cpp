@@ -69,10 +69,10 @@ void noteFolder(FolderKind kind, const QString& path, bool isFolder) {
 
 QString fileNameOf(const QString& title) {
     static const QRegularExpression refused(QStringLiteral("[/\\\\:*?\"<>|\\x00-\\x1f]+"));
+    static const QRegularExpression hiding(QStringLiteral("^[. ]+"));
     QString name = title;
-    name = name.replace(refused, QStringLiteral(" ")).simplified().left(kLongestName).trimmed();
-    while (name.startsWith(u'.'))
-        name.remove(0, 1);
+    name =
+        name.replace(refused, QStringLiteral(" ")).simplified().remove(hiding).left(kLongestName).trimmed();
     return name.isEmpty() ? tr("Service") : name;
 }
 

@@ -7,6 +7,7 @@
 #include "desk/app/StartMenu.h"
 #include "desk/check/CheckDesk.h"
 #include "desk/library/LibraryDesk.h"
+#include "desk/parts/Counted.h"
 #include "desk/parts/Header.h"
 #include "desk/parts/NoticeBar.h"
 #include "desk/parts/Style.h"
@@ -317,7 +318,7 @@ void MainWindow::showHeader() {
     QStringList facts;
     if (currentDesk() == RunAt && m_session.book().itemCount() > 0) {
         facts << (item >= 0 ? tr("item %1 of %2").arg(item + 1).arg(m_session.book().itemCount())
-                            : tr("%1 items").arg(m_session.book().itemCount()));
+                            : counted(m_session.book().itemCount(), tr("1 item"), tr("%1 items")));
     } else {
         if (service.start.isValid())
             facts << locale().toString(service.start, tr("d MMMM \u00b7 HH:mm"));

@@ -87,9 +87,10 @@ DetailsForm::DetailsForm(QWidget* parent) : QScrollArea(parent) {
         QStringLiteral("title"), tr("Title"), tr("What the song is called; the one detail that it needs"),
         [](const Song& s) { return s.title; }, [](Song& s, const QString& t) { s.title = t; });
     takeLinesPastedInto(m_fields.front().edit, [this](const QString& text) {
-        if (m_isFresh)
+        const bool isTheSong = m_isFresh; // no longer so afterwards
+        if (isTheSong)
             Q_EMIT songPasted(text);
-        return m_isFresh;
+        return isTheSong;
     });
     addField(
         QStringLiteral("other-titles"), tr("Other titles"),

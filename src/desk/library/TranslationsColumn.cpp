@@ -2,6 +2,7 @@
 #include "desk/library/TranslationsColumn.h"
 #include "desk/library/ScriptureReview.h"
 #include "desk/parts/Columns.h"
+#include "desk/parts/Counted.h"
 #include "desk/parts/Style.h"
 #include <QComboBox>
 #include <QFormLayout>
@@ -187,7 +188,8 @@ void TranslationsColumn::fill(std::vector<TranslationSummary> all) {
     int row = 0;
     for (size_t i = 0; i < m_all.size(); ++i) {
         const TranslationSummary& summary = m_all[i];
-        QString second = tr("%1 books, %2 verses").arg(summary.books).arg(summary.verses);
+        QString second = counted(summary.books, tr("1 book"), tr("%1 books")) + tr(", ") +
+                         counted(summary.verses, tr("1 verse"), tr("%1 verses"));
         if (summary.isUsual)
             second += tr(" \u00b7 the usual one");
         auto* item =
@@ -285,10 +287,9 @@ void TranslationsColumn::bringIn(const QString& path) {
 void TranslationsColumn::broughtIn(const BroughtIn& what) {
     m_progressRow->hide();
     m_toSelect = what.translation.id;
-    QString said = tr("%1 is in the library: %2 books, %3 verses.")
-                       .arg(what.translation.name)
-                       .arg(what.books)
-                       .arg(what.verses);
+    QString said = tr("%1 is in the library: %2, %3.")
+                       .arg(what.translation.name, counted(what.books, tr("1 book"), tr("%1 books")),
+                            counted(what.verses, tr("1 verse"), tr("%1 verses")));
     if (!what.warnings.empty()) {
         const ScriptureWarning& first = what.warnings.front();
         said += tr(" %1 places were read another way than written, the first: %2, line %3: %4.")

@@ -238,6 +238,7 @@ void FindPanel::choose(bool open) {
     auto picks = selected();
     if (picks.size() <= 1)
         picks = {pick};
+    m_box->selectAll(); // what is typed next is another query
     Q_EMIT chosen(picks);
 }
 

@@ -151,8 +151,11 @@ void Bench::goToTab(int tab) {
 
 void Bench::reveal(const QWidget* part) {
     for (int tab = 0; tab < m_pages->count(); ++tab)
-        if (m_pages->widget(tab)->isAncestorOf(part))
+        if (auto* page = static_cast<QScrollArea*>(m_pages->widget(tab)); page->isAncestorOf(part)) {
             goToTab(tab);
+            const QPoint at = part->mapTo(page->widget(), part->rect().center());
+            page->ensureVisible(at.x(), at.y(), 0, part->height() / 2 + spaced(2));
+        }
 }
 
 void Bench::putIntoLibrary(const ItemId& song) {

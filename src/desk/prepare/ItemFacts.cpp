@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/ItemFacts.h"
+#include "desk/parts/Counted.h"
 #include <QCoreApplication>
 
 namespace mivanta {
@@ -15,8 +16,8 @@ QString joined(QStringList facts) {
     return facts.join(QStringLiteral(" \u00b7 "));
 }
 
-QString counted(size_t count, const QString& one, const QString& many) {
-    return count == 0 ? QString() : count == 1 ? one : many.arg(count);
+QString countedOrNothing(size_t count, const QString& one, const QString& many) {
+    return count == 0 ? QString() : counted(qint64(count), one, many);
 }
 
 } // namespace
@@ -68,11 +69,11 @@ QString unusualFacts(const Item& item, const std::vector<Theme>& themes) {
         facts << tr("theme %1").arg(theme->name);
     else if (!choice.isEmpty())
         facts << tr("a look of its own");
-    facts << counted(item.look.slides.size(), tr("1 slide with a look of its own"),
-                     tr("%1 slides with a look of their own"));
-    facts << counted(item.edits.hidden.size(), tr("1 slide hidden"), tr("%1 slides hidden"));
-    facts << counted(item.edits.words.size(), tr("1 slide says something else"),
-                     tr("%1 slides say something else"));
+    facts << countedOrNothing(item.look.slides.size(), tr("1 slide with a look of its own"),
+                              tr("%1 slides with a look of their own"));
+    facts << countedOrNothing(item.edits.hidden.size(), tr("1 slide hidden"), tr("%1 slides hidden"));
+    facts << countedOrNothing(item.edits.words.size(), tr("1 slide says something else"),
+                              tr("%1 slides say something else"));
     if (!item.edits.order.empty())
         facts << tr("slides in another order");
     if (!item.edits.stageNote.isEmpty() || !item.edits.stageWords.isEmpty())

@@ -3,6 +3,7 @@
 #include "core/order/Groups.h"
 #include "desk/app/ItemClipboard.h"
 #include "desk/parts/Columns.h"
+#include "desk/parts/Counted.h"
 #include "desk/parts/ElidedLabel.h"
 #include "desk/parts/Style.h"
 #include <QClipboard>
@@ -278,8 +279,10 @@ void OrderSheet::showHead() {
 
 void OrderSheet::showFoot() {
     const int items = m_book.itemCount();
-    m_foot->setText(m_book.isComplete() ? tr("%1 items \u00b7 %2 slides").arg(items).arg(m_book.slideCount())
-                                        : tr("%1 items").arg(items));
+    QStringList facts{counted(items, tr("1 item"), tr("%1 items"))};
+    if (m_book.isComplete())
+        facts << counted(m_book.slideCount(), tr("1 slide"), tr("%1 slides"));
+    m_foot->setText(facts.join(QStringLiteral(" \u00b7 ")));
     const QDateTime ends = m_model->timetable().ends;
     m_ends->setText(
         ends.isValid() && items > 0 ? tr("ends about %1").arg(ends.time().toString(QStringLiteral("HH:mm")))

@@ -6,6 +6,7 @@
 #include "desk/app/PasteOrder.h"
 #include "desk/app/Placing.h"
 #include "desk/parts/Columns.h"
+#include "desk/parts/Counted.h"
 #include "desk/parts/EmptyState.h"
 #include "desk/parts/SendMenu.h"
 #include "desk/parts/Style.h"
@@ -493,7 +494,7 @@ void PrepareDesk::previewFound() {
         const OutputSlides& output = slides.outputs[size_t(mainOutput(slides))];
         const int count = int(output.slides.size());
         m_preview->setScene(sceneOf(slides, output, count == 0 ? std::nullopt : std::optional(0)));
-        m_preview->setCaption(titleOf(*words), count == 1 ? tr("1 slide") : tr("%1 slides").arg(count));
+        m_preview->setCaption(titleOf(*words), counted(count, tr("1 slide"), tr("%1 slides")));
         if (std::holds_alternative<FoundPassage>(*now))
             m_find->setSlideCount(count);
     });

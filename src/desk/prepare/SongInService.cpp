@@ -219,10 +219,19 @@ void SongInService::showState() {
 }
 
 void SongInService::putIntoLibrary() {
-    if (!m_song)
+    const Item* here = m_session.document().service().item(m_item); // not m_song: that is as of the last look
+    if (!here || !here->song())
         return;
-    Song song = *m_song;
-    song.revision = m_stored ? m_stored->revision : 0;
+    const Song song = *here->song();
+    if (m_isCompared)
+        return store(song, m_stored);
+    m_session.library().song(this, song.id, [this, song](const Result<Song>& stored) {
+        store(song, stored ? std::optional(*stored) : std::nullopt);
+    });
+}
+
+void SongInService::store(Song song, const std::optional<Song>& over) {
+    song.revision = over ? over->revision : 0;
     const ItemId item = m_item;
     m_session.library().save(this, song, [this, item](const Result<Song>& stored) {
         if (!stored) {

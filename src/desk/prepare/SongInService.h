@@ -37,13 +37,14 @@ private:
     void compare();
     void showState();
     void takeFromLibrary();
+    void store(Song song, const std::optional<Song>& over); ///< `over` what the library has
 
     Session& m_session;
     ItemId m_item;
     std::shared_ptr<const Song> m_song; ///< as it stands here
     std::optional<Song> m_stored;       ///< as it is in the library; nothing = not there, or not known yet
-    bool m_isCompared = false;
-    int m_orderVisit = 0; ///< while an order is typed
+    bool m_isCompared = false;          ///< m_stored is what the library has, if it has it
+    int m_orderVisit = 0;               ///< while an order is typed
     OrderEdit* m_order;
     QLabel* m_key;
     QSpinBox* m_capo;

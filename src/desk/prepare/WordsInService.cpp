@@ -30,8 +30,9 @@ WordsInService::WordsInService(const Tools& tools, QWidget* parent)
     both->setObjectName(QStringLiteral("words-in-service-both"));
     both->setToolTip(tr("The library's song becomes as it is here; the version before is kept there"));
     connect(both, &QPushButton::clicked, this, [this] {
+        const ItemId item = m_item; // leaving forgets it
         Q_EMIT left();
-        Q_EMIT libraryToo(m_item);
+        Q_EMIT libraryToo(item);
     });
     auto* strip = new QHBoxLayout;
     strip->setContentsMargins(spaced(4), spaced(2), spaced(4), spaced(2));

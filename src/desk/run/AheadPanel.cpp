@@ -6,6 +6,7 @@
 #include "desk/parts/Style.h"
 #include "desk/run/AdvanceLine.h"
 #include "desk/run/SoundLine.h"
+#include <QGridLayout>
 #include <QLabel>
 #include <QVBoxLayout>
 
@@ -55,6 +56,7 @@ AheadPanel::AheadPanel(Session& session, const RunKeys& keys, QWidget* parent)
     column->setSpacing(spaced(2));
     column->addWidget(buildAhead());
     column->addWidget(buildByItself());
+    column->addStretch(1);
     connect(&m_session.onScreen(), &OnScreen::changed, this, &AheadPanel::refresh);
     connect(&m_session.document(), &ServiceDocument::changed, this, &AheadPanel::refresh);
     connect(&m_session.advance(), &AutoAdvance::changed, this, &AheadPanel::refresh);
@@ -80,20 +82,23 @@ QWidget* AheadPanel::buildByItself() {
 
 QWidget* AheadPanel::buildAhead() {
     auto* box = new QFrame(this);
-    auto* column = boxIn(box);
-    const auto line = [&](const char* name, double size, bool bold) {
+    auto* grid = new QGridLayout;
+    grid->setHorizontalSpacing(spaced(3));
+    grid->setVerticalSpacing(spaced(1));
+    grid->setColumnStretch(1, 1);
+    boxIn(box)->addLayout(grid);
+    const auto line = [&](int row, const char* name, double size, bool bold) {
         auto* label = new ElidedLabel(box);
         label->setObjectName(QLatin1String(name));
         label->setFont(textFont(size, bold));
-        column->addWidget(label);
+        grid->addWidget(label, row, 1);
         return label;
     };
-    column->addWidget(smallHeading(tr("AFTER THAT"), box));
-    m_then = line("run-then", 1.0, false);
-    column->addSpacing(spaced(1));
-    column->addWidget(smallHeading(tr("THE NEXT ITEM"), box));
-    m_item = line("run-next-item", 1.1, true);
-    m_facts = line("run-next-facts", 0.95, false);
+    grid->addWidget(smallHeading(tr("AFTER THAT"), box), 0, 0);
+    m_then = line(0, "run-then", 1.0, false);
+    grid->addWidget(smallHeading(tr("NEXT ITEM"), box), 1, 0);
+    m_item = line(1, "run-next-item", 1.1, true);
+    m_facts = line(2, "run-next-facts", 0.95, false);
     m_facts->setStyleSheet(QStringLiteral("color: %1").arg(night().quiet.name()));
     m_note = new QLabel(box);
     m_note->setObjectName(QStringLiteral("run-next-note"));
@@ -101,7 +106,7 @@ QWidget* AheadPanel::buildAhead() {
     m_note->setWordWrap(true);
     m_note->setFont(textFont(1.0, true));
     m_note->setStyleSheet(QStringLiteral("color: %1").arg(night().accent.name()));
-    column->addWidget(m_note);
+    grid->addWidget(m_note, 3, 0, 1, 2);
     return box;
 }
 

@@ -21,6 +21,7 @@
 #include <QLabel>
 #include <QLineEdit>
 #include <QMimeData>
+#include <QScrollArea>
 #include <QShortcut>
 #include <QVBoxLayout>
 
@@ -106,6 +107,23 @@ QLabel* RunDesk::sideLabel(const char* name, double size, bool bold) {
     return label;
 }
 
+namespace {
+
+/// It gets the height that is left, and scrolls where that is not enough: nothing above it is squeezed.
+QWidget* whatItCanSpare(QWidget* panel) {
+    auto* area = new QScrollArea(panel->parentWidget());
+    area->setFrameShape(QFrame::NoFrame);
+    area->setWidgetResizable(true);
+    area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    area->setFocusPolicy(Qt::NoFocus);
+    area->viewport()->setAutoFillBackground(false);
+    panel->setAutoFillBackground(false);
+    area->setWidget(panel);
+    return area;
+}
+
+} // namespace
+
 QWidget* RunDesk::buildSide() {
     auto* side = new QWidget(this);
     side->setMinimumWidth(spaced(80));
@@ -125,8 +143,7 @@ QWidget* RunDesk::buildSide() {
     column->addWidget(new TimingPanel(m_session, side));
     column->addWidget(m_where);
     column->addWidget(m_goTo);
-    column->addWidget(new AheadPanel(m_session, m_keys, side));
-    column->addStretch(1);
+    column->addWidget(whatItCanSpare(new AheadPanel(m_session, m_keys, side)), 1);
     return side;
 }
 
