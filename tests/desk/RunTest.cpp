@@ -72,6 +72,31 @@ TEST_F(Run, LookingAheadLeavesTheScreenAlone) {
     EXPECT_TRUE(child<QLabel>(u"run-goto"_s)->text().contains(u"no item 9"_s));
 }
 
+TEST_F(Run, TheColumnSaysWhatComesAfterTheNextStepAndLeavesThePicturesWhole) {
+    const ItemId last = session->document().service().items[1].id;
+    session->document().changePlan(
+        {last},
+        [](ItemPlan& plan) {
+            plan.note =
+                u"The band waits until the bell has rung for the third time, then all of it at once, and "
+                "softly, until the second verse"_s;
+        },
+        {});
+    press(Qt::Key_Space);
+    ASSERT_TRUE(waitUntil([&] { return lamp().startsWith(u"Words on screen"_s); }));
+    auto* then = child<QLabel>(u"run-then"_s);
+    const QString before = then->text();
+    EXPECT_FALSE(before.isEmpty());
+    press(Qt::Key_Down);
+    EXPECT_TRUE(waitUntil([&] { return then->text() != before; }));
+    press(Qt::Key_2); // the next one is in the last item
+    EXPECT_TRUE(waitUntil([&] { return child<QLabel>(u"run-next-item"_s)->text() == u"Every Tide"_s; }));
+    EXPECT_TRUE(child<QLabel>(u"run-next-note"_s)->text().startsWith(u"The band waits"_s));
+    for (auto* picture : window->runDesk()->findChildren<PictureView*>())
+        EXPECT_TRUE(!picture->isVisible() ||
+                    picture->parentWidget()->height() >= picture->geometry().bottom());
+}
+
 TEST_F(Run, DigitsAndEnterGoToAnItem) {
     press(Qt::Key_2);
     press(Qt::Key_Return);

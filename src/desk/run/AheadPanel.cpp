@@ -58,6 +58,7 @@ AheadPanel::AheadPanel(Session& session, const RunKeys& keys, QWidget* parent)
     column->addWidget(buildByItself());
     column->addStretch(1);
     connect(&m_session.onScreen(), &OnScreen::changed, this, &AheadPanel::refresh);
+    connect(&m_session.run(), &RunController::changed, this, &AheadPanel::refresh); // the next one moved
     connect(&m_session.document(), &ServiceDocument::changed, this, &AheadPanel::refresh);
     connect(&m_session.advance(), &AutoAdvance::changed, this, &AheadPanel::refresh);
     connect(&m_session.sounds(), &ItemSounds::changed, this, &AheadPanel::refresh);

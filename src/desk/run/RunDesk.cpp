@@ -116,9 +116,9 @@ QWidget* whatItCanSpare(QWidget* panel) {
     area->setWidgetResizable(true);
     area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     area->setFocusPolicy(Qt::NoFocus);
-    area->viewport()->setAutoFillBackground(false);
-    panel->setAutoFillBackground(false);
     area->setWidget(panel);
+    area->viewport()->setAutoFillBackground(false);
+    panel->setAutoFillBackground(false); // the area has switched it on
     return area;
 }
 
