@@ -2,6 +2,7 @@
 #pragma once
 #include "link/PlayerClient.h"
 #include "store/ServiceStore.h"
+#include "store/Settings.h"
 #include "support/Golden.h"
 #include "support/Text.h"
 #include <QDir>
@@ -73,6 +74,12 @@ protected:
         cli({u"import"_s, demo + u"/scripture/quayside"_s, u"--translation"_s, u"QST"_s});
         cli({u"import"_s, demo + u"/scripture/hafenmuster.osis.xml"_s, u"--translation"_s, u"HMT"_s});
         cli({u"import"_s, demo + u"/texts"_s, u"--texts"_s});
+        // The usual layout of a stage has a clock: no two pictures of it are alike.
+        std::vector<Output> outputs = usualOutputs();
+        for (Output& output : outputs)
+            if (output.look.theme == u"stage-words-and-next"_s)
+                output.look.theme = u"stage-plain"_s;
+        ASSERT_TRUE(saveOutputs(library, outputs));
         session = sessionFolder(library);
     }
 
