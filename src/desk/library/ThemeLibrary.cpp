@@ -83,7 +83,6 @@ QWidget* ThemeLibrary::buildList(ThumbnailStore& thumbnails) {
     connect(bin, &QMenu::aboutToShow, this, [this, bin] { fillBin(bin); });
     more->setMenu(menu);
     auto* buttons = new QHBoxLayout;
-    buttons->addWidget(fresh);
     buttons->addWidget(copy);
     buttons->addStretch(1);
     buttons->addWidget(more);
@@ -92,6 +91,7 @@ QWidget* ThemeLibrary::buildList(ThumbnailStore& thumbnails) {
     column->setSpacing(spaced(2));
     column->addWidget(headingOf(tr("Themes"), side));
     column->addWidget(m_list, 1);
+    column->addWidget(fresh);
     column->addLayout(buttons);
     return side;
 }

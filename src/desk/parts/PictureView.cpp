@@ -188,8 +188,14 @@ void PictureView::paintEvent(QPaintEvent*) {
     painter.setFont(textFont(0.85));
     painter.setPen(colours.quiet);
     const QRect caption(area.left(), area.bottom() + 1, area.width(), spaced(5.5));
-    painter.drawText(caption, Qt::AlignLeft | Qt::AlignVCenter, m_left);
-    painter.drawText(caption, Qt::AlignRight | Qt::AlignVCenter, m_right);
+    const QFontMetrics letters = painter.fontMetrics();
+    const int forLeft =
+        caption.width() - (m_right.isEmpty() ? 0 : letters.horizontalAdvance(m_right) + spaced(1));
+    if (forLeft >= spaced(6)) // too little is no name
+        painter.drawText(caption, Qt::AlignLeft | Qt::AlignVCenter,
+                         letters.elidedText(m_left, Qt::ElideRight, forLeft));
+    painter.drawText(caption, Qt::AlignRight | Qt::AlignVCenter,
+                     letters.elidedText(m_right, Qt::ElideRight, caption.width()));
 }
 
 void PictureView::paintPicture(QPainter& painter, const QRect& area) const {
