@@ -39,8 +39,7 @@ protected:
     void newSong(const QString& title) {
         press(Qt::Key_N, Qt::ControlModifier | Qt::ShiftModifier);
         auto* box = child<QLineEdit>(u"detail-title"_s);
-        ASSERT_TRUE(waitUntil([&] { return box->hasFocus(); }));
-        press(Qt::Key_A, Qt::ControlModifier);
+        ASSERT_TRUE(waitUntil([&] { return box->hasFocus() && box->hasSelectedText(); }));
         type(title);
         press(Qt::Key_F2);
         ASSERT_TRUE(words()->hasFocus());

@@ -19,6 +19,7 @@
 #include <QClipboard>
 #include <QHBoxLayout>
 #include <QLabel>
+#include <QLineEdit>
 #include <QMenu>
 #include <QPlainTextEdit>
 #include <QPushButton>
@@ -285,8 +286,10 @@ void SongEditor::setPartNotes(const QStringList& notes) {
 
 void SongEditor::focusTitle() {
     setView(DetailsView);
-    if (auto* title = m_form->findChild<QWidget*>(QStringLiteral("detail-title")))
+    if (auto* title = m_form->findChild<QLineEdit*>(QStringLiteral("detail-title"))) {
         title->setFocus();
+        title->selectAll(); // what is typed takes the place of "New song"
+    }
 }
 
 void SongEditor::undo() {
