@@ -215,7 +215,7 @@ constexpr Case kEnglish[] = {
     {"Luke 5:4b-4a", "! ends"},
     {"Luke 6-5", "! ends (chapter 5) before it begins (chapter 6)"},
     {"Luke 5:3-John 4:1", "! from one book into another"},
-    {"Luke 5:1; Harbourites 3", "! no book is called “narnia”"},
+    {"Luke 5:1; Harbourites 3", "! no book is called “harbourites”"},
     {"Luke 5:!", "! “!” means nothing"},
     {"Luke 5:1 please", "! “please” means nothing"},
     {"Luke -5", "! nothing before"},
