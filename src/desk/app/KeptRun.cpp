@@ -93,10 +93,6 @@ Covers coversFromJson(const QJsonObject& json) {
     return covers;
 }
 
-} // namespace
-
-namespace {
-
 QString scenesToText(const std::vector<Scene>& scenes) {
     QByteArray bytes;
     QDataStream stream(&bytes, QIODevice::WriteOnly);

@@ -13,6 +13,7 @@ LibraryClient::LibraryClient(const QString& folder, QObject* parent) : QObject(p
     m_daily.setInterval(kNewDayMs);
     connect(&m_daily, &QTimer::timeout, this, [this] { checkInBackground(false); });
     m_watch.setInterval(kWatchMs);
+    m_watch.setSingleShot(true); // from answer to question: none waits behind another
     connect(&m_watch, &QTimer::timeout, this, &LibraryClient::watch);
 }
 
@@ -55,6 +56,7 @@ void LibraryClient::watch() {
         [this](const Result<bool>& changedElsewhere) {
             if (changedElsewhere.value_or(false))
                 Q_EMIT changed();
+            m_watch.start();
         });
 }
 

@@ -457,12 +457,9 @@ void RunController::prefetch() {
         add(following(*m_state.next, m_book));
     if (m_state.onScreen)
         add(preceding(*m_state.onScreen, m_book));
-    Covers covers;
     for (const Curtain curtain :
-         {Curtain::Open, Curtain::Plain, Curtain::WordsOff, Curtain::HouseCard, Curtain::Black}) {
-        covers.curtain = curtain;
-        addShown(m_live, covers);
-    }
+         {Curtain::Open, Curtain::Plain, Curtain::WordsOff, Curtain::HouseCard, Curtain::Black})
+        addShown(m_live, {.curtain = curtain});
     m_player.prepare(scenes);
 }
 
@@ -488,10 +485,7 @@ void RunController::takeUp(const QByteArray& bytes) {
     m_takenAt = kept.takenAt;
     m_itemSince = kept.itemSince;
     m_since = kept.since;
-    if (m_state.onScreen)
-        m_live = drawnAnew();
-    else
-        m_live = kept.live;
+    m_live = m_state.onScreen ? drawnAnew() : kept.live;
     m_shownOn = grounds(); // the player has it so already
     keep();
     watchCallOut();

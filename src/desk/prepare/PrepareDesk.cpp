@@ -28,6 +28,7 @@
 #include <QStackedLayout>
 #include <QToolButton>
 #include <QVBoxLayout>
+#include <algorithm>
 
 namespace mivanta {
 
@@ -113,16 +114,12 @@ PrepareDesk::PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileAc
     connect(&m_session.document(), &ServiceDocument::opened, this, [this] {
         m_pages->setCurrentIndex(0);
         const auto& items = m_session.document().service().items;
-        for (const Item& item : items)
-            if (item.isSlot()) {
-                m_sheet->select(item.id);
-                return;
-            }
-        for (const Item& item : items)
-            if (!item.isHeading()) {
-                m_sheet->select(item.id);
-                return;
-            }
+        auto first = std::find_if(items.begin(), items.end(), [](const Item& item) { return item.isSlot(); });
+        if (first == items.end())
+            first =
+                std::find_if(items.begin(), items.end(), [](const Item& item) { return !item.isHeading(); });
+        if (first != items.end())
+            m_sheet->select(first->id);
     });
 }
 
