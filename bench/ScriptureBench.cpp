@@ -125,11 +125,12 @@ void benchSearch(Figures& figures, Library& library) {
             qFatal("the search failed");
         ours.push_back(msOf(time));
         time.restart();
-        auto rows = library.database().select(
+        static_cast<void>(library.database().read(
             u"SELECT rowid FROM verse_fts WHERE verse_fts MATCH ? ORDER BY rank LIMIT 50"_s,
-            {verseExpression(query, WordSearch::AllWords)});
-        while (rows->next())
-            static_cast<void>(rows->number(0));
+            {verseExpression(query, WordSearch::AllWords)}, [](const Row& row) {
+                static_cast<void>(row.number(0));
+                return true;
+            }));
         raw.push_back(msOf(time));
     }
     const QString oursName = u"words searched in %1 translations"_s.arg(kTranslations);

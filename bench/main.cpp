@@ -4,6 +4,7 @@
 #include "Figures.h"
 #include "LookBench.h"
 #include "Memory.h"
+#include "ReadersBench.h"
 #include "RunBench.h"
 #include "ScriptureBench.h"
 #include "ServiceBench.h"
@@ -116,11 +117,10 @@ void benchImportAndSearch(Figures& figures, const QString& folder, int songs) {
             for (const QString& word : searchWords(query.left(length)))
                 terms << u'"' + word + u"\"*"_s;
             time.start();
-            {
-                auto rows = (*library)->database().select(sql, {terms.join(u' ')});
-                while (rows && rows->next())
-                    static_cast<void>(rows->number(0));
-            }
+            static_cast<void>((*library)->database().read(sql, {terms.join(u' ')}, [](const Row& row) {
+                static_cast<void>(row.number(0));
+                return true;
+            }));
             raw.push_back(msOf(time));
             time.start();
             const auto hits = (*library)->find(query.left(length));
@@ -302,10 +302,12 @@ int main(int argc, char** argv) {
     const QTemporaryDir folder;
     Figures figures;
     const qsizetype only = app.arguments().indexOf(
-        u"--only"_s); // take, fit, drawing, editor, scripture, service, run, clocks or library
+        u"--only"_s); // take, fit, drawing, readers, editor, scripture, service, run, clocks or library
     const QString which = only > 0 ? app.arguments().value(only + 1) : QString();
     if (which.isEmpty() || which == u"take")
         benchTake(figures, folder.path());
+    if (which.isEmpty() || which == u"readers")
+        benchReaders(figures);
     if (which.isEmpty() || which == u"fit")
         benchFit(figures);
     if (which.isEmpty() || which == u"drawing")

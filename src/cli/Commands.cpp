@@ -17,6 +17,7 @@
 #include "sending/OrderSheets.h"
 #include "sending/SongFiles.h"
 #include "store/Library.h"
+#include "store/SafeFiles.h"
 #include "store/ServiceStore.h"
 #include "store/Settings.h"
 #include <QBuffer>

@@ -25,8 +25,8 @@ Result<ItemWords> picturesOf(Library& library, const QStringList& names, const Q
     PictureItem item;
     for (const QString& name : names) {
         const QString path = folder.filePath(name.trimmed());
-        if (const auto facts = lookAtPicture(path); !facts)
-            return tl::unexpected(facts.error());
+        if (const auto fine = checkPicture(path); !fine)
+            return tl::unexpected(fine.error());
         const auto picture = library.media().bringIn(path);
         if (!picture)
             return tl::unexpected(picture.error());

@@ -49,27 +49,52 @@ Error problemOf(const Understanding& understood, const QString& typed) {
     }
 }
 
+/// What somebody has to see before anything is stored.
+void tellReview(const ScriptureText& text, bool asJson, QTextStream& out) {
+    constexpr int kMostPlaces = 20;
+    const QStringList missing = text.missing(kMostPlaces);
+    if (asJson) {
+        QJsonArray leftOut;
+        for (const ScriptureDamage& damage : text.damages)
+            leftOut.append(
+                QJsonObject{{u"file"_s, damage.file}, {u"line"_s, damage.line}, {u"text"_s, damage.text}});
+        QJsonArray unknown;
+        for (const UnnamedBook& book : text.unnamed)
+            unknown.append(QJsonObject{
+                {u"name"_s, book.name}, {u"line"_s, book.line}, {u"verses"_s, int(book.verses.size())}});
+        out << QJsonDocument(QJsonObject{{u"verses"_s, text.verseCount()},
+                                         {u"leftOut"_s, leftOut},
+                                         {u"unknownBooks"_s, unknown},
+                                         {u"missing"_s, QJsonArray::fromStringList(missing)}})
+                   .toJson();
+        return;
+    }
+    for (const ScriptureDamage& damage : text.damages)
+        out << u"left out: %1%2: %3\n"_s.arg(
+            damage.file, damage.line > 0 ? u", line %1"_s.arg(damage.line) : QString(), damage.text);
+    for (const UnnamedBook& book : text.unnamed)
+        out << u"not known: the book \u201c%1\u201d (line %2, %3 verses)\n"_s.arg(book.name)
+                   .arg(book.line)
+                   .arg(book.verses.size());
+    for (const QString& place : missing)
+        out << u"not there: %1\n"_s.arg(place);
+}
+
 } // namespace
 
 Result<int> runImportTranslation(Library& library, const Arguments& arguments, QTextStream& out) {
     auto text = readTranslation(arguments.words.first());
     if (!text)
         return tl::unexpected(text.error());
-    text->details.shortName = arguments.translation;
+    if (!arguments.translation.isEmpty())
+        text->details.shortName = arguments.translation;
     if (text->needsAPerson() && !arguments.asItIs) {
-        for (const ScriptureDamage& damage : text->damages)
-            out << u"left out: %1%2: %3\n"_s.arg(
-                damage.file, damage.line > 0 ? u", line %1"_s.arg(damage.line) : QString(), damage.text);
-        for (const UnnamedBook& book : text->unnamed)
-            out << u"not known: the book \u201c%1\u201d (line %2, %3 verses)\n"_s.arg(book.name)
-                       .arg(book.line)
-                       .arg(book.verses.size());
-        for (const QString& place : text->missing(20))
-            out << u"not there: %1\n"_s.arg(place);
+        tellReview(*text, arguments.json, out);
         return failure(u"not all of this can be read; nothing was changed"_s, arguments.words.first(),
                        u"Say --as-it-is to bring in the %1 verses that can."_s.arg(text->verseCount()));
     }
-    const auto stored = library.scripture().store(*text);
+    const auto stored = library.scripture().store(
+        *text, arguments.translation.isEmpty() ? SameShortName::Number : SameShortName::Replace);
     if (!stored)
         return tl::unexpected(stored.error());
     QJsonArray warnings;

@@ -113,7 +113,7 @@ Result<WithMedia> withMedia(const Arguments& arguments) {
 
 /// What a packed service carries is not missing.
 Result<void> countCarried(WithMedia& found, const QString& path) {
-    const auto zip = ZipReader::openFile(path);
+    const auto zip = ZipReader::openFile(path, kMostUnpacked);
     if (!zip)
         return tl::unexpected(zip.error());
     for (const MediaFact& fact : missingMedia(found.service, found.folder)) {

@@ -4,6 +4,7 @@
 #include "formats/LookJson.h"
 #include "formats/ThemeFile.h"
 #include "formats/ThemeJson.h"
+#include "media/PictureProxies.h"
 #include "render/LegibilityMeasure.h"
 #include <QJsonArray>
 #include <QJsonDocument>
@@ -67,7 +68,7 @@ Result<int> runTheme(Library& library, const Arguments& arguments, QTextStream& 
     }
     if (what == u"import") {
         for (const QString& path : arguments.words.mid(1)) {
-            const auto theme = library.themes().bringIn(path, library.media());
+            const auto theme = library.themes().bringIn(path, library.media(), checkPicture);
             if (!theme)
                 return tl::unexpected(theme.error());
             out << u"%1  %2\n"_s.arg(theme->id, -24).arg(theme->name);

@@ -1,15 +1,19 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/base/LeavableWork.h"
 #include "desk/app/FocusWithoutManager.h"
 #include "desk/app/MainWindow.h"
 #include "desk/app/RunSocket.h"
 #include "desk/parts/Style.h"
 #include "media/Mpv.h"
 #include "render/Fonts.h"
+#include "store/LibraryClaim.h"
 #include "store/Settings.h"
 #include <QApplication>
 #include <QCommandLineParser>
+#include <QDir>
 #include <QFileInfo>
 #include <QSessionManager>
+#include <cstdlib>
 
 namespace {
 
@@ -24,9 +28,17 @@ mivanta::DoorRequest wantedBy(const QCommandLineParser& parser) {
     return file.isEmpty() ? mivanta::DoorRequest() : mivanta::DoorRequest{Kind::Open, absolute(file)};
 }
 
-} // namespace
+/// Made when it is not there yet, so that a library that is reached by a link is the same one.
+QString libraryOf(const QCommandLineParser& parser) {
+    const QString folder = parser.isSet(QStringLiteral("library"))
+                               ? QFileInfo(parser.value(QStringLiteral("library"))).absoluteFilePath()
+                               : mivanta::usualLibraryFolder();
+    QDir().mkpath(folder);
+    const QString canonical = QFileInfo(folder).canonicalFilePath();
+    return canonical.isEmpty() ? folder : canonical;
+}
 
-int main(int argc, char** argv) {
+int runDesks(int argc, char** argv) {
     QApplication app(argc, argv);
     mivanta::useNumbersOfMpv();
     QApplication::setApplicationName(QStringLiteral("mivanta"));
@@ -49,9 +61,7 @@ int main(int argc, char** argv) {
                                  QStringLiteral("[FILE]"));
     parser.process(app);
 
-    const QString library = parser.isSet(QStringLiteral("library"))
-                                ? QFileInfo(parser.value(QStringLiteral("library"))).absoluteFilePath()
-                                : mivanta::usualLibraryFolder();
+    const QString library = libraryOf(parser);
     const bool isSecond = parser.isSet(QStringLiteral("second"));
     const mivanta::DoorRequest wanted = wantedBy(parser);
     // A second start shows the window that is there already, and has it open what was double-clicked.
@@ -61,10 +71,12 @@ int main(int argc, char** argv) {
     mivanta::loadShippedFonts();
     mivanta::applyStyle(app);
     const bool opensItself = !isSecond && wanted.kind == mivanta::DoorRequest::Kind::Open;
+    const mivanta::LibraryClaim claim(library, isSecond ? QString(mivanta::kSecondWindow) : QString(),
+                                      QSysInfo::machineHostName());
     mivanta::Session session({library, opensItself ? wanted.path : QString(),
                               parser.isSet(QStringLiteral("run")), QCoreApplication::applicationFilePath(),
                               QCoreApplication::applicationDirPath() + QStringLiteral("/mivanta-player"),
-                              isSecond});
+                              isSecond, claim.name(), claim.holder()});
     mivanta::MainWindow window(session);
     mivanta::RunSocket remote(session);
     // Not before the player has taken these desks: others may be at work with this library.
@@ -97,4 +109,13 @@ int main(int argc, char** argv) {
     window.show();
     session.start();
     return app.exec();
+}
+
+} // namespace
+
+int main(int argc, char** argv) {
+    const int result = runDesks(argc, argv);
+    if (mivanta::leftWorks() > 0)
+        std::_Exit(result); // a file that is still being read is no reason to wait
+    return result;
 }

@@ -63,10 +63,13 @@ Line readChordProLine(const QString& text) {
     Line line;
     std::vector<unsigned char> weights;
     Markup markup;
+    // Behind the last one nothing is closed, and looking for it at each sign would cost the line's length.
+    const qsizetype lastBracket = text.lastIndexOf(u']');
+    const qsizetype lastTag = text.lastIndexOf(u'>');
     for (qsizetype i = 0; i < text.size(); ++i) {
         const QChar c = text[i];
         if (c == u'[') {
-            const qsizetype close = text.indexOf(u']', i);
+            const qsizetype close = i < lastBracket ? text.indexOf(u']', i) : -1;
             if (close > 0) {
                 const QString inside = text.mid(i + 1, close - i - 1).trimmed();
                 if (!inside.isEmpty() && !inside.startsWith(u'*'))
@@ -75,7 +78,7 @@ Line readChordProLine(const QString& text) {
                 continue;
             }
         }
-        if (c == u'<' || c == u'&') {
+        if ((c == u'<' && i < lastTag) || c == u'&') {
             const unsigned char now = markup.weight();
             if (const qsizetype read = markup.readAt(text, i, line.words)) {
                 weights.resize(size_t(line.words.size()), now);

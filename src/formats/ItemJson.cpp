@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/ItemJson.h"
 #include "core/base/Cases.h"
+#include "core/base/MediaName.h"
 #include "formats/JsonNames.h"
 #include "formats/JsonValues.h"
 #include "formats/LookJson.h"
@@ -17,7 +18,7 @@ using namespace Qt::StringLiterals;
 
 namespace {
 
-constexpr size_t kMostPictures = 2000; // in one set
+constexpr qsizetype kMostSlideEdits = 2000; // of one item
 
 QJsonObject planToJson(const ItemPlan& plan) {
     QJsonObject json;
@@ -58,8 +59,8 @@ ItemPlan planFromJson(const QJsonObject& json) {
     plan.goesOn = json[u"goesOn"_s].toBool();
     plan.skipped = json[u"skipped"_s].toBool();
     if (const QJsonObject sound = json[u"sound"_s].toObject(); !sound[u"file"_s].toString().isEmpty())
-        plan.sound =
-            ItemSound{sound[u"file"_s].toString(), sound[u"title"_s].toString(), sound[u"goesOn"_s].toBool()};
+        plan.sound = ItemSound{trustedMediaName(sound[u"file"_s].toString()), sound[u"title"_s].toString(),
+                               sound[u"goesOn"_s].toBool()};
     return plan;
 }
 
@@ -133,8 +134,8 @@ PictureItem picturesFromJson(const QJsonObject& json) {
     item.fit = valueOf(json[u"fit"_s].toString(), PictureFit::Whole);
     item.showsCaptions = json[u"showsCaptions"_s].toBool();
     for (const QJsonValue& value : json[u"pictures"_s].toArray())
-        if (item.pictures.size() < kMostPictures)
-            item.pictures.push_back({value[u"file"_s].toString(), value[u"caption"_s].toString()});
+        item.pictures.push_back(
+            {trustedMediaName(value[u"file"_s].toString()), value[u"caption"_s].toString()});
     return item;
 }
 
@@ -271,9 +272,19 @@ Result<Item> itemFromJson(const QJsonObject& json, const QString& where) {
     Item item{ItemId::fromText(json[u"id"_s].toString()), std::move(*words)};
     if (item.id.isNull())
         item.id = ItemId::create();
+    const QJsonObject slides = json[u"slides"_s].toObject();
+    for (const QString& list : {u"hidden"_s, u"words"_s, u"order"_s})
+        if (auto fine =
+                checkCount(slides[list].toArray().size(), kMostSlideEdits, u"changed slides"_s, where);
+            !fine)
+            return tl::unexpected(fine.error());
+    if (auto fine = checkCount(json[u"look"_s][u"slides"_s].toArray().size(), kMostSlideEdits,
+                               u"slides with a look of their own"_s, where);
+        !fine)
+        return tl::unexpected(fine.error());
     item.plan = planFromJson(json[u"plan"_s].toObject());
     item.look = itemLookFromJson(json[u"look"_s].toObject());
-    item.edits = editsFromJson(json[u"slides"_s].toObject());
+    item.edits = editsFromJson(slides);
     item.group = GroupId::fromText(json[u"group"_s].toString());
     return item;
 }

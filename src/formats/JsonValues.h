@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "core/base/Result.h"
 #include "core/song/Emphasis.h"
 #include <QJsonArray>
 #include <QJsonObject>
@@ -20,6 +21,16 @@ inline void put(QJsonObject& json, const QString& name, int value) {
 inline void put(QJsonObject& json, const QString& name, const QJsonArray& value) {
     if (!value.isEmpty())
         json.insert(name, value);
+}
+
+/// Fails when a list of a file is longer than any that this program writes.
+[[nodiscard]] inline Result<void> checkCount(qsizetype count, qsizetype most, const QString& what,
+                                             const QString& where) {
+    if (count <= most)
+        return {};
+    return failure(QStringLiteral("it has %1 %2; %3 is the most")
+                       .arg(QString::number(count), what, QString::number(most)),
+                   where, QStringLiteral("The file is damaged, or was made to do harm; use another copy."));
 }
 
 [[nodiscard]] inline QStringList strings(const QJsonValue& value) {

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/LookJson.h"
 #include "core/base/Cases.h"
+#include "core/base/MediaName.h"
 #include "formats/JsonNames.h"
 #include "formats/JsonValues.h"
 #include <QJsonArray>
@@ -57,10 +58,14 @@ QJsonArray rolesToJson(const std::vector<RoleLook>& roles) {
 
 std::vector<RoleLook> rolesFromJson(const QJsonValue& json) {
     std::vector<RoleLook> roles;
-    for (const QJsonValue& value : json.toArray())
+    constexpr size_t kMostRoles = 100;
+    for (const QJsonValue& value : json.toArray()) {
+        if (roles.size() == kMostRoles)
+            break;
         roles.push_back({value[u"role"_s].toString(), value[u"bold"_s].toBool(), value[u"italic"_s].toBool(),
                          Colour::fromText(value[u"colour"_s].toString()),
                          value[u"symbol"_s].toString().left(kLongestSymbol)});
+    }
     return roles;
 }
 
@@ -102,7 +107,7 @@ std::optional<SlideObject> objectFromJson(const QJsonValue& json) {
     object.rotation = std::clamp(json[u"rotation"_s].toDouble(), -360.0, 360.0);
     object.opacity = std::clamp(json[u"opacity"_s].toDouble(1), 0.0, 1.0);
     object.inFront = json[u"inFront"_s].toBool();
-    object.picture = json[u"picture"_s].toString();
+    object.picture = trustedMediaName(json[u"picture"_s].toString());
     object.text = json[u"text"_s].toString();
     object.size = std::clamp(json[u"size"_s].toInt(object.size), 6, 600);
     object.align = valueOf(json[u"align"_s].toString(), object.align);
@@ -195,7 +200,10 @@ std::optional<LookValue> valueFromJson(const LookProperty& property, const QJson
             [&](bool) { return json.isBool() ? Read(json.toBool()) : Read(); },
             [&](int) { return json.isDouble() ? Read(int(std::clamp(json.toDouble(), -1e6, 1e6))) : Read(); },
             [&](double) { return json.isDouble() ? Read(json.toDouble()) : Read(); },
-            [&](const QString&) { return json.isString() ? Read(json.toString()) : Read(); },
+            [&](const QString&) {
+                const QString text = json.toString();
+                return json.isString() ? Read(property.isMedium ? trustedMediaName(text) : text) : Read();
+            },
             [&](const Colour&) { return colourFromJson(json); },
             [&](const std::optional<Colour>&) {
                 if (json.isNull())

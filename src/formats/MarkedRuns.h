@@ -7,6 +7,9 @@ namespace mivanta {
 /// Collects runs of words with their weight into marked text, line by line.
 class MarkedRuns {
 public:
+    /// Letters of all songs in one file; readers give up beyond.
+    static constexpr qsizetype kMost = 4 * 1024 * 1024;
+
     void add(const QString& words, bool bold, bool italic) {
         if (words.isEmpty())
             return;
@@ -30,6 +33,8 @@ public:
         m_text += u'\n';
     }
     void tab() { m_text += u'\t'; }
+    /// Letters and marks so far.
+    [[nodiscard]] qsizetype size() const { return m_text.size(); }
     [[nodiscard]] QString take() {
         close();
         return std::exchange(m_text, {});

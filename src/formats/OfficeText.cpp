@@ -16,7 +16,19 @@ using namespace Qt::StringLiterals;
 namespace {
 
 constexpr qint64 kLargestEntry = 32 * 1024 * 1024;
-constexpr int kDeepest = 256; ///< elements inside one another
+constexpr qint64 kLargestUnpacked = 512 * 1024 * 1024; ///< with its pictures, which are not read
+constexpr int kDeepest = 256;                          ///< elements inside one another
+constexpr int kMostSlides = 2000;
+
+tl::unexpected<Error> locked() {
+    return failure(u"it is locked with a password"_s, {},
+                   u"Open it where it was written and save it again without a password."_s);
+}
+
+tl::unexpected<Error> tooDeep() {
+    return failure(u"its parts lie more than %1 deep inside one another"_s.arg(kDeepest), {},
+                   u"Copy the words out of it into a text file."_s);
+}
 
 QString ending(const QString& fileName) {
     return QFileInfo(fileName).suffix().toLower();
@@ -44,7 +56,8 @@ public:
     explicit OfficeXml(char prefix) : m_prefix(prefix) {}
 
     void read(const pugi::xml_node& node, int depth = 0) {
-        if (depth > kDeepest)
+        m_isTooDeep = m_isTooDeep || depth > kDeepest;
+        if (m_isTooDeep)
             return;
         for (const pugi::xml_node& child : node.children()) {
             const char* name = child.name();
@@ -70,7 +83,12 @@ public:
             }
         }
     }
-    [[nodiscard]] QString take() { return m_runs.take(); }
+    /// Fails when some words lie too deep to be read.
+    [[nodiscard]] Result<QString> take() {
+        if (m_isTooDeep)
+            return tooDeep();
+        return m_runs.take();
+    }
 
 private:
     void readWeights(const pugi::xml_node& run) {
@@ -90,6 +108,7 @@ private:
     }
 
     char m_prefix;
+    bool m_isTooDeep = false;
     bool m_bold = false;
     bool m_italic = false;
     MarkedRuns m_runs;
@@ -116,7 +135,8 @@ public:
     }
 
     void read(const pugi::xml_node& node, bool bold = false, bool italic = false, int depth = 0) {
-        if (depth > kDeepest)
+        m_isTooDeep = m_isTooDeep || depth > kDeepest;
+        if (m_isTooDeep)
             return;
         for (const pugi::xml_node& child : node.children()) {
             if (child.type() == pugi::node_pcdata) {
@@ -143,12 +163,18 @@ public:
             }
         }
     }
-    [[nodiscard]] QString take() { return m_runs.take(); }
+    /// Fails when some words lie too deep to be read.
+    [[nodiscard]] Result<QString> take() {
+        if (m_isTooDeep)
+            return tooDeep();
+        return m_runs.take();
+    }
 
 private:
     QSet<QString> m_bold;
     QSet<QString> m_italic;
     bool m_inParagraph = false;
+    bool m_isTooDeep = false;
     MarkedRuns m_runs;
 };
 
@@ -174,6 +200,9 @@ Result<QStringList> slideEntries(const ZipReader& zip) {
     for (const pugi::xml_node& slide :
          presentation->document_element().child("p:sldIdLst").children("p:sldId")) {
         const QString target = targets.value(QString::fromUtf8(slide.attribute("r:id").value()));
+        if (entries.size() == kMostSlides)
+            return failure(u"it has more than %1 slides"_s.arg(kMostSlides), {},
+                           u"Copy the words out of it."_s);
         if (!target.isEmpty())
             entries << (target.startsWith(u'/') ? target.mid(1) : u"ppt/"_s + target);
     }
@@ -185,16 +214,22 @@ Result<QString> slidesText(const ZipReader& zip) {
     if (!entries)
         return tl::unexpected(entries.error());
     QString text;
-    qsizetype largest = kLargestEntry;
+    QHash<QString, QString> read; // a slide that is shown again and again is read once
     for (const QString& entry : *entries) {
-        const auto slide = xmlOf(zip, entry);
-        if (!slide)
-            return tl::unexpected(slide.error());
-        OfficeXml xml('a');
-        xml.read(*slide);
-        text += withBlankLineAfter(xml.take());
-        if (text.size() > largest)
-            return failure(u"it holds too much text"_s);
+        if (!read.contains(entry)) {
+            const auto slide = xmlOf(zip, entry);
+            if (!slide)
+                return tl::unexpected(slide.error());
+            OfficeXml xml('a');
+            xml.read(*slide);
+            auto words = xml.take();
+            if (!words)
+                return words;
+            read.insert(entry, withBlankLineAfter(std::move(*words)));
+        }
+        text += read.value(entry);
+        if (text.size() > MarkedRuns::kMost)
+            break;
     }
     return text;
 }
@@ -203,7 +238,7 @@ Result<QString> openDocumentText(const ZipReader& zip, bool slides) {
     if (zip.has(u"META-INF/manifest.xml"_s)) {
         const auto manifest = zip.read(u"META-INF/manifest.xml"_s, kLargestEntry);
         if (manifest && manifest->contains("encryption-data"))
-            return failure(u"it is locked with a password"_s);
+            return locked();
     }
     const auto content = xmlOf(zip, u"content.xml"_s);
     if (!content)
@@ -218,15 +253,19 @@ Result<QString> openDocumentText(const ZipReader& zip, bool slides) {
     QString text;
     for (const pugi::xml_node& page : body.child("office:presentation").children("draw:page")) {
         xml.read(page);
-        text += withBlankLineAfter(xml.take());
+        auto words = xml.take();
+        if (!words)
+            return words;
+        text += withBlankLineAfter(std::move(*words));
     }
     return text;
 }
 
 Result<QString> zippedText(const QByteArray& bytes, const QString& kind) {
     if (bytes.startsWith("\xd0\xcf\x11\xe0"))
-        return failure(u"it is locked with a password, or of a format from before 2007"_s);
-    const auto zip = ZipReader::open(bytes);
+        return failure(u"it is locked with a password, or of a format from before 2007"_s, {},
+                       u"Open it where it was written and save it again without a password."_s);
+    const auto zip = ZipReader::open(bytes, kLargestUnpacked);
     if (!zip)
         return tl::unexpected(zip.error());
     if (kind == u"docx") {
@@ -249,9 +288,13 @@ bool isOfficeFileName(const QString& fileName) {
 Result<QString> officeText(const QByteArray& bytes, const QString& fileName) {
     const QString kind = ending(fileName);
     auto text = kind == u"rtf" ? rtfText(bytes) : zippedText(bytes, kind);
+    if (text && text->size() > MarkedRuns::kMost)
+        text = failure(u"it holds more words than a book of songs"_s, {}, u"Copy the words out of it."_s);
     if (!text)
         return failure(u"the file cannot be read: "_s + text.error().what, fileName,
-                       u"Open it where it was written and save it again without a password."_s);
+                       text.error().remedy.isEmpty()
+                           ? u"Use another copy of it, or copy the words into a text file."_s
+                           : text.error().remedy);
     return text;
 }
 

@@ -13,7 +13,8 @@ namespace mivanta {
 /// core/song/WholeText.h. Headers, notes, pictures and deleted text are left out.
 ///
 /// Formats: WordprocessingML and PresentationML (ECMA-376), OpenDocument text and presentation (ISO 26300),
-/// RTF 1.9. Fails on what is damaged, locked with a password, or unpacks to more than 32 MB.
+/// RTF 1.9. Fails on what is damaged, locked with a password, too large, or nested too deeply to be read
+/// whole.
 [[nodiscard]] Result<QString> officeText(const QByteArray& bytes, const QString& fileName);
 
 /// The largest such file that is read, in bytes; most of it may be pictures.

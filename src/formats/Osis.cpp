@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/Osis.h"
+#include "formats/BoundedRead.h"
 #include "formats/XmlRecovery.h"
 #include <QBuffer>
 #include <QSet>
@@ -12,6 +13,8 @@ using namespace Qt::StringLiterals;
 namespace {
 
 constexpr int kDeepest = 200;
+constexpr int kLargestNumber = 999;          // of chapters and verses
+constexpr qsizetype kLongestTag = 64 * 1024; // with its attributes, which are compared with one another
 constexpr qint64 kLargestOsis = 128 * 1024 * 1024;
 
 struct Place {
@@ -77,7 +80,11 @@ private:
         const auto book = bookFromOsis(pieces.value(0));
         if (!book)
             return std::nullopt;
-        return Place{*book, pieces.value(1).toInt(), pieces.value(2).toInt()};
+        const int chapter = pieces.value(1).toInt();
+        const int verse = pieces.value(2).toInt();
+        if (chapter > kLargestNumber || verse > kLargestNumber)
+            return std::nullopt;
+        return Place{*book, chapter, verse};
     }
 
     void start() {
@@ -231,12 +238,30 @@ private:
     std::optional<Error> m_error;
 };
 
+/// Whether a tag is longer than any that scripture has.
+bool hasEndlessTag(const QByteArray& bytes) {
+    for (qsizetype at = bytes.indexOf('<'); at >= 0; at = bytes.indexOf('<', at + 1)) {
+        if (bytes[std::min(at + 1, bytes.size() - 1)] == '!') // a comment may be as long as it likes
+            continue;
+        const qsizetype end = bytes.indexOf('>', at);
+        if ((end < 0 ? bytes.size() : end) - at > kLongestTag)
+            return true;
+        if (end < 0)
+            return false;
+        at = end;
+    }
+    return false;
+}
+
 } // namespace
 
 Result<ScriptureText> readOsis(QIODevice& device, const QString& where) {
     if (!device.isSequential() && device.size() > kLargestOsis)
         return failure(u"the file is larger than any scripture"_s, where, u"Choose another file."_s);
-    QByteArray bytes = device.read(kLargestOsis);
+    QByteArray bytes = readUpTo(device, kLargestOsis);
+    if (hasEndlessTag(bytes))
+        return failure(u"one of its tags is longer than %1 letters"_s.arg(kLongestTag), where,
+                       u"Use another copy of the file."_s);
     QBuffer whole(&bytes);
     whole.open(QIODevice::ReadOnly);
     Reader reader(whole, where);

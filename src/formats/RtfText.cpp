@@ -27,7 +27,7 @@ public:
     Result<QString> read() {
         if (!m_bytes.startsWith("{\\rtf"))
             return failure(u"it does not begin as RTF"_s);
-        for (m_at = 0; m_at < m_bytes.size(); ++m_at) {
+        for (m_at = 0; m_at < m_bytes.size() && m_runs.size() <= MarkedRuns::kMost; ++m_at) {
             const char c = m_bytes[m_at];
             if (c == '{') {
                 if (m_stack.size() > kDeepest)
@@ -46,7 +46,7 @@ public:
             }
         }
         flush();
-        if (!m_stack.empty())
+        if (!m_stack.empty() && m_runs.size() <= MarkedRuns::kMost)
             return failure(u"it ends in the middle"_s);
         return m_runs.take();
     }

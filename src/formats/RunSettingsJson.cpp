@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/RunSettingsJson.h"
+#include "core/base/MediaName.h"
 #include "core/order/ItemPlan.h"
 #include <QJsonArray>
 #include <QJsonDocument>
@@ -30,7 +31,7 @@ Result<RunSettings> runSettingsFromJson(const QByteArray& bytes, const QString& 
     const QJsonObject json = document.object();
     RunSettings settings;
     settings.houseCard = {json[u"houseCard"_s][u"words"_s].toString(),
-                          json[u"houseCard"_s][u"picture"_s].toString()};
+                          trustedMediaName(json[u"houseCard"_s][u"picture"_s].toString())};
     for (const QJsonValue& text : json[u"callOuts"_s].toArray())
         if (const QString message = text.toString().trimmed(); !message.isEmpty())
             settings.callOuts << message;

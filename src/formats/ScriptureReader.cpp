@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/ScriptureReader.h"
+#include "core/base/LeavableWork.h"
 #include "formats/Osis.h"
 #include "formats/Usfm.h"
 #include "formats/VerseLines.h"
@@ -16,6 +17,7 @@ using namespace Qt::StringLiterals;
 namespace {
 
 constexpr qint64 kLargestFile = 128 * 1024 * 1024;
+constexpr qint64 kLargestTranslation = 256 * 1024 * 1024; ///< all of its files
 constexpr int kMostFiles = 2000;
 constexpr int kMostNamed = 5; // broken files in one message
 
@@ -58,7 +60,7 @@ Result<std::vector<Source>> sourcesIn(const QString& path) {
         if (!bytes)
             return tl::unexpected(bytes.error());
         if (bytes->startsWith("PK\x03\x04")) {
-            auto zip = ZipReader::open(*bytes);
+            auto zip = ZipReader::open(*bytes, kLargestTranslation);
             if (!zip)
                 return tl::unexpected(Error{zip.error().what, path, u"Use another copy of the file."_s});
             auto shared = std::make_shared<ZipReader>(std::move(*zip));
@@ -136,18 +138,31 @@ Result<ScriptureText> readTranslation(const QString& path, const ScriptureProgre
         return tl::unexpected(sources.error());
     ScriptureText all;
     std::vector<Error> errors;
+    qint64 total = 0;
     for (size_t i = 0; i < sources->size(); ++i) {
         const Source& source = (*sources)[i];
-        if (progress && !progress(int(i), int(sources->size())))
+        const auto goesOn = [&] { return !progress || progress(int(i), int(sources->size())); };
+        if (!goesOn())
             return failure(u"bringing in was stopped; nothing was changed"_s, path);
         auto bytes = source.bytes();
+        total += bytes ? bytes->size() : 0;
+        if (total > kLargestTranslation)
+            return failure(u"its files are larger than any translation"_s, path,
+                           u"Choose the folder of one translation."_s);
         if (!bytes) {
             errors.push_back(bytes.error());
             continue;
         }
-        QBuffer buffer(&*bytes);
-        buffer.open(QIODevice::ReadOnly);
-        auto file = readScripture(buffer, source.name);
+        LeavableWork<Result<ScriptureText>> reading(
+            [bytes = std::move(*bytes), name = source.name]() mutable {
+                QBuffer buffer(&bytes);
+                buffer.open(QIODevice::ReadOnly);
+                return readScripture(buffer, name);
+            });
+        auto read = reading.wait(goesOn);
+        if (!read)
+            return failure(u"bringing in was stopped; nothing was changed"_s, path);
+        auto file = std::move(*read);
         if (file)
             if (auto added = add(all, std::move(*file), source.name); !added)
                 file = tl::unexpected(added.error());

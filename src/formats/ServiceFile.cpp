@@ -1,5 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/ServiceFile.h"
+#include "core/base/MediaName.h"
+#include "core/order/ServiceBounds.h"
 #include "formats/ItemJson.h"
 #include "formats/JsonNames.h"
 #include "formats/JsonValues.h"
@@ -20,7 +22,7 @@ using namespace Qt::StringLiterals;
 namespace {
 
 constexpr qint64 kLargestZip = 64 * 1024 * 1024;
-constexpr qint64 kLargestJson = 64 * 1024 * 1024;
+constexpr qint64 kLargestJson = 32 * 1024 * 1024;
 
 } // namespace
 
@@ -114,7 +116,7 @@ Result<Service> serviceFromJson(const QJsonObject& json, const QString& where) {
     if (const auto taken = takeLooks(service, json, where); !taken)
         return tl::unexpected(taken.error());
     for (const QJsonValue& value : json[u"media"_s].toArray())
-        service.media.push_back({value[u"file"_s].toString(), value[u"title"_s].toString(),
+        service.media.push_back({trustedMediaName(value[u"file"_s].toString()), value[u"title"_s].toString(),
                                  std::max<qint64>(0, value[u"bytes"_s].toInteger())});
     QSet<ItemId> seen;
     for (const QJsonValue& value : json[u"items"_s].toArray()) {
@@ -126,6 +128,9 @@ Result<Service> serviceFromJson(const QJsonObject& json, const QString& where) {
         seen.insert(item->id);
         service.items.push_back(std::move(*item));
     }
+    if (const QString excess = excessOf(service); !excess.isEmpty())
+        return failure(u"the service has "_s + excess, where,
+                       u"The file is damaged, or was made to do harm; use another copy."_s);
     return service;
 }
 
@@ -143,15 +148,18 @@ Result<Service> readServiceZip(const ZipReader& zip, const QString& where) {
         return damaged(json.error().what, where);
     QJsonParseError error;
     const auto document = QJsonDocument::fromJson(*json, &error);
+    if (error.error != QJsonParseError::NoError)
+        return damaged(
+            u"its service.json is no JSON (%1, byte %2)"_s.arg(error.errorString()).arg(error.offset), where);
     if (!document.isObject())
-        return damaged(error.errorString(), where);
+        return damaged(u"its service.json holds no service"_s, where);
     return serviceFromJson(document.object(), where);
 }
 
 Result<Service> readServiceFile(QIODevice& device, const QString& where) {
     if (!device.isSequential() && device.size() > kLargestZip)
         return damaged(u"it is too large"_s, where);
-    const auto zip = ZipReader::open(device.read(kLargestZip + 1));
+    const auto zip = ZipReader::open(device.read(kLargestZip + 1), kLargestJson);
     if (!zip)
         return damaged(zip.error().what, where);
     return readServiceZip(*zip, where);

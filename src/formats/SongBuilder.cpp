@@ -4,6 +4,7 @@
 #include "core/song/SheetDetails.h"
 #include "core/song/SingingOrder.h"
 #include <QRegularExpression>
+#include <QSet>
 #include <algorithm>
 
 namespace mivanta {
@@ -48,10 +49,12 @@ QString lettersOf(const QString& words) {
     return letters.isEmpty() ? words : letters;
 }
 
-bool sameWords(const std::vector<Line>& a, const std::vector<Line>& b) {
-    return std::equal(a.begin(), a.end(), b.begin(), b.end(), [](const Line& x, const Line& y) {
-        return lettersOf(x.words) == lettersOf(y.words) && x.breakBefore == y.breakBefore;
-    });
+/// Equal for lines that have the same words, with the same breaks.
+QString wordsKey(const std::vector<Line>& lines) {
+    QString key;
+    for (const Line& line : lines)
+        key += (line.breakBefore ? u'/' : u'|') + lettersOf(line.words);
+    return key;
 }
 
 bool hasWords(const std::vector<Line>& lines) {
@@ -133,31 +136,41 @@ void SongBuilder::addSection(Section section) {
 
 /// The kind of a section that has no heading: a chorus when its words come again, band only when it has
 /// chords and no words, else a verse.
-PartHeading SongBuilder::headingFor(const Section& section) const {
+PartHeading SongBuilder::headingFor(const Section& section, const QString& words) const {
     if (section.heading)
         return *section.heading;
     if (!hasWords(section.lines)) {
         const bool first = &section == &m_sections.front();
         return {first ? PartKind::Intro : PartKind::Interlude, 0, {}, true};
     }
-    const auto again = std::count_if(m_sections.begin(), m_sections.end(), [&](const Section& other) {
-        return !other.heading && sameWords(other.lines, section.lines);
-    });
-    return {again > 1 ? PartKind::Chorus : PartKind::Verse, 0, {}, {}};
+    return {m_unheaded.value(words) > 1 ? PartKind::Chorus : PartKind::Verse, 0, {}, {}};
+}
+
+/// Index of a part of that name; of that number, too, unless the heading has none. -1 = there is none.
+int SongBuilder::partNamed(const PartHeading& heading) const {
+    const auto at = m_named.constFind({int(heading.kind), heading.name.toLower()});
+    if (at == m_named.cend())
+        return -1;
+    return heading.number == 0 ? at->first : at->byNumber.value(heading.number, -1);
+}
+
+/// The same among the parts with just these words.
+int SongBuilder::partLike(const PartHeading& heading, const QString& words) const {
+    for (const int index : m_byWords.value(words)) {
+        const Part& part = m_song.parts[size_t(index)];
+        if (part.kind == heading.kind && part.name.compare(heading.name, Qt::CaseInsensitive) == 0 &&
+            (part.number == heading.number || heading.number == 0))
+            return index;
+    }
+    return -1;
 }
 
 /// Index of the part that the section is: one that is there already, or a new one. -1 = names nothing.
-int SongBuilder::partFor(const Section& section) {
-    const PartHeading heading = headingFor(section);
-    const auto isNamed = [&](const Part& p) {
-        return p.kind == heading.kind && p.name.compare(heading.name, Qt::CaseInsensitive) == 0 &&
-               (p.number == heading.number || heading.number == 0);
-    };
-    for (size_t i = 0; i < m_song.parts.size(); ++i) {
-        const Part& part = m_song.parts[i];
-        if (isNamed(part) && (section.lines.empty() || sameWords(part.lines, section.lines)))
-            return int(i);
-    }
+int SongBuilder::partFor(const Section& section, const QString& words) {
+    const PartHeading heading = headingFor(section, words);
+    const int known = section.lines.empty() ? partNamed(heading) : partLike(heading, words);
+    if (known >= 0)
+        return known;
     if (section.lines.empty()) {
         warn(section.fileLine,
              QStringLiteral("a heading without words under it, for a part that was not written "
@@ -167,41 +180,56 @@ int SongBuilder::partFor(const Section& section) {
     Part part{PartId::create(), heading.kind, heading.number, heading.name, false,
               section.comment,  section.lines};
     part.bandOnly = heading.bandOnly.value_or(section.bandOnly || isBandOnlyByDefault(part));
-    const auto twin = std::find_if(m_song.parts.begin(), m_song.parts.end(), [&](const Part& p) {
-        return heading.number > 0 && p.kind == part.kind && p.name == part.name && p.number == part.number;
-    });
-    if (twin != m_song.parts.end()) {
-        for (const Part& p : m_song.parts)
-            if (p.kind == part.kind && p.name == part.name)
-                part.number = std::max(part.number, p.number + 1);
+    const int twin = heading.number > 0 ? partNamed(heading) : -1;
+    Named& named = m_named[{int(part.kind), part.name.toLower()}];
+    if (twin >= 0) {
+        part.number = named.highest + 1;
         warn(section.fileLine, QStringLiteral("%1 comes twice with different words; the second was named %2.")
-                                   .arg(twin->label(), part.label()));
+                                   .arg(m_song.parts[size_t(twin)].label(), part.label()));
     }
+    const int index = int(m_song.parts.size());
+    named.first = named.first < 0 ? index : named.first;
+    named.highest = std::max(named.highest, part.number);
+    if (!named.byNumber.contains(part.number))
+        named.byNumber.insert(part.number, index);
+    m_byWords[words].push_back(index);
     m_song.parts.push_back(std::move(part));
-    return int(m_song.parts.size()) - 1;
+    return index;
 }
 
 void SongBuilder::makeParts() {
-    for (const Section& section : m_sections)
-        if (const int part = partFor(section); part >= 0)
+    std::vector<QString> keys;
+    for (const Section& section : m_sections) {
+        keys.push_back(wordsKey(section.lines));
+        if (!section.heading)
+            ++m_unheaded[keys.back()];
+    }
+    for (size_t i = 0; i < m_sections.size(); ++i)
+        if (const int part = partFor(m_sections[i], keys[i]); part >= 0)
             m_sung.push_back(part);
 }
 
 /// Numbers the parts that have none: verses always, others when there are several of a kind.
 void SongBuilder::numberParts() {
-    for (size_t i = 0; i < m_song.parts.size(); ++i) {
-        Part& part = m_song.parts[i];
-        if (part.number > 0 || !part.name.isEmpty())
+    struct Numbers {
+        int parts = 0;
+        QSet<int> taken;
+        int next = 1;
+    };
+    QHash<PartKind, Numbers> kinds;
+    for (const Part& part : m_song.parts)
+        if (part.name.isEmpty()) {
+            ++kinds[part.kind].parts;
+            kinds[part.kind].taken.insert(part.number);
+        }
+    for (Part& part : m_song.parts) {
+        Numbers& numbers = kinds[part.kind];
+        if (part.number > 0 || !part.name.isEmpty() || (part.kind != PartKind::Verse && numbers.parts < 2))
             continue;
-        const auto sameKind = [&](const Part& p) { return p.kind == part.kind && p.name.isEmpty(); };
-        const auto count = std::count_if(m_song.parts.begin(), m_song.parts.end(), sameKind);
-        if (part.kind != PartKind::Verse && count < 2)
-            continue;
-        int number = 1;
-        while (std::any_of(m_song.parts.begin(), m_song.parts.end(),
-                           [&](const Part& p) { return sameKind(p) && p.number == number; }))
-            ++number;
-        part.number = number;
+        while (numbers.taken.contains(numbers.next))
+            ++numbers.next;
+        part.number = numbers.next;
+        numbers.taken.insert(part.number);
     }
 }
 

@@ -2,6 +2,7 @@
 #pragma once
 #include "core/song/PartHeading.h"
 #include "formats/SongReader.h"
+#include <QHash>
 
 namespace mivanta {
 
@@ -39,13 +40,24 @@ private:
     void readOrders();
     void makeOrder();
     [[nodiscard]] ReadSong finished();
-    [[nodiscard]] int partFor(const Section& section);
-    [[nodiscard]] PartHeading headingFor(const Section& section) const;
+    [[nodiscard]] int partFor(const Section& section, const QString& words);
+    [[nodiscard]] PartHeading headingFor(const Section& section, const QString& words) const;
+    [[nodiscard]] int partNamed(const PartHeading& heading) const;
+    [[nodiscard]] int partLike(const PartHeading& heading, const QString& words) const;
 
     QString m_fallbackTitle;
     Song m_song;
     std::vector<Section> m_sections;
     std::vector<int> m_sung; ///< index of the part of each section that became one
+    // What was found so far, by what it is looked for: a book of thousands of sections is read in one go.
+    struct Named {
+        int first = -1; ///< indices of parts
+        int highest = 0;
+        QHash<int, int> byNumber;
+    };
+    QHash<std::pair<int, QString>, Named> m_named; ///< by kind and name
+    QHash<QString, std::vector<int>> m_byWords;
+    QHash<QString, int> m_unheaded; ///< how many sections without a heading have these words
     std::vector<ReadWarning> m_warnings;
     struct OrderText {
         bool isUsual = true;

@@ -78,6 +78,9 @@ Result<std::vector<ReadSong>> songsFromCsv(const QString& text, const QString& w
     if (!hasTitle)
         return failure(u"the table has no column called Title"_s, where,
                        u"Name the columns in the first row."_s);
+    if (rows.size() < 2)
+        return failure(u"the table has names of columns and no songs"_s, where,
+                       u"Write each song in a row of its own."_s);
     std::vector<ReadSong> songs;
     for (size_t r = 1; r < rows.size(); ++r) {
         SongBuilder builder(u"Row %1"_s.arg(r));

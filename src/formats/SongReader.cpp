@@ -1,5 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/SongReader.h"
+#include "core/song/SongBounds.h"
+#include "formats/BoundedRead.h"
 #include "formats/ChordPro.h"
 #include "formats/OfficeText.h"
 #include "formats/PlainText.h"
@@ -34,6 +36,10 @@ Result<std::vector<ReadSong>> orNothingFound(std::vector<ReadSong> songs, const 
     if (songs.empty())
         return failure(QStringLiteral("no words of a song were found"), fileName,
                        QStringLiteral("Check that the file holds a song."));
+    for (const ReadSong& read : songs)
+        if (const QString excess = excessOf(read.song); !excess.isEmpty())
+            return failure(QStringLiteral("\u201c%1\u201d has %2").arg(read.song.title.left(60), excess),
+                           fileName, QStringLiteral("Part it into several songs."));
     return songs;
 }
 
@@ -51,14 +57,16 @@ Result<std::vector<ReadSong>> readSongs(QIODevice& device, const QString& fileNa
         if (!device.isSequential() && device.size() > kLargestOfficeFile)
             return failure(QStringLiteral("the file is too large for a song"), fileName,
                            QStringLiteral("Copy the words out of it."));
-        const auto text = officeText(device.read(kLargestOfficeFile), fileName);
+        const auto text = officeText(readUpTo(device, kLargestOfficeFile), fileName);
         return text ? orNothingFound(parsePlainText(*text, name), fileName) : tl::unexpected(text.error());
     }
     const auto decoded = readText(device, fileName, kLargestSongFile);
     if (!decoded)
         return tl::unexpected(decoded.error());
-    if (QFileInfo(fileName).suffix().toLower() == QLatin1String("csv"))
-        return songsFromCsv(decoded->text, fileName);
+    if (QFileInfo(fileName).suffix().toLower() == QLatin1String("csv")) {
+        auto rows = songsFromCsv(decoded->text, fileName);
+        return rows ? orNothingFound(std::move(*rows), fileName) : rows;
+    }
     auto songs = looksLikeChordPro(decoded->text, fileName) ? parseChordPro(decoded->text, name)
                                                             : parsePlainText(decoded->text, name);
     if (!songs.empty() && decoded->cutOff)
@@ -66,6 +74,8 @@ Result<std::vector<ReadSong>> readSongs(QIODevice& device, const QString& fileNa
             {int(decoded->text.count(u'\n')) + 1,
              QStringLiteral("the file ends in the middle of a letter; its end may be "
                             "missing. Compare it with the original.")});
+    if (!songs.empty() && !decoded->damagedLines.empty())
+        songs.front().warnings.push_back({decoded->damagedLines.front(), damagedLettersText(*decoded)});
     return orNothingFound(std::move(songs), fileName);
 }
 

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/TextDecoding.h"
+#include "formats/BoundedRead.h"
 #include <QLocale>
 #include <QStringDecoder>
 #include <array>
@@ -49,6 +50,38 @@ qsizetype binaryByte(const QByteArray& bytes) {
     return -1;
 }
 
+/// Damage in UTF-8, rather than another encoding: for each byte that fits nowhere there are several letters
+/// of more than one byte that do. Accents of Windows-1252 hardly ever make one.
+bool isMostlyUtf8(const QByteArray& bytes) {
+    constexpr qsizetype kLettersADamage = 4;
+    qsizetype letters = 0;
+    qsizetype damages = 0;
+    for (qsizetype at = 0; at < bytes.size();) {
+        const auto byte = quint8(bytes[at]);
+        const int length = byte < 0x80 ? 1 : byte >= 0xf0 ? 4 : byte >= 0xe0 ? 3 : byte >= 0xc2 ? 2 : 0;
+        bool isWhole = length > 0 && byte < 0xf5;
+        for (qsizetype i = 1; i < length && isWhole; ++i)
+            isWhole = at + i < bytes.size() && (quint8(bytes[at + i]) & 0xc0) == 0x80;
+        letters += isWhole && length > 1 ? 1 : 0;
+        damages += isWhole ? 0 : 1;
+        at += isWhole ? length : 1;
+    }
+    return damages * kLettersADamage <= letters;
+}
+
+std::vector<int> damagedLines(const QString& text) {
+    constexpr size_t kMost = 5;
+    std::vector<int> lines;
+    int line = 1;
+    for (const QChar c : text) {
+        line += c == u'\n' ? 1 : 0;
+        if (c == QChar::ReplacementCharacter && (lines.empty() || lines.back() != line) &&
+            lines.size() < kMost)
+            lines.push_back(line);
+    }
+    return lines;
+}
+
 Result<DecodedText> decodeUtf16(const QByteArray& bytes, bool little, const QString& where) {
     DecodedText result;
     result.cutOff = bytes.size() % 2 != 0;
@@ -84,12 +117,24 @@ Result<DecodedText> decodeBytes(QByteArray bytes, const QString& where) {
         if (!again.hasError() && hasLongLetters)
             return DecodedText{text, true};
     }
+    if (isMostlyUtf8(bytes)) {
+        result.damagedLines = damagedLines(result.text);
+        return result;
+    }
     result.text = fromWindows1252(bytes);
     result.isGuessed = true;
     return result;
 }
 
 } // namespace
+
+QString damagedLettersText(const DecodedText& text) {
+    QStringList lines;
+    for (const int line : text.damagedLines)
+        lines << QString::number(line);
+    return QStringLiteral("letters are damaged and stand as \uFFFD here (line %1). Mend them.")
+        .arg(lines.join(QStringLiteral(", ")));
+}
 
 Result<DecodedText> readText(QIODevice& device, const QString& where, qint64 largest) {
     const auto tooLarge = [&] {
@@ -99,7 +144,7 @@ Result<DecodedText> readText(QIODevice& device, const QString& where, qint64 lar
     };
     if (!device.isSequential() && device.size() > largest)
         return tooLarge();
-    const QByteArray bytes = device.read(largest + 1);
+    const QByteArray bytes = readUpTo(device, largest + 1);
     if (bytes.size() > largest)
         return tooLarge();
     if (!device.atEnd() || (!device.isSequential() && bytes.size() < device.size()))

@@ -53,7 +53,7 @@ bool readDetail(const QString& line, SpokenText& text) {
 
 } // namespace
 
-Result<SpokenText> readTextFile(QIODevice& device, const QString& where) {
+Result<ReadText> readTextFile(QIODevice& device, const QString& where) {
     const auto decoded = readText(device, where, kLargestText);
     if (!decoded)
         return tl::unexpected(decoded.error());
@@ -68,7 +68,8 @@ Result<SpokenText> readTextFile(QIODevice& device, const QString& where) {
     if (text.lines.empty())
         return failure(u"there are no words in this file"_s, where,
                        u"Write the words below the title, after an empty line."_s);
-    return text;
+    return ReadText{std::move(text),
+                    decoded->damagedLines.empty() ? QString() : damagedLettersText(*decoded)};
 }
 
 QString textFileOf(const SpokenText& text) {

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/ThemeFile.h"
+#include "formats/BoundedRead.h"
 #include "formats/ThemeJson.h"
 #include "formats/Zip.h"
 #include <QBuffer>
@@ -32,7 +33,7 @@ Result<QByteArray> themeFileBytes(const ThemeFile& file) {
 Result<ThemeFile> readThemeFile(QIODevice& device, const QString& where) {
     if (!device.isSequential() && device.size() > kLargestFile)
         return damaged(u"it is too large"_s, where);
-    QByteArray bytes = device.read(kLargestFile + 1);
+    QByteArray bytes = readUpTo(device, kLargestFile + 1);
     if (bytes.trimmed().startsWith('{')) {
         QBuffer buffer(&bytes);
         buffer.open(QIODevice::ReadOnly);
@@ -41,7 +42,7 @@ Result<ThemeFile> readThemeFile(QIODevice& device, const QString& where) {
             return tl::unexpected(theme.error());
         return ThemeFile{std::move(*theme), {}};
     }
-    const auto zip = ZipReader::open(bytes);
+    const auto zip = ZipReader::open(bytes, kLargestFile);
     if (!zip)
         return damaged(zip.error().what, where);
     const auto json = zip->read(kJsonEntry, kLargestJson);

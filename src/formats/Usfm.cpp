@@ -56,12 +56,24 @@ public:
                  u"Choose another file."_s);
         if (m_error)
             return tl::unexpected(*m_error);
-        return m_builder.finish();
+        ScriptureText text = m_builder.finish();
+        if (text.books.empty() && m_firstDamage)
+            return tl::unexpected(*m_firstDamage);
+        text.damages = std::move(m_damages);
+        return text;
     }
 
 private:
-    void fail(const QString& what, const QString& remedy) {
-        m_error = Error{what, QStringLiteral("%1, line %2").arg(m_where).arg(m_line), remedy};
+    [[nodiscard]] Error error(const QString& what, const QString& remedy) const {
+        return {what, QStringLiteral("%1, line %2").arg(m_where).arg(m_line), remedy};
+    }
+    void fail(const QString& what, const QString& remedy) { m_error = error(what, remedy); }
+    /// What stands here is left out, up to the next verse, chapter or book that can be read.
+    void damage(const QString& what, const QString& remedy) {
+        m_builder.endVerse();
+        m_damages.push_back({m_where, m_line, what});
+        if (!m_firstDamage)
+            m_firstDamage = error(what, remedy);
     }
 
     void words() {
@@ -136,16 +148,18 @@ private:
     }
 
     void skipMilestone() {
-        const auto end = m_text.indexOf(u"\\*"_s, m_at);
-        const auto line = m_text.indexOf(u'\n', m_at);
-        if (end >= 0 && (line < 0 || end < line))
-            m_at = end + 2;
+        qsizetype at =
+            m_at; // only to the end of its line: one that is not closed must not cost the file's length
+        while (at + 1 < m_text.size() && m_text[at] != u'\n' && m_text[at] != u'\\')
+            ++at;
+        if (at + 1 < m_text.size() && m_text[at] == u'\\' && m_text[at + 1] == u'*')
+            m_at = at + 2;
     }
 
     void close(const QString& name) {
         if (name == m_note)
             m_note.clear();
-        m_styles.removeAll(name);
+        m_styles.remove(name);
         m_attributes = m_attributes && !m_styles.isEmpty();
     }
 
@@ -192,7 +206,7 @@ private:
                 m_noteLine = m_line;
             }
         } else if (m_note.isEmpty()) {
-            m_styles << name; // of words; an unknown one changes nothing
+            m_styles.insert(name); // of words; an unknown one changes nothing
         }
     }
 
@@ -204,8 +218,9 @@ private:
         static const QSet<QString> matter{u"FRT"_s, u"BAK"_s, u"OTH"_s, u"INT"_s,
                                           u"CNC"_s, u"GLO"_s, u"TDX"_s, u"NDX"_s};
         const auto book = BookCode::fromText(code);
+        m_isLost = !book;
         if (!book) {
-            fail(u"\\id is not followed by a book's code of three letters"_s, u"Write it as \\id LUK."_s);
+            damage(u"\\id is not followed by a book's code of three letters"_s, u"Write it as \\id LUK."_s);
             return;
         }
         m_isMatter = matter.contains(code);
@@ -215,7 +230,7 @@ private:
 
     void bookName(const QString& marker) {
         const QString name = restOfLine();
-        if (!m_builder.hasBook() || m_isMatter || name.isEmpty())
+        if (!m_builder.hasBook() || isOutside() || name.isEmpty())
             return;
         ScriptureBook& book = m_builder.book();
         if (marker == u"h" && book.name.isEmpty())
@@ -235,12 +250,13 @@ private:
         startParagraph(true, {});
         const QString text = nextWord();
         const int number = numberOf(text);
-        if (number == 0)
-            fail(u"\\c is followed by \u201c%1\u201d, which is no chapter"_s.arg(text),
-                 u"Mend the file, or take it out."_s);
-        else if (!m_builder.hasBook() && !m_isMatter)
+        m_isChapterLost = number == 0;
+        if (m_isChapterLost)
+            damage(u"\\c is followed by \u201c%1\u201d, which is no chapter"_s.arg(text),
+                   u"Mend the file, or take it out."_s);
+        else if (!m_hasId)
             fail(u"a chapter stands before any \\id"_s, u"Begin the file with \\id and the book's code."_s);
-        else if (!m_isMatter)
+        else if (!isOutside())
             m_builder.startChapter(number);
         m_isHeading = false;
         m_builder.startPiece(VerseStart::Paragraph);
@@ -256,17 +272,20 @@ private:
         const auto match = form.match(text);
         const int first = numberOf(match.capturedView(1));
         const int last = match.capturedView(3).isEmpty() ? first : numberOf(match.capturedView(3));
-        if (m_isMatter)
+        if (isOutside() || m_isChapterLost)
             return;
         if (first == 0 || last < first)
-            fail(u"\\v is followed by \u201c%1\u201d, which is no verse"_s.arg(text),
-                 u"Mend the file, or take it out."_s);
+            damage(u"\\v is followed by \u201c%1\u201d, which is no verse"_s.arg(text),
+                   u"Mend the file, or take it out."_s);
         else if (!m_builder.hasBook() || m_builder.chapter() == 0)
-            fail(u"verse %1 stands before any chapter"_s.arg(first),
-                 u"Put \\c and the chapter's number before it."_s);
+            damage(u"verse %1 stands before any chapter"_s.arg(first),
+                   u"Put \\c and the chapter's number before it."_s);
         else
             m_builder.startVerse(first, last, m_line, !match.capturedView(2).isEmpty());
     }
+
+    /// Nothing here is scripture, or nobody knows of which book.
+    [[nodiscard]] bool isOutside() const { return m_isMatter || m_isLost; }
 
     const QString& m_text;
     QString m_where;
@@ -274,13 +293,17 @@ private:
     qsizetype m_at = 0;
     int m_line = 1;
     bool m_hasId = false;
-    bool m_isMatter = false;   // front matter and the like: no scripture
+    bool m_isMatter = false; // front matter and the like: no scripture
+    bool m_isLost = false;   // the book's code cannot be read
+    bool m_isChapterLost = false;
     bool m_isHeading = true;   // words of this paragraph are not scripture's own
     bool m_attributes = false; // behind the bar of a word's attributes
     QString m_note;            // the note that is open; empty = none
     int m_noteLine = 0;
-    QStringList m_styles;
-    std::optional<Error> m_error;
+    QSet<QString> m_styles; // that are open
+    std::vector<ScriptureDamage> m_damages;
+    std::optional<Error> m_firstDamage;
+    std::optional<Error> m_error; // nothing of the file can be read
 };
 
 } // namespace
@@ -292,6 +315,8 @@ Result<ScriptureText> readUsfm(QIODevice& device, const QString& where) {
     auto read = Reader(text->text, where).run();
     if (read && text->cutOff)
         read->warnings.push_back({where, 0, u"the file ends in the middle of a letter"_s});
+    if (read && !text->damagedLines.empty())
+        read->warnings.push_back({where, text->damagedLines.front(), damagedLettersText(*text)});
     if (read && text->isGuessed)
         read->warnings.push_back(
             {where, 0, u"the file is no UTF-8; it was read as Windows-1252, so look at its accents"_s});

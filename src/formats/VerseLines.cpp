@@ -140,6 +140,8 @@ Result<ScriptureText> readVerseLines(QIODevice& device, const QString& where) {
     if (!text)
         return tl::unexpected(text.error());
     auto read = Reader(where).run(text->text);
+    if (read && !text->damagedLines.empty())
+        read->warnings.push_back({where, text->damagedLines.front(), damagedLettersText(*text)});
     if (read && text->isGuessed)
         read->warnings.push_back(
             {where, 0, u"the file is no UTF-8; it was read as Windows-1252, so look at its accents"_s});

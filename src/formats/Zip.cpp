@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/Zip.h"
 #include <QFile>
+#include <QFileInfo>
 #include <QScopeGuard>
 #include <QSet>
 #include <utility>
@@ -12,13 +13,15 @@ using namespace Qt::StringLiterals;
 
 namespace {
 constexpr qint64 kBlock = 1 << 20;
-}
+/// Each entry says of itself, at its begin and in the list at the end, the same.
+constexpr int kOpening = ZIP_RDONLY | ZIP_CHECKCONS;
+} // namespace
 
 void ZipReader::Closer::operator()(zip* archive) const {
     zip_discard(archive);
 }
 
-Result<ZipReader> ZipReader::open(QByteArray bytes) {
+Result<ZipReader> ZipReader::open(QByteArray bytes, qint64 mostBytes) {
     ZipReader reader;
     reader.m_bytes = std::make_shared<const QByteArray>(std::move(bytes));
     zip_error_t error;
@@ -26,12 +29,14 @@ Result<ZipReader> ZipReader::open(QByteArray bytes) {
     const auto finishError = qScopeGuard([&] { zip_error_fini(&error); });
     zip_source_t* source = zip_source_buffer_create(reader.m_bytes->constData(),
                                                     zip_uint64_t(reader.m_bytes->size()), 0, &error);
-    reader.m_archive.reset(source ? zip_open_from_source(source, ZIP_RDONLY, &error) : nullptr);
+    reader.m_archive.reset(source ? zip_open_from_source(source, kOpening, &error) : nullptr);
     if (!reader.m_archive) {
         if (source)
             zip_source_free(source);
         return failure(QString::fromUtf8(zip_error_strerror(&error)));
     }
+    if (auto fine = reader.checkSizes(reader.m_bytes->size(), mostBytes); !fine)
+        return tl::unexpected(fine.error());
     return reader;
 }
 
@@ -47,17 +52,48 @@ QStringList ZipReader::entries() const {
     return names;
 }
 
-Result<ZipReader> ZipReader::openFile(const QString& path) {
+Result<ZipReader> ZipReader::openFile(const QString& path, qint64 mostBytes) {
     ZipReader reader;
     int error = 0;
-    reader.m_archive.reset(zip_open(QFile::encodeName(path).constData(), ZIP_RDONLY, &error));
+    reader.m_archive.reset(zip_open(QFile::encodeName(path).constData(), kOpening, &error));
     if (!reader.m_archive) {
         zip_error_t why;
         zip_error_init_with_code(&why, error);
         const auto finish = qScopeGuard([&] { zip_error_fini(&why); });
         return failure(QString::fromUtf8(zip_error_strerror(&why)));
     }
+    if (auto fine = reader.checkSizes(QFileInfo(path).size(), mostBytes); !fine)
+        return tl::unexpected(fine.error());
     return reader;
+}
+
+Result<ZipReader::Sizes> ZipReader::sizes() const {
+    Sizes sum;
+    constexpr zip_uint64_t kMost = zip_uint64_t(1) << 42; // far below what a sum of them could overflow
+    const zip_int64_t count = zip_get_num_entries(m_archive.get(), 0);
+    for (zip_uint64_t i = 0; i < zip_uint64_t(count); ++i) {
+        zip_stat_t stat;
+        if (zip_stat_index(m_archive.get(), i, 0, &stat) != 0 || !(stat.valid & ZIP_STAT_SIZE) ||
+            !(stat.valid & ZIP_STAT_COMP_SIZE))
+            return failure(u"its entry %1 is damaged"_s.arg(i + 1));
+        if (stat.size > kMost || stat.comp_size > kMost)
+            return failure(u"it unpacks to more than it may"_s);
+        sum.unpacked += qint64(stat.size);
+        sum.packed += qint64(stat.comp_size);
+    }
+    return sum;
+}
+
+Result<void> ZipReader::checkSizes(qint64 fileBytes, qint64 mostBytes) {
+    const auto sum = sizes();
+    if (!sum)
+        return tl::unexpected(sum.error());
+    if (sum->packed > fileBytes)
+        return failure(u"its entries lie over one another"_s);
+    if (sum->unpacked > mostBytes)
+        return failure(u"it unpacks to more than it may"_s);
+    m_mayBeRead = mostBytes;
+    return {};
 }
 
 /// An entry that is being read.
@@ -84,6 +120,12 @@ struct ZipReader::Opened {
             return failure(QString::fromUtf8(zip_strerror(archive)));
         return opened;
     }
+
+    /// All of it was read and is as it was packed: the checksum is compared when the end is read.
+    [[nodiscard]] bool isWhole() const {
+        char behind = 0;
+        return zip_fread(file, &behind, 1) == 0;
+    }
 };
 
 qint64 ZipReader::sizeOf(const QString& entry) const {
@@ -94,14 +136,16 @@ qint64 ZipReader::sizeOf(const QString& entry) const {
 }
 
 Result<QByteArray> ZipReader::read(const QString& entry, qint64 largest) const {
-    if (sizeOf(entry) > largest)
+    if (sizeOf(entry) > std::min(largest, m_mayBeRead))
         return failure(u"its %1 is too large"_s.arg(entry));
     auto opened = Opened::entry(m_archive.get(), entry);
     if (!opened)
         return tl::unexpected(opened.error());
     QByteArray bytes(qsizetype(opened->stat.size), Qt::Uninitialized);
-    if (zip_fread(opened->file, bytes.data(), opened->stat.size) != zip_int64_t(opened->stat.size))
-        return failure(u"its %1 ends too early"_s.arg(entry));
+    m_mayBeRead -= bytes.size();
+    if (zip_fread(opened->file, bytes.data(), opened->stat.size) != zip_int64_t(opened->stat.size) ||
+        !opened->isWhole())
+        return failure(u"its %1 is damaged"_s.arg(entry));
     return bytes;
 }
 
@@ -119,8 +163,7 @@ Result<void> ZipReader::copy(const QString& entry, QIODevice& to) const {
             return failure(u"%1 could not be written: %2"_s.arg(entry, to.errorString()));
         left -= got;
     }
-    // The checksum is compared when the end is read.
-    if (zip_fread(opened->file, block.data(), 1) != 0)
+    if (!opened->isWhole())
         return failure(u"its %1 is damaged"_s.arg(entry));
     return {};
 }
@@ -146,34 +189,24 @@ bool isLink(zip* archive, zip_uint64_t index) {
 
 } // namespace
 
-Result<void> ZipReader::checkSafe(qint64 mostBytes, int mostTimes) const {
+Result<void> ZipReader::checkSafe(int mostTimes) const {
     QSet<QString> seen;
-    qint64 bytes = 0;
-    qint64 packed = 0;
-    const zip_int64_t count = zip_get_num_entries(m_archive.get(), 0);
-    for (zip_uint64_t i = 0; i < zip_uint64_t(count); ++i) {
-        const QString name = QString::fromUtf8(zip_get_name(m_archive.get(), i, 0));
+    const QStringList names = entries();
+    for (qsizetype i = 0; i < names.size(); ++i) {
+        const QString& name = names[i];
         if (leadsOut(name))
             return failure(u"it holds \u201c%1\u201d, a name that leads out of its folder"_s.arg(name));
-        if (isLink(m_archive.get(), i))
+        if (isLink(m_archive.get(), zip_uint64_t(i)))
             return failure(u"it holds the link \u201c%1\u201d"_s.arg(name));
         if (seen.contains(name))
             return failure(u"it holds \u201c%1\u201d twice"_s.arg(name));
         seen.insert(name);
-        zip_stat_t stat;
-        if (zip_stat_index(m_archive.get(), i, 0, &stat) != 0 || !(stat.valid & ZIP_STAT_SIZE) ||
-            !(stat.valid & ZIP_STAT_COMP_SIZE))
-            return failure(u"its \u201c%1\u201d is damaged"_s.arg(name));
-        // Each is compared before it is added, so that sums cannot overflow.
-        if (stat.size > zip_uint64_t(mostBytes) || stat.comp_size > zip_uint64_t(mostBytes))
-            return failure(u"it unpacks to more than it may"_s);
-        bytes += qint64(stat.size);
-        packed += qint64(stat.comp_size);
-        if (bytes > mostBytes)
-            return failure(u"it unpacks to more than it may"_s);
     }
+    const auto sum = sizes();
+    if (!sum)
+        return tl::unexpected(sum.error());
     constexpr qint64 kSmall = 16 << 20; // words pack well
-    if (bytes > kSmall && bytes / mostTimes > packed)
+    if (sum->unpacked > kSmall && sum->unpacked / mostTimes > sum->packed)
         return failure(u"it grows far too much when it is unpacked"_s);
     return {};
 }

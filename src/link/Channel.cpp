@@ -2,9 +2,13 @@
 #include "link/Channel.h"
 #include <QCryptographicHash>
 #include <QDir>
+#include <QFileInfo>
 #include <QLoggingCategory>
 #include <QStandardPaths>
 #include <QtEndian>
+#include <csignal>
+#include <sys/socket.h>
+#include <unistd.h>
 
 namespace mivanta {
 
@@ -53,7 +57,7 @@ void Channel::read() {
         const quint32 length = qFromBigEndian<quint32>(m_buffer.constData());
         if (length > kLargestMessage) {
             qCWarning(lcLink) << "a message of" << length << "bytes was refused";
-            m_socket->abort();
+            refuse();
             return;
         }
         if (m_buffer.size() < qsizetype(sizeof length) + qsizetype(length))
@@ -62,15 +66,31 @@ void Channel::read() {
         m_buffer.remove(0, sizeof length + length);
         if (!message) {
             qCWarning(lcLink) << "bytes that are no message were refused";
-            m_socket->abort();
+            refuse();
             return;
         }
         Q_EMIT received(*message);
     }
 }
 
+void Channel::refuse() {
+    m_buffer.clear();
+    Q_EMIT nonsense();
+    m_socket->abort();
+}
+
+void Channel::killPeer() const {
+    ucred peer{};
+    socklen_t size = sizeof peer;
+    if (::getsockopt(int(m_socket->socketDescriptor()), SOL_SOCKET, SO_PEERCRED, &peer, &size) == 0 &&
+        peer.uid == ::getuid() && peer.pid > 1 && peer.pid != ::getpid())
+        ::kill(peer.pid, SIGKILL);
+}
+
 QString sessionFolder(const QString& libraryFolder) {
-    const QString absolute = QDir(libraryFolder).absolutePath();
+    QString absolute = QFileInfo(libraryFolder).canonicalFilePath(); // also when it is reached by a link
+    if (absolute.isEmpty())
+        absolute = QDir(libraryFolder).absolutePath();
     const QByteArray hash =
         QCryptographicHash::hash(absolute.toUtf8(), QCryptographicHash::Sha1).toHex().left(12);
     const QString folder = QStandardPaths::writableLocation(QStandardPaths::RuntimeLocation) +

@@ -18,13 +18,17 @@ public:
     void close();
     /// Waits until the other end has closed it, or the time is over.
     void waitUntilClosed(int milliseconds);
+    /// Ends the program at the other end, when it is another one of this user's.
+    void killPeer() const;
 
 Q_SIGNALS:
     void received(const Message& message);
+    void nonsense(); ///< closed() follows: what came is no message
     void closed();
 
 private:
     void read();
+    void refuse();
 
     QLocalSocket* m_socket;
     QByteArray m_buffer;

@@ -2,6 +2,7 @@
 #include "link/FrameBoard.h"
 #include <atomic>
 #include <cstring>
+#include <fcntl.h>
 
 namespace mivanta {
 
@@ -31,11 +32,18 @@ uchar* pixels(uchar* memory, int slot) {
 Result<std::unique_ptr<FrameBoard>> FrameBoard::create(const QString& path) {
     std::unique_ptr<FrameBoard> board(new FrameBoard(path));
     QFile::remove(path); // readers of the old file keep it until they let go
-    if (!board->m_file.open(QIODevice::ReadWrite) || !board->m_file.resize(kSlotBytes * kSlots) ||
-        !board->map())
-        return failure(
-            QStringLiteral("the small pictures could not be shared: ") + board->m_file.errorString(), path);
-    return board;
+    // Its room is had before it is mapped: a page that finds none would end the player with a signal.
+    QString problem;
+    if (!board->m_file.open(QIODevice::ReadWrite))
+        problem = board->m_file.errorString();
+    else if (::posix_fallocate(board->m_file.handle(), 0, kSlotBytes * kSlots) != 0)
+        problem = QStringLiteral("there is no room");
+    else if (!board->map())
+        problem = board->m_file.errorString();
+    else
+        return board;
+    QFile::remove(path);
+    return failure(QStringLiteral("the small pictures could not be shared: ") + problem, path);
 }
 
 Result<std::unique_ptr<FrameBoard>> FrameBoard::open(const QString& path) {
@@ -76,7 +84,8 @@ FrameBoard::Picture FrameBoard::read(int slot) const {
         if (before == 0)
             return {};
         const QSize size(int(head->width), int(head->height));
-        if (before % 2 != 0 || size.width() > kWidth || size.height() > kHeight)
+        if (before % 2 != 0 || size.width() < 1 || size.height() < 1 || size.width() > kWidth ||
+            size.height() > kHeight)
             continue;
         Picture picture{size, QByteArray(reinterpret_cast<const char*>(pixels(m_memory, slot)),
                                          qsizetype(size.width()) * size.height() * 4)};

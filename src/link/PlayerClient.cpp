@@ -13,6 +13,7 @@ constexpr int kLaunchPatienceMs = 5000;
 constexpr int kMostLaunches = 5; // in a row without a welcome
 constexpr int kQuickDeathMs = 1000;
 constexpr int kRestMs = 500;
+constexpr int kNonsenseMs = 60'000; // once may be an accident, twice in this time is not
 } // namespace
 
 PlayerClient::PlayerClient(Setup setup, QObject* parent) : QObject(parent), m_setup(std::move(setup)) {
@@ -64,6 +65,7 @@ void PlayerClient::launch() {
 void PlayerClient::connected(QLocalSocket* socket) {
     m_channel = new Channel(socket, this);
     connect(m_channel, &Channel::received, this, &PlayerClient::obey);
+    connect(m_channel, &Channel::nonsense, this, &PlayerClient::distrust);
     connect(m_channel, &Channel::closed, this, [this] {
         m_channel->deleteLater();
         m_channel = nullptr;
@@ -78,6 +80,8 @@ void PlayerClient::connected(QLocalSocket* socket) {
         m_quickDeaths =
             m_sinceWelcome.isValid() && m_sinceWelcome.elapsed() < kQuickDeathMs ? m_quickDeaths + 1 : 0;
         Q_EMIT lost();
+        if (std::exchange(m_isDistrusted, false))
+            Q_EMIT talkedNonsense();
         if (m_quickDeaths > kMostLaunches)
             m_retry.start(kRestMs);
         else
@@ -134,6 +138,14 @@ void PlayerClient::obey(const Message& received) {
     } else if (const auto* keep = std::get_if<message::Keep>(&received)) {
         Q_EMIT stateChanged(keep->state);
     }
+}
+
+/// The player's memory may be damaged: its pictures stay until it is sure that it has to be another one.
+void PlayerClient::distrust() {
+    m_isDistrusted = !m_sinceNonsense.isValid() || m_sinceNonsense.elapsed() > kNonsenseMs;
+    if (!m_isDistrusted && m_setup.hello.isDesk)
+        m_channel->killPeer();
+    m_sinceNonsense.start();
 }
 
 void PlayerClient::order(const Message& message) {

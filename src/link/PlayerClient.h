@@ -65,7 +65,10 @@ Q_SIGNALS:
     void replaced();     ///< a player of this build is there: it has no pictures yet
     /// The kept state as other desks change it (for observers).
     void stateChanged(const QByteArray& state);
-    void lost();                            ///< the player died and is being started again
+    void lost(); ///< the player died and is being started again
+    /// Behind lost(): what came was no message, and the player is asked again. One that goes on so is ended
+    /// and started again.
+    void talkedNonsense();
     void refused();                         ///< other desks run this player
     void failed(const QString& whatAndWhy); ///< the player cannot be started
 
@@ -74,6 +77,7 @@ private:
     void launch();
     void connected(QLocalSocket* socket);
     void obey(const Message& message);
+    void distrust();
     void resend();
     void order(const Message& message);
 
@@ -85,12 +89,14 @@ private:
     QTimer m_retry;
     QElapsedTimer m_sinceLaunch;
     QElapsedTimer m_sinceWelcome;
+    QElapsedTimer m_sinceNonsense;
     int m_launches = 0;
     int m_quickDeaths = 0;
     bool m_welcomedOnce = false;
     bool m_over = false;
     bool m_isStranger = false;
-    bool m_replaces = false; ///< a stranger was ended, and its successor has not come yet
+    bool m_isDistrusted = false; ///< the connection ends because what came was no message
+    bool m_replaces = false;     ///< a stranger was ended, and its successor has not come yet
     std::optional<message::SetOutputs> m_outputs;
     std::map<QString, Scene> m_shown; ///< the last picture ordered for each output
     message::Sound m_sound;           ///< the last one ordered

@@ -11,7 +11,11 @@ QDataStream& operator<<(QDataStream& s, const Hello& m) {
     return s << m.isDesk << m.program << m.arguments << m.pictures << m.pictureCache << m.build;
 }
 QDataStream& operator>>(QDataStream& s, Hello& m) {
-    return s >> m.isDesk >> m.program >> m.arguments >> m.pictures >> m.pictureCache >> m.build;
+    using mivanta::operator>>;
+    std::vector<QString> arguments; // QStringList has the same form, and makes room for as many as are said
+    s >> m.isDesk >> m.program >> arguments >> m.pictures >> m.pictureCache >> m.build;
+    m.arguments = QStringList(arguments.begin(), arguments.end());
+    return s;
 }
 QDataStream& operator<<(QDataStream& s, const SetOutputs& m) {
     return s << m.outputs << m.deskMonitor;

@@ -1,12 +1,67 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "link/SceneCodec.h"
+#include "core/base/MediaName.h"
 #include "core/theme/LookProperty.h"
 #include <QCryptographicHash>
 #include <QIODevice>
+#include <algorithm>
+#include <cmath>
 
 namespace mivanta {
 
 namespace {
+
+// Nothing that is read is used before it was seen to be possible, whoever sent it.
+
+void refuse(QDataStream& stream) {
+    stream.setStatus(QDataStream::ReadCorruptData);
+}
+
+constexpr int kLargestSide = 16'384; // px
+constexpr int kMostElsewhere = 64;
+
+bool isFine(double number) {
+    return std::isfinite(number);
+}
+bool isFine(const QPointF& point) {
+    return isFine(point.x()) && isFine(point.y());
+}
+bool isFine(const QRectF& box) {
+    return isFine(box.topLeft()) && isFine(box.width()) && isFine(box.height());
+}
+bool isFine(const std::vector<GradientStop>& stops) {
+    return std::all_of(stops.begin(), stops.end(), [](const GradientStop& stop) { return isFine(stop.at); });
+}
+template <typename Other>
+bool isFine(const Other&) {
+    return true;
+}
+bool isFine(QSize size) {
+    return size.width() >= 1 && size.height() >= 1 && size.width() <= kLargestSide &&
+           size.height() <= kLargestSide;
+}
+
+/// The last value of each kind of choice that is sent.
+template <typename Enum>
+constexpr Enum kLast = Enum();
+template <>
+constexpr auto kLast<Curtain> = Curtain::Black;
+template <>
+constexpr auto kLast<ObjectKind> = ObjectKind::Screen;
+template <>
+constexpr auto kLast<HorizontalAlign> = HorizontalAlign::Right;
+template <>
+constexpr auto kLast<ShownKind> = ShownKind::Picture;
+template <>
+constexpr auto kLast<OutputKind> = OutputKind::Stream;
+template <>
+constexpr auto kLast<PlaceKind> = PlaceKind::Closed;
+template <>
+constexpr auto kLast<Turn> = Turn::Left;
+template <>
+constexpr auto kLast<Ground> = Ground::SeeThrough;
+template <>
+constexpr auto kLast<Placement::Kind> = Placement::Kind::Closed;
 
 template <typename Enum>
 struct AsByte {
@@ -22,7 +77,10 @@ template <typename Enum>
 QDataStream& operator>>(QDataStream& stream, AsByte<Enum>&& wrapped) {
     quint8 byte = 0;
     stream >> byte;
-    wrapped.value = Enum(byte);
+    if (byte > quint8(kLast<Enum>))
+        refuse(stream);
+    else
+        wrapped.value = Enum(byte);
     return stream;
 }
 
@@ -93,8 +151,25 @@ QDataStream& operator>>(QDataStream& stream, RoleLook& r) {
 QDataStream& operator<<(QDataStream& stream, const SceneRow& r) {
     return stream << r.text << r.chords << r.emphasis << r.numbers << r.colour << r.beside << r.startsLine;
 }
+namespace {
+
+/// `mayHaveOther`: what stands beside a row has none beside it.
+void read(QDataStream& stream, SceneRow& r, bool mayHaveOther) {
+    quint32 others = 0;
+    stream >> r.text >> r.chords >> r.emphasis >> r.numbers >> r.colour >> others;
+    if (others > (mayHaveOther ? 1U : 0U))
+        refuse(stream);
+    for (quint32 i = 0; i < others && stream.status() == QDataStream::Ok; ++i)
+        read(stream, r.beside.emplace_back(), false);
+    stream >> r.startsLine;
+}
+
+} // namespace
+
 QDataStream& operator>>(QDataStream& stream, SceneRow& r) {
-    return stream >> r.text >> r.chords >> r.emphasis >> r.numbers >> r.colour >> r.beside >> r.startsLine;
+    r.beside.clear();
+    read(stream, r, true);
+    return stream;
 }
 
 QDataStream& operator<<(QDataStream& stream, const LookChoiceIndex& choice) {
@@ -113,9 +188,14 @@ QDataStream& operator<<(QDataStream& stream, const SlideObject& o) {
                   << o.roundness << o.fadeIn << o.fadeOut;
 }
 QDataStream& operator>>(QDataStream& stream, SlideObject& o) {
-    return stream >> asByte(o.kind) >> o.box >> o.rotation >> o.opacity >> o.inFront >> o.picture >> o.text >>
-           o.size >> o.weight >> asByte(o.align) >> o.colour >> o.edgeColour >> o.edgeWidth >> o.roundness >>
-           o.fadeIn >> o.fadeOut;
+    stream >> asByte(o.kind) >> o.box >> o.rotation >> o.opacity >> o.inFront >> o.picture >> o.text;
+    o.picture = trustedMediaName(o.picture);
+    stream >> o.size >> o.weight >> asByte(o.align) >> o.colour >> o.edgeColour >> o.edgeWidth >>
+        o.roundness >> o.fadeIn >> o.fadeOut;
+    if (!isFine(o.box) || !isFine(double(o.rotation)) || !isFine(double(o.opacity)) ||
+        !isFine(double(o.size)) || !isFine(double(o.edgeWidth)) || !isFine(double(o.roundness)))
+        refuse(stream);
+    return stream;
 }
 
 QDataStream& operator<<(QDataStream& stream, const Look& look) {
@@ -127,7 +207,15 @@ QDataStream& operator<<(QDataStream& stream, const Look& look) {
 QDataStream& operator>>(QDataStream& stream, Look& look) {
     for (const LookProperty& property : lookProperties()) {
         LookValue value = property.get(look); // of the property's type
-        std::visit([&](auto& read) { stream >> read; }, value);
+        std::visit(
+            [&](auto& read) {
+                stream >> read;
+                if (!isFine(read))
+                    refuse(stream);
+            },
+            value);
+        if (property.isMedium)
+            value = trustedMediaName(std::get<QString>(value));
         property.set(look, value);
     }
     return stream;
@@ -185,11 +273,29 @@ QDataStream& operator<<(QDataStream& stream, const Scene& scene) {
     return stream;
 }
 
+namespace {
+
+/// `mayShowOthers`: a picture in a picture has none in it.
+void read(QDataStream& stream, Scene& scene, bool mayShowOthers) {
+    stream >> scene.output >> scene.size >> scene.look >> scene.fontSize >> scene.rows >>
+        scene.roomForChords >> scene.credit >> scene.besideWords >> scene.stageNote >>
+        asByte(scene.curtain) >> scene.callOut >> scene.ground >> scene.isTestCard;
+    quint32 others = 0;
+    stream >> others;
+    if (!isFine(scene.size) || scene.fontSize < 0 || scene.fontSize > kLargestSide ||
+        others > (mayShowOthers ? quint32(kMostElsewhere) : 0))
+        refuse(stream);
+    for (quint32 i = 0; i < others && stream.status() == QDataStream::Ok; ++i)
+        read(stream, scene.elsewhere.emplace_back(), false);
+    stream >> scene.origin;
+}
+
+} // namespace
+
 QDataStream& operator>>(QDataStream& stream, Scene& scene) {
-    return stream >> scene.output >> scene.size >> scene.look >> scene.fontSize >> scene.rows >>
-           scene.roomForChords >> scene.credit >> scene.besideWords >> scene.stageNote >>
-           asByte(scene.curtain) >> scene.callOut >> scene.ground >> scene.isTestCard >> scene.elsewhere >>
-           scene.origin;
+    scene.elsewhere.clear();
+    read(stream, scene, true);
+    return stream;
 }
 
 QDataStream& operator<<(QDataStream& stream, const MonitorIdentity& i) {
@@ -214,6 +320,9 @@ QDataStream& operator>>(QDataStream& stream, OutputShape& s) {
     double right = 0;
     double bottom = 0;
     stream >> asByte(s.turn) >> s.isMirrored >> s.isFlipped >> left >> top >> right >> bottom;
+    for (const double margin : {left, top, right, bottom})
+        if (!(margin >= 0 && margin <= 100))
+            refuse(stream);
     s.margins = {left, top, right, bottom};
     return stream;
 }
@@ -225,9 +334,11 @@ QDataStream& operator<<(QDataStream& stream, const Output& o) {
 }
 
 QDataStream& operator>>(QDataStream& stream, Output& o) {
-    return stream >> o.name >> asByte(o.kind) >> o.size >> o.linesAtMost >> o.ownSteps >> o.showsChords >>
-           o.showsBandOnly >> o.place >> o.shape >> asByte(o.ground) >> o.keyColour >> o.isAbove >>
-           o.hidesPointer;
+    stream >> o.name >> asByte(o.kind) >> o.size;
+    if (!isFine(o.size))
+        refuse(stream);
+    return stream >> o.linesAtMost >> o.ownSteps >> o.showsChords >> o.showsBandOnly >> o.place >> o.shape >>
+           asByte(o.ground) >> o.keyColour >> o.isAbove >> o.hidesPointer;
 }
 
 QDataStream& operator<<(QDataStream& stream, const Monitor& m) {

@@ -3,6 +3,7 @@
 #include "core/run/Placement.h"
 #include "core/run/Shown.h"
 #include <QDataStream>
+#include <QIODevice>
 
 namespace mivanta {
 
@@ -38,6 +39,8 @@ QDataStream& operator>>(QDataStream& stream, std::vector<T>& values) {
     quint32 count = 0;
     stream >> count;
     values.clear();
+    if (qint64(count) > stream.device()->bytesAvailable()) // each takes a byte at least
+        stream.setStatus(QDataStream::ReadCorruptData);
     for (quint32 i = 0; i < count && stream.status() == QDataStream::Ok; ++i)
         stream >> values.emplace_back();
     return stream;

@@ -23,6 +23,8 @@ Mpv makeMpv(const std::vector<std::pair<QByteArray, QByteArray>>& more) {
         {"autoload-files", "no"},
         {"audio-display", "no"},
         {"load-unsafe-playlists", "no"},
+        {"demuxer", "lavf"}, // no lists, no discs, no addresses of mpv's own
+        {"access-references", "no"},
         {"demuxer-lavf-o", "protocol_whitelist=file"},
         {"resume-playback", "no"},
         {"audio-client-name", "Mivanta"},

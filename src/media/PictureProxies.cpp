@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "media/PictureProxies.h"
+#include "core/base/MediaName.h"
 #include <QDir>
 #include <QFileInfo>
 #include <QImageReader>
@@ -15,6 +16,7 @@ using namespace Qt::StringLiterals;
 namespace {
 
 constexpr int kKnownKb = 96 * 1024;
+constexpr qint64 kMostBytesInPasses = 600LL * 1000 * 1000; ///< of a picture that is not read row by row
 constexpr int kPatienceMs =
     700; // more than nearly every picture takes; then the disk of another one may hang
 constexpr double kLongest = 2.5; // times the screen's width, of a picture much wider than the screen
@@ -56,8 +58,8 @@ bool isPictureReader(const char* reader) {
 }
 
 tl::unexpected<Error> noPicture(const QString& why, const QString& path) {
-    return failure(u"this is no picture that can be shown: "_s + why, path,
-                   u"Save it as JPEG or PNG and bring that in."_s);
+    return failure(u"this is no picture that can be shown: "_s + (why.isEmpty() ? u"it is damaged"_s : why),
+                   path, u"Save it as JPEG or PNG and bring that in."_s);
 }
 
 Result<Picture> opened(const QString& path) {
@@ -74,7 +76,29 @@ Result<Picture> opened(const QString& path) {
     const qint64 pixels = qint64(vips_image_get_width(image.get())) * vips_image_get_height(image.get());
     if (pixels <= 0 || pixels > kMostPixels)
         return noPicture(u"it has %1 million pixels"_s.arg(pixels / 1'000'000), path);
+    // One that comes in several passes is in memory as a whole before its first row is known.
+    const bool isInPasses = vips_image_get_typeof(image.get(), "interlaced") != 0 ||
+                            vips_image_get_typeof(image.get(), "jpeg-multiscan") != 0;
+    const qint64 bytes = pixels * qint64(VIPS_IMAGE_SIZEOF_PEL(image.get()));
+    if (isInPasses && bytes > kMostBytesInPasses)
+        return noPicture(u"it would take %1 MB of memory"_s.arg(bytes / 1'000'000), path);
     return image;
+}
+
+/// Decodes all of it, in small, and fails where it is cut off or damaged.
+Result<void> decodesWhole(const QString& path) {
+    constexpr int kSmall = 32;
+    VipsImage* out = nullptr;
+    if (vips_thumbnail(QFile::encodeName(path).constData(), &out, kSmall, "fail_on", VIPS_FAIL_ON_TRUNCATED,
+                       nullptr) != 0)
+        return noPicture(lastError(), path);
+    const Picture thumbnail(out);
+    size_t length = 0;
+    const std::unique_ptr<void, decltype(&g_free)> data(vips_image_write_to_memory(thumbnail.get(), &length),
+                                                        &g_free);
+    if (!data)
+        return noPicture(lastError(), path);
+    return {};
 }
 
 QSize sizeOf(VipsImage* image) {
@@ -144,6 +168,11 @@ Result<PictureFacts> lookAtPicture(const QString& path) {
     return PictureFacts{sizeOf(image->get()), bool(vips_image_hasalpha(image->get()))};
 }
 
+Result<void> checkPicture(const QString& path) {
+    const auto facts = lookAtPicture(path);
+    return facts ? decodesWhole(path) : tl::unexpected(facts.error());
+}
+
 PictureProxies::PictureProxies(QString pictureFolder, QString cacheFolder, qint64 mostCacheBytes)
     : m_pictures(std::move(pictureFolder)),
       m_cache(std::move(cacheFolder)),
@@ -169,8 +198,8 @@ QSize coveredFor(QSize size) {
 } // namespace
 
 QString PictureProxies::proxyPathOf(const QString& name, QSize covered) const {
-    const bool isName = !name.isEmpty() && !name.contains(u'/');
-    return isName ? u"%1/%2-%3"_s.arg(m_cache, name).arg(covered.width()) : QString();
+    return mediaPath(m_pictures, name).isEmpty() ? QString()
+                                                 : u"%1/%2-%3"_s.arg(m_cache, name).arg(covered.width());
 }
 
 QImage PictureProxies::knownAt(const QString& proxyPath) {
@@ -209,7 +238,7 @@ QImage PictureProxies::picture(const QString& name, QSize size) {
 }
 
 QImage PictureProxies::made(const QString& name, QSize covered, const QString& proxyPath) {
-    const QString path = m_pictures + u'/' + name;
+    const QString path = mediaPath(m_pictures, name);
     const auto facts = lookAtPicture(path);
     if (!facts) {
         qWarning("%s", qPrintable(facts.error().text()));

@@ -18,6 +18,8 @@ struct PictureFacts {
 
 /// Looks at a picture file: JPEG, PNG, WebP, GIF, TIFF or HEIF of at most `kMostPixels`. Any thread.
 [[nodiscard]] Result<PictureFacts> lookAtPicture(const QString& path);
+/// The same, once all of it was decoded: half a picture is none. It takes as long as that takes.
+[[nodiscard]] Result<void> checkPicture(const QString& path);
 
 inline constexpr qint64 kMostPixels = 400'000'000;
 

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "media/Sound.h"
 #include "media/Mpv.h"
+#include "media/SoundFormat.h"
 #include <QElapsedTimer>
 #include <QFile>
 #include <mpv/client.h>
@@ -48,7 +49,11 @@ Result<SoundFacts> lookAtSound(const QString& path) {
     };
     if (!QFile::exists(path))
         return refused(u"it is not there"_s);
-    const Mpv mpv = makeMpv({{"vid", "no"}, {"ao", "null"}, {"pause", "yes"}});
+    const QByteArray format = soundFormatOf(path);
+    if (format.isEmpty())
+        return refused(u"it is of another kind"_s);
+    const Mpv mpv =
+        makeMpv({{"vid", "no"}, {"ao", "null"}, {"pause", "yes"}, {"demuxer-lavf-format", format}});
     if (!mpv)
         return failure(u"sounds cannot be played on this computer"_s, path, u"Install libmpv again."_s);
     const QByteArray name = QFile::encodeName(path);

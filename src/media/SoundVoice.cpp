@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "media/SoundVoice.h"
+#include "media/SoundFormat.h"
 #include <QFile>
 #include <mpv/client.h>
 
@@ -19,9 +20,7 @@ qint64 millisecondsOf(mpv_handle* mpv, const char* property) {
 
 } // namespace
 
-SoundVoice::SoundVoice(const QString& path, double fromSeconds, QObject* parent)
-    : QObject(parent),
-      m_mpv(makeMpv({{"vid", "no"}})) {
+SoundVoice::SoundVoice(const QString& path, double fromSeconds, QObject* parent) : QObject(parent) {
     m_fade.setInterval(kFadeStepMs);
     connect(&m_fade, &QTimer::timeout, this, [this] {
         m_volume -= kFadeStep;
@@ -34,6 +33,12 @@ SoundVoice::SoundVoice(const QString& path, double fromSeconds, QObject* parent)
         QMetaObject::invokeMethod(
             this, [this, problem] { end(problem); }, Qt::QueuedConnection);
     };
+    const QByteArray format = soundFormatOf(path);
+    if (format.isEmpty()) {
+        endSoon(tr("the file is not there, or it is no sound"));
+        return;
+    }
+    m_mpv = makeMpv({{"vid", "no"}, {"demuxer-lavf-format", format}});
     if (!m_mpv) {
         endSoon(tr("sounds cannot be played on this computer"));
         return;

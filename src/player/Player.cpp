@@ -4,6 +4,7 @@
 #include <QCoreApplication>
 #include <QFile>
 #include <QFileInfo>
+#include <QPointer>
 #include <utility>
 
 namespace mivanta {
@@ -11,11 +12,13 @@ namespace mivanta {
 namespace {
 constexpr int kPublishEveryMs = 60; // while a picture is turning into another
 constexpr int kLonelyMs = 30'000;
+constexpr int kFontsPatienceMs = 1000; // a disk that hangs must not keep the screens dark
 } // namespace
 
 Player::Player(QString sessionFolder, QObject* parent)
     : QObject(parent),
       m_folder(std::move(sessionFolder)),
+      m_alone(m_folder + QStringLiteral("/player.lock")),
       m_lock(QFileInfo(m_folder).path()),
       m_keeper(m_folder + QStringLiteral("/desks.log")) {
     connect(&m_server, &QLocalServer::newConnection, this, &Player::newConnection);
@@ -27,23 +30,33 @@ Player::Player(QString sessionFolder, QObject* parent)
     m_outputs.setMayShow(m_lock.isHeld());
     connect(&m_lock, &ScreensLock::taken, this, [this] { m_outputs.setMayShow(true); });
     connect(&m_sound, &SoundBox::told, this, [this](const message::Sounding& sounding) { tell(sounding); });
+    m_fontsPatience.setSingleShot(true);
+    m_fontsPatience.setInterval(kFontsPatienceMs);
+    connect(&m_fontsPatience, &QTimer::timeout, this, &Player::obeySoon);
     m_lonely.setSingleShot(true);
     connect(&m_lonely, &QTimer::timeout, qApp, [] { QCoreApplication::exit(0); });
     m_lonely.start(kLonelyMs);
     m_clock.start();
 }
 
-Result<void> Player::start() {
-    auto board = FrameBoard::create(m_folder + QStringLiteral("/frames"));
-    if (!board)
-        return tl::unexpected(board.error());
-    m_board = std::move(*board);
+Result<bool> Player::start() {
+    // Before anything is touched that another player of this library may use.
+    m_alone.setStaleLockTime(0);
+    if (!m_alone.tryLock(0)) {
+        if (m_alone.error() == QLockFile::LockFailedError)
+            return false;
+        qWarning("the session folder cannot be locked: %s", qPrintable(m_folder));
+    }
+    if (auto board = FrameBoard::create(m_folder + QStringLiteral("/frames")))
+        m_board = std::move(*board);
+    else // the screens matter more than the desks' small pictures
+        qWarning("%s", qPrintable(board.error().text()));
     const QString path = playerSocketPath(m_folder);
     QLocalServer::removeServer(path); // of a player that was killed
     m_server.setSocketOptions(QLocalServer::UserAccessOption);
     if (!m_server.listen(path))
         return failure(m_server.errorString(), path);
-    return {};
+    return true;
 }
 
 void Player::newConnection() {
@@ -78,7 +91,7 @@ void Player::obey(Channel* from, const Message& order) {
     } else if (const auto* sound = std::get_if<message::Sound>(&order)) {
         m_sound.play(*sound, m_media);
     } else if (std::holds_alternative<message::MediaArrived>(order)) {
-        loadFontsIn(m_fonts);
+        loadFonts();
         m_frames.forget();
     } else if (std::holds_alternative<message::Quit>(order)) {
         m_quitting = true;
@@ -90,7 +103,8 @@ void Player::obey(Channel* from, const Message& order) {
 
 void Player::greet(Channel* from, const message::Hello& hello) {
     const bool isOther = hello.build != buildOfProtocol();
-    message::Welcome welcome{m_state, m_folder + QStringLiteral("/frames"), hello.isDesk && m_desk, isOther};
+    message::Welcome welcome{m_state, m_board ? m_folder + QStringLiteral("/frames") : QString(),
+                             hello.isDesk && m_desk, isOther};
     from->send(welcome);
     if (welcome.anotherDesk)
         return;
@@ -107,7 +121,8 @@ void Player::greet(Channel* from, const message::Hello& hello) {
         m_frames.setPictures(hello.pictures, hello.pictureCache);
         m_media = hello.pictures;
         m_fonts = QFileInfo(hello.pictures).path() + QStringLiteral("/fonts"); // beside the pictures
-        loadFontsIn(m_fonts);
+        m_fontsPatience.start();
+        loadFonts();
     } else {
         m_observers.push_back(from);
     }
@@ -117,6 +132,15 @@ void Player::greet(Channel* from, const message::Hello& hello) {
         from->send(message::Shows{picture->name(), picture->shown()});
         publish(picture);
     }
+}
+
+void Player::loadFonts() {
+    loadFontsLater(m_fonts, this, [this](bool isAny) {
+        if (isAny)
+            m_frames.forget();
+        m_fontsPatience.stop();
+        obeySoon();
+    });
 }
 
 message::Places Player::places() const {
@@ -148,6 +172,8 @@ void Player::obeySoon() {
 
 void Player::obeyNewest() {
     m_obeysSoon = false;
+    if (m_fontsPatience.isActive())
+        return; // it ends soon, and then they are obeyed
     for (const auto& [output, waiting] : std::exchange(m_waiting, {}))
         if (OutputPicture* picture = m_outputs.picture(output))
             picture->show(waiting.scene, waiting.take, waiting.cut);
@@ -161,9 +187,10 @@ void Player::obeyNewest() {
 void Player::watch(OutputPicture* picture) {
     connect(
         picture, &OutputPicture::changed, this,
-        [this, picture] {
+        [this, picture = QPointer<OutputPicture>(picture)] {
             // The window has painted by now; small pictures of a fade need not follow every tick.
-            if (m_clock.elapsed() - m_publishedAt.value(picture->name(), -kPublishEveryMs) >= kPublishEveryMs)
+            if (picture &&
+                m_clock.elapsed() - m_publishedAt.value(picture->name(), -kPublishEveryMs) >= kPublishEveryMs)
                 publish(picture);
         },
         Qt::QueuedConnection);
@@ -180,7 +207,7 @@ void Player::watch(OutputPicture* picture) {
 void Player::publish(OutputPicture* picture) {
     const QImage small = picture->smallPicture();
     const int slot = m_outputs.indexOf(picture->name());
-    if (small.isNull() || slot < 0)
+    if (!m_board || small.isNull() || slot < 0)
         return;
     m_publishedAt[picture->name()] = m_clock.elapsed();
     if (m_board->write(slot, small.size(), small.constBits(), small.bytesPerLine()))

@@ -10,6 +10,7 @@
 #include "player/ScreensLock.h"
 #include "player/SoundBox.h"
 #include <QLocalServer>
+#include <QLockFile>
 #include <map>
 
 namespace mivanta {
@@ -19,13 +20,15 @@ class Player : public QObject {
     Q_OBJECT
 public:
     explicit Player(QString sessionFolder, QObject* parent = nullptr);
-    [[nodiscard]] Result<void> start();
+    /// False when another player of this session is there already; then this one is not needed.
+    [[nodiscard]] Result<bool> start();
 
 private:
     void newConnection();
     void obey(Channel* from, const Message& message);
     void greet(Channel* from, const message::Hello& hello);
     void show(const message::Show& show);
+    void loadFonts();
     void obeySoon();
     void obeyNewest(); ///< of what waits: an order that a later one has overtaken is nobody's any more
     void gone(Channel* channel);
@@ -35,6 +38,7 @@ private:
     [[nodiscard]] message::Places places() const;
 
     QString m_folder;
+    QLockFile m_alone; ///< outlives the socket
     QLocalServer m_server;
     PreparedFrames m_frames;
     ScreenNumbers m_numbers;
@@ -59,7 +63,8 @@ private:
     std::map<QString, Waiting> m_waiting; ///< by output
     std::vector<Scene> m_toPrepare;
     bool m_obeysSoon = false;
-    QTimer m_lonely; ///< ends a player that no desk ever came to
+    QTimer m_fontsPatience; ///< while it runs nothing is drawn: its fonts may still come
+    QTimer m_lonely;        ///< ends a player that no desk ever came to
     QByteArray m_state;
     bool m_quitting = false;
 };

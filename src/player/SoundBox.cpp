@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "player/SoundBox.h"
+#include "core/base/MediaName.h"
 #include "media/SoundVoice.h"
 #include <QDateTime>
 
@@ -81,9 +82,8 @@ void SoundBox::play(const message::Sound& sound, const QString& folder) {
     const qint64 since = std::max<qint64>(0, QDateTime::currentMSecsSinceEpoch() - sound.startedAt);
     QMetaObject::invokeMethod(
         m_there,
-        [there = m_there, name = sound.name, path = folder + u'/' + sound.name, from = double(since) / 1000] {
-            there->play(name, path, from);
-        },
+        [there = m_there, name = sound.name, path = mediaPath(folder, sound.name),
+         from = double(since) / 1000] { there->play(name, path, from); },
         Qt::QueuedConnection);
 }
 

@@ -15,9 +15,12 @@ int main(int argc, char** argv) {
     mivanta::useNumbersOfMpv();
     mivanta::loadShippedFonts();
     mivanta::Player player(app.arguments().at(1));
-    if (const auto started = player.start(); !started) {
+    const auto started = player.start();
+    if (!started) {
         qCritical("%s", qPrintable(started.error().text()));
         return 1;
     }
+    if (!*started)
+        return 0; // the desks find the one that is there
     return app.exec();
 }

@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/Backups.h"
 #include "store/Database.h"
+#include "store/SafeFiles.h"
+#include <QCoreApplication>
 #include <QDir>
 #include <QSet>
 #include <algorithm>
-#include <fcntl.h>
-#include <unistd.h>
 
 namespace mivanta {
 
@@ -13,6 +13,7 @@ using namespace Qt::StringLiterals;
 
 namespace {
 
+const QString kBringingBack = u".bringing-back"_s; ///< a file that says what the old library is to be called
 constexpr auto kStampFormat = "yyyyMMdd-HHmmss-zzz";
 constexpr int kDays = 7;
 constexpr int kWeeks = 5;
@@ -67,15 +68,6 @@ Result<void> makeFolder(const QString& folder) {
                    u"Check that you may write there."_s);
 }
 
-/// Renaming is on the disk once the folder is.
-void syncFolder(const QString& folder) {
-    const int handle = ::open(QFile::encodeName(folder).constData(), O_RDONLY | O_DIRECTORY);
-    if (handle < 0)
-        return;
-    ::fsync(handle);
-    ::close(handle);
-}
-
 /// Puts all that is written into the one file and makes sure that nobody else has it open. What is damaged
 /// stays as it is, in its parts.
 Result<void> closeForAll(const QString& path) {
@@ -88,23 +80,12 @@ Result<void> closeForAll(const QString& path) {
     return {};
 }
 
-Result<void> renameFile(const QString& from, const QString& to) {
-    QFile file(from);
-    if (!file.exists() || file.rename(to))
-        return {};
-    return failure(u"the library could not be set aside: "_s + file.errorString(), from,
-                   u"Check that you may write in its folder."_s);
-}
-
 /// A whole copy beside the library, on the disk.
 Result<void> copyWhole(const QString& from, const QString& to) {
     QFile::remove(to);
     QFile source(from);
-    if (source.copy(to)) {
-        QFile copy(to);
-        if (copy.open(QIODevice::ReadWrite) && ::fsync(copy.handle()) == 0)
-            return {};
-    }
+    if (source.copy(to) && syncFile(to))
+        return {};
     const QString why = source.errorString();
     QFile::remove(to);
     return failure(u"the backup could not be copied: "_s + why, from,
@@ -158,12 +139,14 @@ std::vector<Backup> outOfDate(const std::vector<Backup>& backups, const QDate& t
 }
 
 Result<void> checkIntegrity(Database& database) {
-    auto rows = database.select(u"PRAGMA quick_check(5)"_s);
-    if (!rows)
-        return tl::unexpected(rows.error());
     QStringList problems;
-    while (rows->next())
-        problems << rows->text(0);
+    if (auto done = database.read(u"PRAGMA quick_check(5)"_s, {},
+                                  [&](const Row& row) {
+                                      problems << row.text(0);
+                                      return true;
+                                  });
+        !done)
+        return done;
     if (problems != QStringList{u"ok"_s})
         return failure(u"the library file is damaged: "_s + problems.join(u"; "_s), database.path(),
                        u"It was left as it is. Bring a backup back on the Setup desk."_s);
@@ -174,7 +157,7 @@ Result<Backup> backUp(Database& database, const QString& libraryFolder, Backup::
     if (auto made = makeFolder(backupFolder(libraryFolder)); !made)
         return tl::unexpected(made.error());
     const QString path = newPath(libraryFolder, kind);
-    const QString unfinished = path + u".part"_s;
+    const QString unfinished = u"%1.%2.part"_s.arg(path).arg(QCoreApplication::applicationPid());
     QFile::remove(unfinished);
     if (auto done = database.change(u"VACUUM INTO ?"_s, {unfinished}); !done) {
         QFile::remove(unfinished);
@@ -224,15 +207,39 @@ Result<void> bringBack(const Backup& backup, const QString& libraryFolder) {
         return failed(made.error());
     if (auto closed = closeForAll(library); !closed)
         return failed(closed.error());
+    // From here on it is done to its end, whatever happens; by the next start if need be.
     const QString aside = newPath(libraryFolder, Backup::Kind::SetAside);
-    for (const QString& part : {u"-wal"_s, u"-shm"_s, QString()}) // the library itself last
-        if (auto renamed = renameFile(library + part, aside + part); !renamed)
-            return failed(renamed.error());
-    if (!QFile::rename(fresh, library)) {
-        static_cast<void>(renameFile(aside, library));
-        return failed({u"the backup could not be put in the library's place"_s, library,
-                       u"The library is as it was. Check that you may write in its folder."_s});
+    if (auto begun = writeSafely(library + kBringingBack, QFileInfo(aside).fileName().toUtf8()); !begun)
+        return failed(begun.error());
+    return finishBringingBack(libraryFolder);
+}
+
+Result<void> finishBringingBack(const QString& libraryFolder) {
+    const QString library = libraryFile(libraryFolder);
+    const QString fresh = library + u".new"_s;
+    QFile marker(library + kBringingBack);
+    if (!marker.exists())
+        return {};
+    if (!marker.open(QIODevice::ReadOnly))
+        return failure(marker.errorString(), marker.fileName(), u"Check that you may read it."_s);
+    const QString aside = QString::fromUtf8(marker.readAll());
+    marker.close();
+    if (!aside.startsWith(beginningOf(Backup::Kind::SetAside)) || aside.contains(u'/'))
+        return failure(u"a backup was being brought back, and what it says of that is damaged"_s,
+                       marker.fileName(), u"Remove this file, and look which library is the right one."_s);
+    if (QFile::exists(fresh)) {
+        for (const QString& part : {u"-wal"_s, u"-shm"_s, QString()}) // the library itself last
+            if (QFile::exists(library + part))
+                if (auto placed =
+                        replaceFile(library + part, backupFolder(libraryFolder) + u'/' + aside + part);
+                    !placed)
+                    return placed;
+        for (const QString& part : {u"-wal"_s, u"-shm"_s}) // it was closed whole
+            QFile::remove(fresh + part);
+        if (auto placed = replaceFile(fresh, library); !placed && QFile::exists(fresh))
+            return placed;
     }
+    marker.remove();
     syncFolder(libraryFolder);
     return {};
 }

@@ -43,6 +43,10 @@ struct Backup {
 /// open.
 [[nodiscard]] Result<void> bringBack(const Backup& backup, const QString& libraryFolder);
 
+/// Brings to its end what a crash has interrupted; nothing when there is nothing. To be called before a
+/// library is opened.
+[[nodiscard]] Result<void> finishBringingBack(const QString& libraryFolder);
+
 /// Looks through a database; fails with what is wrong. Takes a while on a large one.
 [[nodiscard]] Result<void> checkIntegrity(Database& database);
 

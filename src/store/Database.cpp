@@ -1,6 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/Database.h"
+#include <QElapsedTimer>
 #include <QLoggingCategory>
+#include <QScopeGuard>
+#include <QThread>
 #include <QUuid>
 #include <QtSql/QSqlError>
 
@@ -12,6 +15,8 @@ namespace {
 
 constexpr int kBusy = 5;
 constexpr int kLocked = 6;
+constexpr int kTryAgainMs = 50;
+constexpr int kPatienceMs = 3000;
 
 Q_LOGGING_CATEGORY(lcStore, "mivanta.store")
 
@@ -66,10 +71,19 @@ Result<std::unique_ptr<Database>> Database::open(const QString& path) {
         new Database(path, u"mivanta-"_s + QUuid::createUuid().toString(QUuid::WithoutBraces)));
     if (!database->m_db.open())
         return tl::unexpected(database->errorOf(database->m_db.lastError(), u"open"_s));
-    for (const QString& sql : {u"PRAGMA journal_mode=WAL"_s, u"PRAGMA synchronous=NORMAL"_s,
-                               u"PRAGMA foreign_keys=ON"_s, u"PRAGMA busy_timeout=3000"_s})
-        if (auto done = database->change(sql); !done)
+    QElapsedTimer since;
+    since.start();
+    for (const QString& sql : {u"PRAGMA busy_timeout=3000"_s, u"PRAGMA journal_mode=WAL"_s,
+                               u"PRAGMA synchronous=FULL"_s, u"PRAGMA foreign_keys=ON"_s}) {
+        auto done = database->change(sql);
+        // SQLite does not wait by itself where two make the same file a log-keeping one.
+        while (!done && database->lastWasBusy() && since.elapsed() < kPatienceMs) {
+            QThread::msleep(kTryAgainMs);
+            done = database->change(sql);
+        }
+        if (!done)
             return tl::unexpected(done.error());
+    }
     return database;
 }
 
@@ -111,11 +125,18 @@ bool Database::lastWasBusy() const {
     return m_lastCode == kBusy || m_lastCode == kLocked;
 }
 
-Result<Rows> Database::select(const QString& sql, const QVariantList& values) {
+Result<void> Database::read(const QString& sql, const QVariantList& values,
+                            const std::function<bool(const Row&)>& use) {
     auto query = prepared(sql, values);
     if (!query)
         return tl::unexpected(query.error());
-    return Rows(std::move(*query));
+    const auto finish = qScopeGuard([&] { (*query)->finish(); });
+    while ((*query)->next())
+        if (!use(Row(**query)))
+            return {};
+    if ((*query)->lastError().isValid()) // next() says no more of it than that there is no row
+        return tl::unexpected(errorOf((*query)->lastError(), sql));
+    return {};
 }
 
 Result<void> Database::change(const QString& sql, const QVariantList& values) {

@@ -7,39 +7,46 @@
 #include <QtSql/QSqlQuery>
 #include <functional>
 #include <memory>
+#include <optional>
+#include <vector>
 
 namespace mivanta {
 
-/// The rows of one select. The statement is at work, and keeps its transaction open, while this lives.
-class Rows {
+/// A row of a select, while it is being read.
+class Row {
 public:
-    explicit Rows(std::shared_ptr<QSqlQuery> query) : m_query(std::move(query)) {}
-    Rows(Rows&&) = default;
-    Rows& operator=(Rows&&) = delete;
-    ~Rows() {
-        if (m_query)
-            m_query->finish();
-    }
-    [[nodiscard]] bool next() { return m_query->next(); }
-    [[nodiscard]] QString text(int column) const { return m_query->value(column).toString(); }
-    [[nodiscard]] qint64 number(int column) const { return m_query->value(column).toLongLong(); }
-    [[nodiscard]] QByteArray bytes(int column) const { return m_query->value(column).toByteArray(); }
+    explicit Row(const QSqlQuery& query) : m_query(query) {}
+    [[nodiscard]] QString text(int column) const { return m_query.value(column).toString(); }
+    [[nodiscard]] qint64 number(int column) const { return m_query.value(column).toLongLong(); }
+    [[nodiscard]] QByteArray bytes(int column) const { return m_query.value(column).toByteArray(); }
 
 private:
-    std::shared_ptr<QSqlQuery> m_query;
+    const QSqlQuery& m_query;
 };
 
 /// One connection to an SQLite file: prepared and bound statements, errors with their statement logged.
 /// Used on the thread that opened it.
 class Database {
 public:
-    /// Opens or creates the file: WAL, foreign keys on, synchronous NORMAL. Fails when it is no database.
+    /// Opens or creates the file: WAL, foreign keys on, synchronous FULL: what
+    /// was changed is on the disk. Fails when it is no database.
     [[nodiscard]] static Result<std::unique_ptr<Database>> open(const QString& path);
     ~Database();
     Database(const Database&) = delete;
     Database& operator=(const Database&) = delete;
 
-    [[nodiscard]] Result<Rows> select(const QString& sql, const QVariantList& values = {});
+    /// Gives every row to `use`, until it says false. A row that cannot be read is an error, never the end.
+    /// `use` may select, and must not change what is being read.
+    [[nodiscard]] Result<void> read(const QString& sql, const QVariantList& values,
+                                    const std::function<bool(const Row&)>& use);
+    /// What `make` makes of every row.
+    template <typename Make>
+    [[nodiscard]] auto all(const QString& sql, const QVariantList& values, Make make)
+        -> Result<std::vector<std::invoke_result_t<Make, const Row&>>>;
+    /// What `make` makes of the first row; nothing when there is none.
+    template <typename Make>
+    [[nodiscard]] auto first(const QString& sql, const QVariantList& values, Make make)
+        -> Result<std::optional<std::invoke_result_t<Make, const Row&>>>;
     [[nodiscard]] Result<void> change(const QString& sql, const QVariantList& values = {});
     /// Runs the work in one transaction; any failure rolls all of it back. Inside another one, only its own
     /// work is rolled back.
@@ -63,5 +70,29 @@ private:
     bool m_lost = false;
     mutable int m_lastCode = 0; ///< SQLite's, of the last failure
 };
+
+template <typename Make>
+auto Database::all(const QString& sql, const QVariantList& values, Make make)
+    -> Result<std::vector<std::invoke_result_t<Make, const Row&>>> {
+    std::vector<std::invoke_result_t<Make, const Row&>> made;
+    return read(sql, values,
+                [&](const Row& row) {
+                    made.push_back(make(row));
+                    return true;
+                })
+        .map([&] { return std::move(made); });
+}
+
+template <typename Make>
+auto Database::first(const QString& sql, const QVariantList& values, Make make)
+    -> Result<std::optional<std::invoke_result_t<Make, const Row&>>> {
+    std::optional<std::invoke_result_t<Make, const Row&>> made;
+    return read(sql, values,
+                [&](const Row& row) {
+                    made.emplace(make(row));
+                    return false;
+                })
+        .map([&] { return std::move(made); });
+}
 
 } // namespace mivanta

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/Journal.h"
 #include "formats/ServiceFile.h"
+#include "store/SafeFiles.h"
 #include <QDateTime>
 #include <QFile>
 #include <QJsonDocument>
@@ -14,8 +15,10 @@ Journal::Journal(const QString& libraryFolder, const QString& window)
              u".json"_s) {}
 
 Result<void> Journal::write(const JournalEntry& entry) const {
-    QJsonObject json{
-        {u"path"_s, entry.path}, {u"unsaved"_s, entry.unsaved}, {u"service"_s, serviceToJson(entry.service)}};
+    QJsonObject json{{u"path"_s, entry.path},
+                     {u"unsaved"_s, entry.unsaved},
+                     {u"packed"_s, entry.isPacked},
+                     {u"service"_s, serviceToJson(entry.service)}};
     if (entry.stamp) {
         json.insert(u"size"_s, entry.stamp->size);
         json.insert(u"hash"_s, QString::fromLatin1(entry.stamp->hash.toHex()));
@@ -45,11 +48,41 @@ Result<std::optional<JournalEntry>> Journal::read() const {
     auto service = serviceFromJson(json[u"service"_s].toObject(), m_path);
     if (!service)
         return tl::unexpected(putAside(service.error().what));
-    JournalEntry entry{std::move(*service), json[u"path"_s].toString(), {}, json[u"unsaved"_s].toBool()};
+    JournalEntry entry{std::move(*service),
+                       json[u"path"_s].toString(),
+                       {},
+                       json[u"unsaved"_s].toBool(),
+                       json[u"packed"_s].toBool()};
     if (json.contains(u"hash"_s))
         entry.stamp = FileStamp{json[u"size"_s].toInteger(),
                                 QByteArray::fromHex(json[u"hash"_s].toString().toLatin1())};
     return entry;
+}
+
+QString Journal::frozenPath() const {
+    return m_path.chopped(5) + u".frozen"_s;
+}
+
+void Journal::noteFrozen(bool isFrozen) const {
+    if (isFrozen)
+        static_cast<void>(writeSafely(frozenPath(), "the program did not answer\n"));
+    else
+        QFile::remove(frozenPath());
+}
+
+bool Journal::wasFrozen() const {
+    return QFile::exists(frozenPath());
+}
+
+bool Journal::holdBack() const {
+    noteFrozen(false);
+    return QFile::exists(m_path) && replaceFile(m_path, heldBack().m_path).has_value();
+}
+
+Journal Journal::heldBack() const {
+    Journal held = *this;
+    held.m_path = m_path.chopped(5) + u"-held-back.json"_s;
+    return held;
 }
 
 void Journal::clear() const {

@@ -10,6 +10,7 @@ struct JournalEntry {
     QString path;                   ///< the file it belongs to; empty = never saved
     std::optional<FileStamp> stamp; ///< of that file when it was read or written last
     bool unsaved = false;
+    bool isPacked = false; ///< that file holds media, too
 };
 
 /// One file in the library folder that holds the service being worked on, so that it outlives the program.
@@ -23,8 +24,19 @@ public:
     [[nodiscard]] Result<std::optional<JournalEntry>> read() const;
     void clear() const;
 
+    /// The program does not answer while it works on what the journal holds, or answers again.
+    void noteFrozen(bool isFrozen) const;
+    /// It did not when it ended.
+    [[nodiscard]] bool wasFrozen() const;
+    /// Keeps the journal beside, so that the next start begins without it; false when there is none.
+    [[nodiscard]] bool holdBack() const;
+    /// What is kept beside.
+    [[nodiscard]] Journal heldBack() const;
+
 private:
     [[nodiscard]] Error putAside(const QString& why) const;
+
+    [[nodiscard]] QString frozenPath() const;
 
     QString m_path;
 };

@@ -1,7 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/Library.h"
 #include "core/base/Fold.h"
+#include "core/song/SongBounds.h"
 #include "formats/SongJson.h"
+#include "store/Backups.h"
 #include "store/Database.h"
 #include "store/Migrations.h"
 #include "store/Settings.h"
@@ -31,6 +33,8 @@ Result<std::unique_ptr<Library>> Library::open(const QString& folder) {
     if (!QDir().mkpath(folder))
         return failure(u"the library folder could not be made"_s, folder,
                        u"Check that the place exists and that you may write there."_s);
+    if (auto finished = finishBringingBack(folder); !finished)
+        return tl::unexpected(finished.error());
     auto database = Database::open(folder + u"/library.db"_s);
     if (!database)
         return tl::unexpected(database.error());
@@ -45,13 +49,9 @@ Result<std::unique_ptr<Library>> Library::open(const QString& folder) {
 }
 
 Result<std::vector<SongSummary>> Library::summaries(const QString& sql, const QVariantList& values) {
-    auto rows = m_database->select(sql, values);
-    if (!rows)
-        return tl::unexpected(rows.error());
-    std::vector<SongSummary> result;
-    while (rows->next())
-        result.push_back({SongId::fromText(rows->text(0)), rows->text(1), rows->text(2), rows->text(3)});
-    return result;
+    return m_database->all(sql, values, [](const Row& row) {
+        return SongSummary{SongId::fromText(row.text(0)), row.text(1), row.text(2), row.text(3)};
+    });
 }
 
 Result<std::vector<SongSummary>> Library::songs(const SongFilter& filter) {
@@ -63,29 +63,32 @@ Result<std::vector<SongSummary>> Library::songs(const SongFilter& filter) {
 }
 
 Result<SongId> Library::longestSong() {
-    auto rows = m_database->select(
-        u"SELECT id FROM song WHERE deleted_at IS NULL ORDER BY length(lines) DESC, row LIMIT 1"_s);
-    if (!rows)
-        return tl::unexpected(rows.error());
-    if (!rows->next())
+    const auto longest = m_database->first(
+        u"SELECT id FROM song WHERE deleted_at IS NULL ORDER BY length(lines) DESC, row LIMIT 1"_s, {},
+        [](const Row& row) { return SongId::fromText(row.text(0)); });
+    if (!longest)
+        return tl::unexpected(longest.error());
+    if (!*longest)
         return failure(u"there is no song in the library yet"_s, {}, u"Bring some in, or write one."_s);
-    return SongId::fromText(rows->text(0));
+    return **longest;
 }
 
 Result<SongFacets> Library::facets() {
-    auto rows = m_database->select(u"SELECT language, key, topics, books FROM song_facts"_s);
-    if (!rows)
-        return tl::unexpected(rows.error());
     // Values that differ in case or accents only are one, as it is written first.
     using Counts = QHash<QString, std::pair<QString, int>>;
     Counts counts[4];
-    while (rows->next())
+    const auto countRow = [&](const Row& row) {
         for (int kind = 0; kind < 4; ++kind)
-            for (const QString& value : rows->text(kind).split(u'\n', Qt::SkipEmptyParts)) {
+            for (const QString& value : row.text(kind).split(u'\n', Qt::SkipEmptyParts)) {
                 auto& count = counts[kind][kind < 2 ? value : foldedForSearch(value).trimmed()];
                 if (count.second++ == 0)
                     count.first = value;
             }
+        return true;
+    };
+    if (auto done = m_database->read(u"SELECT language, key, topics, books FROM song_facts"_s, {}, countRow);
+        !done)
+        return tl::unexpected(done.error());
     const auto values = [](const Counts& from) {
         SongFacets::Values list(from.begin(), from.end());
         std::sort(list.begin(), list.end(), [](const auto& a, const auto& b) {
@@ -105,62 +108,55 @@ Result<void> Library::noteSung(const SongUse& use) {
 }
 
 Result<std::vector<SongUse>> Library::uses(const SongId& id) {
-    auto rows = m_database->select(u"SELECT title, service, service_title, sung_at FROM song_use"
-                                   " WHERE song = ? ORDER BY sung_at DESC"_s,
-                                   {id.text()});
-    if (!rows)
-        return tl::unexpected(rows.error());
-    std::vector<SongUse> result;
-    while (rows->next())
-        result.push_back({id, rows->text(0), ServiceId::fromText(rows->text(1)), rows->text(2),
-                          QDateTime::fromMSecsSinceEpoch(rows->number(3))});
-    return result;
+    return m_database->all(u"SELECT title, service, service_title, sung_at FROM song_use"
+                           " WHERE song = ? ORDER BY sung_at DESC"_s,
+                           {id.text()}, [&](const Row& row) {
+                               return SongUse{id, row.text(0), ServiceId::fromText(row.text(1)), row.text(2),
+                                              QDateTime::fromMSecsSinceEpoch(row.number(3))};
+                           });
 }
 
 Result<int> Library::songCount() {
-    auto rows = m_database->select(u"SELECT count(*) FROM song WHERE deleted_at IS NULL"_s);
-    if (!rows)
-        return tl::unexpected(rows.error());
-    return rows->next() ? int(rows->number(0)) : 0;
+    const auto count = m_database->first(u"SELECT count(*) FROM song WHERE deleted_at IS NULL"_s, {},
+                                         [](const Row& row) { return int(row.number(0)); });
+    if (!count)
+        return tl::unexpected(count.error());
+    return count->value_or(0);
 }
 
 Result<bool> Library::wasChangedElsewhere() {
-    auto rows = m_database->select(u"PRAGMA data_version"_s);
-    if (!rows)
-        return tl::unexpected(rows.error());
-    const qint64 version = rows->next() ? rows->number(0) : 0;
-    const auto before = std::exchange(m_dataVersion, version);
-    return before && *before != version;
+    const auto version =
+        m_database->first(u"PRAGMA data_version"_s, {}, [](const Row& row) { return row.number(0); });
+    if (!version)
+        return tl::unexpected(version.error());
+    const auto before = std::exchange(m_dataVersion, *version);
+    return before && before != *version;
 }
 
 Result<Song> Library::song(const SongId& id) {
-    return songOf(m_database->select(u"SELECT content FROM song WHERE id = ?"_s, {id.text()}));
+    return songBy(u"SELECT content FROM song WHERE id = ?"_s, {id.text()});
 }
 
-Result<Song> Library::songOf(Result<Rows> rows) {
-    if (!rows)
-        return tl::unexpected(rows.error());
-    if (!rows->next())
+Result<Song> Library::songBy(const QString& sql, const QVariantList& values) {
+    const auto content = m_database->first(sql, values, [](const Row& row) { return row.text(0); });
+    if (!content)
+        return tl::unexpected(content.error());
+    if (!*content)
         return failure(u"the song is not in the library any more"_s, m_database->path());
-    const auto document = QJsonDocument::fromJson(rows->text(0).toUtf8());
-    return songFromJson(document.object(), m_database->path());
+    return songFromJson(QJsonDocument::fromJson((*content)->toUtf8()).object(), m_database->path());
 }
 
 Result<std::vector<SongVersion>> Library::versions(const SongId& id) {
-    auto rows = m_database->select(
-        u"SELECT revision, changed_at FROM song_version WHERE song = ? ORDER BY revision DESC"_s,
-        {id.text()});
-    if (!rows)
-        return tl::unexpected(rows.error());
-    std::vector<SongVersion> result;
-    while (rows->next())
-        result.push_back({int(rows->number(0)), QDateTime::fromMSecsSinceEpoch(rows->number(1), Qt::UTC)});
-    return result;
+    return m_database->all(
+        u"SELECT revision, changed_at FROM song_version WHERE song = ? ORDER BY revision DESC"_s, {id.text()},
+        [](const Row& row) {
+            return SongVersion{int(row.number(0)), QDateTime::fromMSecsSinceEpoch(row.number(1), Qt::UTC)};
+        });
 }
 
 Result<Song> Library::version(const SongId& id, int revision) {
-    return songOf(m_database->select(u"SELECT content FROM song_version WHERE song = ? AND revision = ?"_s,
-                                     {id.text(), revision}));
+    return songBy(u"SELECT content FROM song_version WHERE song = ? AND revision = ?"_s,
+                  {id.text(), revision});
 }
 
 Result<void> Library::putInBin(const std::vector<SongId>& ids) {
@@ -260,17 +256,19 @@ Result<int> Library::takeBack(const std::vector<SongEdit>& edits) {
 }
 
 Result<Song> Library::save(Song song) {
+    if (const QString excess = excessOf(song); !excess.isEmpty()) // it could not be read again
+        return failure(u"\u201c%1\u201d has %2"_s.arg(song.title.left(60), excess), {},
+                       u"Part it into several songs."_s);
     auto done = m_database->transaction([&]() -> Result<void> {
-        auto rows = m_database->select(u"SELECT revision FROM song WHERE id = ?"_s, {song.id.text()});
-        if (!rows)
-            return tl::unexpected(rows.error());
-        const bool exists = rows->next();
-        const int stored = exists ? int(rows->number(0)) : 0;
-        if (stored != song.revision)
+        const auto stored = m_database->first(u"SELECT revision FROM song WHERE id = ?"_s, {song.id.text()},
+                                              [](const Row& row) { return int(row.number(0)); });
+        if (!stored)
+            return tl::unexpected(stored.error());
+        if (stored->value_or(0) != song.revision)
             return failure(u"\"%1\" was changed in the library meanwhile"_s.arg(song.title),
                            m_database->path(), u"Open it again and compare; nothing was overwritten."_s);
         ++song.revision;
-        return write(storedForm(song), {}, exists);
+        return write(storedForm(song), {}, stored->has_value());
     });
     if (!done)
         return tl::unexpected(done.error());
@@ -328,21 +326,20 @@ Result<void> Library::writeIndex(const StoredSong& stored) {
 
 /// After a migration that made search text or facts anew: fills them from the songs.
 Result<void> Library::fillIndex() {
-    auto pending = m_database->select(u"SELECT 1 FROM pending_work WHERE name = 'search text'"_s);
+    const auto pending = m_database->first(u"SELECT 1 FROM pending_work WHERE name = 'search text'"_s, {},
+                                           [](const Row&) { return true; });
     if (!pending)
         return tl::unexpected(pending.error());
-    if (!pending->next())
+    if (!*pending)
         return {};
-    auto rows = m_database->select(u"SELECT id FROM song WHERE deleted_at IS NULL AND"
-                                   " (row NOT IN (SELECT row FROM song_text)"
-                                   " OR row NOT IN (SELECT row FROM song_facts))"_s);
-    if (!rows)
-        return tl::unexpected(rows.error());
-    std::vector<SongId> missing;
-    while (rows->next())
-        missing.push_back(SongId::fromText(rows->text(0)));
+    const auto missing = m_database->all(u"SELECT id FROM song WHERE deleted_at IS NULL AND"
+                                         " (row NOT IN (SELECT row FROM song_text)"
+                                         " OR row NOT IN (SELECT row FROM song_facts))"_s,
+                                         {}, [](const Row& row) { return SongId::fromText(row.text(0)); });
+    if (!missing)
+        return tl::unexpected(missing.error());
     return m_database->transaction([&]() -> Result<void> {
-        for (const SongId& id : missing) {
+        for (const SongId& id : *missing) {
             const auto stored = song(id);
             if (!stored)
                 continue; // one that cannot be read must not keep the others from being found

@@ -16,7 +16,6 @@
 namespace mivanta {
 
 class Database;
-class Rows;
 class SongSearch;
 struct StoredSong;
 
@@ -141,7 +140,7 @@ private:
     [[nodiscard]] Result<void> write(const StoredSong& song, const QString& source, bool exists);
     [[nodiscard]] Result<void> writeIndex(const StoredSong& song);
     [[nodiscard]] Result<void> fillIndex();
-    [[nodiscard]] Result<Song> songOf(Result<Rows> rows);
+    [[nodiscard]] Result<Song> songBy(const QString& sql, const QVariantList& values);
     [[nodiscard]] Result<std::vector<SongSummary>> summaries(const QString& sql,
                                                              const QVariantList& values = {});
 

@@ -1,7 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/MediaFiles.h"
+#include "core/base/MediaName.h"
 #include "store/Database.h"
-#include "store/ServiceStore.h"
+#include "store/SafeFiles.h"
 #include <QCryptographicHash>
 #include <QDir>
 #include <QFile>
@@ -17,11 +18,8 @@ namespace {
 constexpr qint64 kLargestFile = 512LL << 20;
 
 QString nameFor(const QByteArray& bytes, const QString& title) {
-    QString suffix = QFileInfo(title).suffix().toLower();
-    if (suffix.isEmpty() || suffix.size() > 5)
-        suffix = u"file"_s;
     return QString::fromLatin1(QCryptographicHash::hash(bytes, QCryptographicHash::Sha256).toHex()) + u'.' +
-           suffix;
+           mediaSuffix(title);
 }
 
 } // namespace
@@ -48,7 +46,9 @@ Result<StoredMedium> MediaFiles::bringIn(const QByteArray& bytes, const QString&
         return failure(u"the folder for media could not be made"_s, m_folder,
                        u"Check that you may write there."_s);
     const StoredMedium medium{nameFor(bytes, title), title};
-    if (!QFileInfo::exists(pathOf(medium.name)))
+    // One that is there, and is not what it was, is written anew.
+    const auto there = contentHash(pathOf(medium.name));
+    if (!there || !medium.name.startsWith(*there))
         if (auto written = writeSafely(pathOf(medium.name), bytes); !written)
             return tl::unexpected(written.error());
     if (auto kept = note(medium); !kept)
@@ -66,20 +66,16 @@ Result<void> MediaFiles::note(const StoredMedium& medium) {
 }
 
 Result<void> MediaFiles::moveIn(const QString& path, const QString& name, const QString& title) {
-    if (!QFileInfo::exists(pathOf(name)) && !QFile::rename(path, pathOf(name)))
-        return failure(u"a file could not be put into the library"_s, pathOf(name),
-                       u"Check that you may write there."_s);
+    if (auto placed = replaceFile(path, pathOf(name)); !placed)
+        return placed;
     return note({name, title.isEmpty() ? name : title});
 }
 
 Result<std::vector<StoredMedium>> MediaFiles::all() {
-    auto rows = m_database.select(u"SELECT name, title FROM medium ORDER BY added_at DESC, name"_s);
-    if (!rows)
-        return tl::unexpected(rows.error());
-    std::vector<StoredMedium> result;
-    while (rows->next())
-        result.push_back({rows->text(0), rows->text(1)});
-    return result;
+    return m_database.all(u"SELECT name, title FROM medium ORDER BY added_at DESC, name"_s, {},
+                          [](const Row& row) {
+                              return StoredMedium{row.text(0), row.text(1)};
+                          });
 }
 
 QString mediaFolderOf(const QString& libraryFolder) {

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/MediaSearch.h"
-#include "store/ServicePack.h"
+#include "store/SafeFiles.h"
 #include <QDateTime>
 #include <QDirIterator>
 #include <QFileInfo>

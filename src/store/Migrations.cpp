@@ -221,11 +221,11 @@ const Migration& whatWasOnScreen() {
 }
 
 Result<int> versionOf(Database& database) {
-    auto rows = database.select(u"PRAGMA user_version"_s);
-    if (!rows)
-        return tl::unexpected(rows.error());
-    const int version = rows->next() ? int(rows->number(0)) : 0;
-    return version;
+    const auto version =
+        database.first(u"PRAGMA user_version"_s, {}, [](const Row& row) { return int(row.number(0)); });
+    if (!version)
+        return tl::unexpected(version.error());
+    return version->value_or(0);
 }
 
 } // namespace
@@ -253,20 +253,25 @@ Result<void> migrate(Database& database, const std::vector<Migration>& migration
             u"the library was written by a newer Mivanta (version %1; this one knows up to %2)"_s.arg(
                 QString::number(*version), QString::number(latest)),
             database.path(), u"Install the newer version on this computer. Nothing was changed."_s);
-    if (*version > 0 && *version < latest)
+    if (*version == latest)
+        return {};
+    if (*version > 0)
         if (auto done = backUp(database, libraryFolder, Backup::Kind::BeforeMigration); !done)
             return tl::unexpected(done.error());
-    for (int next = *version + 1; next <= latest; ++next) {
-        auto done = database.transaction([&]() -> Result<void> {
+    // All of them or none: nobody ever sees a library between two versions.
+    return database.transaction([&]() -> Result<void> {
+        const auto now = versionOf(database); // another program may have been quicker
+        if (!now)
+            return tl::unexpected(now.error());
+        for (int next = *now + 1; next <= latest; ++next) {
             for (const QString& sql : migrations[size_t(next - 1)])
                 if (auto ran = database.change(sql); !ran)
                     return ran;
-            return database.change(u"PRAGMA user_version=%1"_s.arg(next));
-        });
-        if (!done)
-            return done;
-    }
-    return {};
+            if (auto counted = database.change(u"PRAGMA user_version=%1"_s.arg(next)); !counted)
+                return counted;
+        }
+        return {};
+    });
 }
 
 } // namespace mivanta

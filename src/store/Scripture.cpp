@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/Scripture.h"
 #include "core/base/Fold.h"
+#include "core/order/ServiceBounds.h"
 #include "formats/JsonNames.h"
 #include "formats/PassageJson.h"
 #include "store/Database.h"
@@ -19,25 +20,25 @@ QString columns() {
     return u"id, name, short_name, language, copyright, copyright_on, numbering"_s;
 }
 
-Translation translationOf(const Rows& rows, int at = 0) {
-    return {TranslationId::fromText(rows.text(at)),
-            rows.text(at + 1),
-            rows.text(at + 2),
-            rows.text(at + 3),
-            rows.text(at + 4),
-            valueOf(rows.text(at + 5), CopyrightOn::Last),
-            valueOf(rows.text(at + 6), Numbering::English)};
+Translation translationOf(const Row& row, int at = 0) {
+    return {TranslationId::fromText(row.text(at)),
+            row.text(at + 1),
+            row.text(at + 2),
+            row.text(at + 3),
+            row.text(at + 4),
+            valueOf(row.text(at + 5), CopyrightOn::Last),
+            valueOf(row.text(at + 6), Numbering::English)};
 }
 
-Verse verseOf(const Rows& rows) {
-    Verse verse{BookCode::fromText(rows.text(0)).value_or(BookCode()),
-                int(rows.number(1)),
-                int(rows.number(2)),
-                int(rows.number(3)),
+Verse verseOf(const Row& row) {
+    Verse verse{BookCode::fromText(row.text(0)).value_or(BookCode()),
+                int(row.number(1)),
+                int(row.number(2)),
+                int(row.number(3)),
                 {}};
-    const QString form = rows.text(5);
+    const QString form = row.text(5);
     verse.pieces = piecesFromJson(
-        form.isEmpty() ? QJsonArray() : QJsonDocument::fromJson(form.toUtf8()).array(), rows.text(4));
+        form.isEmpty() ? QJsonArray() : QJsonDocument::fromJson(form.toUtf8()).array(), row.text(4));
     return verse;
 }
 
@@ -64,28 +65,24 @@ QString VerseHit::place() const {
 }
 
 Result<std::vector<TranslationSummary>> Scripture::translations() {
-    auto rows = m_database.select(u"SELECT "_s + columns() +
-                                  u", books, verses, is_usual FROM translation WHERE deleted_at IS NULL"
-                                  " ORDER BY is_usual DESC, name"_s);
-    if (!rows)
-        return tl::unexpected(rows.error());
-    std::vector<TranslationSummary> result;
-    while (rows->next())
-        result.push_back(
-            {translationOf(*rows), int(rows->number(7)), int(rows->number(8)), rows->number(9) != 0});
-    return result;
+    return m_database.all(u"SELECT "_s + columns() +
+                              u", books, verses, is_usual FROM translation WHERE deleted_at IS NULL"
+                              " ORDER BY is_usual DESC, name"_s,
+                          {}, [](const Row& row) {
+                              return TranslationSummary{translationOf(row), int(row.number(7)),
+                                                        int(row.number(8)), row.number(9) != 0};
+                          });
 }
 
 Result<Translation> Scripture::one(const QString& condition, const QVariantList& values) {
-    auto rows =
-        m_database.select(u"SELECT "_s + columns() + u" FROM translation WHERE deleted_at IS NULL AND "_s +
-                              condition + u" LIMIT 1"_s,
-                          values);
-    if (!rows)
-        return tl::unexpected(rows.error());
-    if (!rows->next())
+    const auto found = m_database.first(u"SELECT "_s + columns() +
+                                            u" FROM translation WHERE deleted_at IS NULL AND "_s + condition,
+                                        values, [](const Row& row) { return translationOf(row); });
+    if (!found)
+        return tl::unexpected(found.error());
+    if (!*found)
         return failure(u"there is no such translation in the library"_s, {}, u"Bring one in first."_s);
-    return translationOf(*rows);
+    return **found;
 }
 
 Result<Translation> Scripture::translation(const QString& code) {
@@ -106,51 +103,123 @@ Result<Translation> Scripture::translation(const QString& code) {
                    names.isEmpty() ? u"Bring one in first."_s : u"There are: %1."_s.arg(names.join(u", "_s)));
 }
 
-Result<Translation> Scripture::store(const ScriptureText& text,
+/// What has a short name: also what lies in the bin keeps its own.
+struct Scripture::Holder {
+    qint64 row = 0;
+    TranslationId id;
+    QString name;
+    CopyrightOn copyrightOn = CopyrightOn::Last;
+    bool isUsual = false;
+    bool isInBin = false;
+};
+
+Result<std::optional<Scripture::Holder>> Scripture::holderOf(const QString& shortName) {
+    return m_database.first(u"SELECT row, id, name, copyright_on, is_usual, deleted_at IS NOT NULL"
+                            " FROM translation WHERE short_name = ? COLLATE NOCASE"_s,
+                            {shortName}, [](const Row& row) {
+                                return Holder{row.number(0),      TranslationId::fromText(row.text(1)),
+                                              row.text(2),        valueOf(row.text(3), CopyrightOn::Last),
+                                              row.number(4) != 0, row.number(5) != 0};
+                            });
+}
+
+Result<QString> Scripture::freeName(const QString& shortName) {
+    for (int number = 2;; ++number) {
+        const QString name = u"%1 %2"_s.arg(shortName).arg(number);
+        const auto holder = holderOf(name);
+        if (!holder)
+            return tl::unexpected(holder.error());
+        if (!*holder)
+            return name;
+    }
+}
+
+Result<void> Scripture::replace(const Holder& old, Translation& by) {
+    const auto name = freeName(by.shortName);
+    if (!name)
+        return tl::unexpected(name.error());
+    by.id = old.id;
+    by.copyrightOn = old.copyrightOn;
+    return m_database.change(
+        u"UPDATE translation SET id = ?, short_name = ?, is_usual = 0,"
+        " deleted_at = coalesce(deleted_at, ?) WHERE row = ?"_s,
+        {TranslationId::create().text(), *name, QDateTime::currentMSecsSinceEpoch(), old.row});
+}
+
+/// Whether the translation of a row has just these verses.
+Result<bool> Scripture::hasVerses(qint64 row, const ScriptureText& text) {
+    std::vector<const Verse*> verses;
+    for (const ScriptureBook& book : text.books)
+        for (const Verse& verse : book.verses)
+            verses.push_back(&verse);
+    size_t at = 0;
+    bool isSame = true;
+    auto done = m_database.read(u"SELECT book, chapter, number, last_number, words, form FROM verse"
+                                " WHERE translation = ? ORDER BY row"_s,
+                                {row}, [&](const Row& stored) {
+                                    isSame = at < verses.size() && verseOf(stored) == *verses[at];
+                                    ++at;
+                                    return isSame;
+                                });
+    if (!done)
+        return tl::unexpected(done.error());
+    return isSame && at == verses.size();
+}
+
+Result<Translation> Scripture::store(const ScriptureText& text, SameShortName same,
                                      const std::function<bool(int, int)>& progress) {
     Translation stored = text.details;
     if (stored.shortName.isEmpty())
         stored.shortName = shortened(stored.name);
     stored.id = TranslationId::create();
-    bool isUsual = true;
     const auto work = [&]() -> Result<void> {
-        std::optional<qint64> row;
-        {
-            auto same = m_database.select(u"SELECT row, id, copyright_on, is_usual FROM translation"
-                                          " WHERE short_name = ? COLLATE NOCASE"_s,
-                                          {stored.shortName});
-            if (!same)
-                return tl::unexpected(same.error());
-            if (same->next()) {
-                row = same->number(0);
-                stored.id = TranslationId::fromText(same->text(1));
-                stored.copyrightOn = valueOf(same->text(2), stored.copyrightOn);
-                isUsual = same->number(3) != 0;
+        const auto holder = holderOf(stored.shortName);
+        if (!holder)
+            return tl::unexpected(holder.error());
+        bool isUsual = *holder && (*holder)->isUsual;
+        if (*holder && (same == SameShortName::Replace ||
+                        (*holder)->name.compare(stored.name, Qt::CaseInsensitive) == 0)) {
+            const auto isSame = (*holder)->isInBin ? Result<bool>(false) : hasVerses((*holder)->row, text);
+            if (!isSame)
+                return tl::unexpected(isSame.error());
+            if (*isSame) { // no copy of it into the bin
+                stored.id = (*holder)->id;
+                stored.name = (*holder)->name;
+                stored.copyrightOn = (*holder)->copyrightOn;
+                return m_database.change(
+                    u"UPDATE translation SET language = ?, copyright = ?, changed_at = ? WHERE row = ?"_s,
+                    {stored.language, stored.copyright, QDateTime::currentMSecsSinceEpoch(), (*holder)->row});
+            }
+            if (auto done = replace(**holder, stored); !done)
+                return done;
+        } else {
+            const auto usual = m_database.first(u"SELECT 1 FROM translation WHERE is_usual"_s, {},
+                                                [](const Row&) { return true; });
+            if (!usual)
+                return tl::unexpected(usual.error());
+            isUsual = !*usual;
+            if (*holder) {
+                const auto name = freeName(stored.shortName);
+                if (!name)
+                    return tl::unexpected(name.error());
+                stored.shortName = *name;
             }
         }
-        if (!row) {
-            auto rows = m_database.select(
-                u"SELECT coalesce(max(row), 0) + 1, coalesce(max(is_usual), 0) FROM translation"_s);
-            if (!rows)
-                return tl::unexpected(rows.error());
-            static_cast<void>(rows->next());
-            row = rows->number(0);
-            isUsual = rows->number(1) == 0;
-        } else if (auto removed = removeVerses(*row); !removed) {
-            return removed;
-        }
+        const auto row = m_database.first(u"SELECT coalesce(max(row), 0) + 1 FROM translation"_s, {},
+                                          [](const Row& at) { return at.number(0); });
+        if (!row)
+            return tl::unexpected(row.error());
         if (auto done = m_database.change(
-                u"INSERT OR REPLACE INTO translation(row, id, name, short_name, language, copyright, "
-                u"copyright_on,"
+                u"INSERT INTO translation(row, id, name, short_name, language, copyright, copyright_on,"
                 " numbering, outline, books, verses, is_usual, changed_at)"
                 " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)"_s,
-                {*row, stored.id.text(), stored.name, stored.shortName, stored.language, stored.copyright,
-                 nameOf(stored.copyrightOn), nameOf(stored.numbering),
+                {row->value_or(1), stored.id.text(), stored.name, stored.shortName, stored.language,
+                 stored.copyright, nameOf(stored.copyrightOn), nameOf(stored.numbering),
                  QString::fromUtf8(jsonText(outlineToJson(text.outline()))), int(text.books.size()),
                  text.verseCount(), isUsual ? 1 : 0, QDateTime::currentMSecsSinceEpoch()});
             !done)
             return done;
-        return storeVerses(*row, text, progress);
+        return storeVerses(row->value_or(1), text, progress);
     };
     if (auto done = m_database.transaction(work); !done)
         return tl::unexpected(done.error());
@@ -169,13 +238,11 @@ Result<void> Scripture::removeVerses(qint64 row) {
 /// Rows of a translation follow one another, so that a search in it is a range of them.
 Result<void> Scripture::storeVerses(qint64 row, const ScriptureText& text,
                                     const std::function<bool(int, int)>& progress) {
-    qint64 first = 0;
-    {
-        auto rows = m_database.select(u"SELECT coalesce(max(row), 0) + 1 FROM verse"_s);
-        if (!rows)
-            return tl::unexpected(rows.error());
-        first = rows->next() ? rows->number(0) : 1;
-    }
+    const auto free = m_database.first(u"SELECT coalesce(max(row), 0) + 1 FROM verse"_s, {},
+                                       [](const Row& at) { return at.number(0); });
+    if (!free)
+        return tl::unexpected(free.error());
+    const qint64 first = free->value_or(1);
     qint64 next = first;
     const int total = text.verseCount();
     for (const ScriptureBook& book : text.books)
@@ -209,16 +276,16 @@ Result<void> Scripture::storeVerses(qint64 row, const ScriptureText& text,
 Result<void> Scripture::setDetails(const Translation& t) {
     if (t.name.trimmed().isEmpty() || t.shortName.trimmed().isEmpty())
         return failure(u"a translation needs a name and a short name"_s, {}, u"Fill in both."_s);
-    {
-        auto rows = m_database.select(
-            u"SELECT name FROM translation WHERE short_name = ? COLLATE NOCASE AND id <> ?"_s,
-            {t.shortName, t.id.text()});
-        if (!rows)
-            return tl::unexpected(rows.error());
-        if (rows->next())
-            return failure(u"\u201c%1\u201d has the short name %2 already"_s.arg(rows->text(0), t.shortName),
-                           {}, u"Choose another short name."_s);
-    }
+    const auto holder = holderOf(t.shortName);
+    if (!holder)
+        return tl::unexpected(holder.error());
+    if (*holder && !((*holder)->id == t.id))
+        return failure(
+            (*holder)->isInBin
+                ? u"\u201c%1\u201d, which is in the bin, has the short name %2"_s.arg((*holder)->name,
+                                                                                      t.shortName)
+                : u"\u201c%1\u201d has the short name %2 already"_s.arg((*holder)->name, t.shortName),
+            {}, u"Choose another short name."_s);
     return m_database.change(u"UPDATE translation SET name = ?, short_name = ?, language = ?, copyright = ?,"
                              " copyright_on = ?, numbering = ?, changed_at = ? WHERE id = ?"_s,
                              {t.name, t.shortName, t.language, t.copyright, nameOf(t.copyrightOn),
@@ -239,27 +306,19 @@ Result<void> Scripture::takeFromBin(const TranslationId& id) {
 }
 
 Result<std::vector<Translation>> Scripture::bin() {
-    auto rows =
-        m_database.select(u"SELECT "_s + columns() +
-                          u" FROM translation WHERE deleted_at IS NOT NULL ORDER BY deleted_at DESC"_s);
-    if (!rows)
-        return tl::unexpected(rows.error());
-    std::vector<Translation> result;
-    while (rows->next())
-        result.push_back(translationOf(*rows));
-    return result;
+    return m_database.all(u"SELECT "_s + columns() +
+                              u" FROM translation WHERE deleted_at IS NOT NULL ORDER BY deleted_at DESC"_s,
+                          {}, [](const Row& row) { return translationOf(row); });
 }
 
 Result<int> Scripture::emptyBin() {
     std::vector<qint64> gone;
     const auto work = [&]() -> Result<void> {
-        {
-            auto rows = m_database.select(u"SELECT row FROM translation WHERE deleted_at IS NOT NULL"_s);
-            if (!rows)
-                return tl::unexpected(rows.error());
-            while (rows->next())
-                gone.push_back(rows->number(0));
-        }
+        auto rows = m_database.all(u"SELECT row FROM translation WHERE deleted_at IS NOT NULL"_s, {},
+                                   [](const Row& row) { return row.number(0); });
+        if (!rows)
+            return tl::unexpected(rows.error());
+        gone = std::move(*rows);
         for (const qint64 row : gone) {
             if (auto done = removeVerses(row); !done)
                 return done;
@@ -274,43 +333,35 @@ Result<int> Scripture::emptyBin() {
 }
 
 Result<Outline> Scripture::outline(const TranslationId& id) {
-    qint64 changedAt = 0;
-    {
-        auto rows = m_database.select(u"SELECT changed_at FROM translation WHERE id = ?"_s, {id.text()});
-        if (!rows)
-            return tl::unexpected(rows.error());
-        if (!rows->next())
-            return failure(u"this translation is not in the library any more"_s, {},
-                           u"Choose another one."_s);
-        changedAt = rows->number(0);
-    }
-    auto& kept = m_outlines[id];
-    if (kept.first == changedAt)
-        return kept.second;
-    auto rows = m_database.select(u"SELECT outline, short_name, language FROM translation WHERE id = ?"_s,
-                                  {id.text()});
-    if (!rows)
-        return tl::unexpected(rows.error());
-    static_cast<void>(rows->next());
-    Outline outline = outlineFromJson(QJsonDocument::fromJson(rows->text(0).toUtf8()).object());
-    outline.translation = rows->text(1);
-    outline.language = rows->text(2);
-    kept = {changedAt, outline};
-    return outline;
+    const auto changedAt = m_database.first(u"SELECT changed_at FROM translation WHERE id = ?"_s, {id.text()},
+                                            [](const Row& row) { return row.number(0); });
+    if (!changedAt)
+        return tl::unexpected(changedAt.error());
+    if (!*changedAt)
+        return failure(u"this translation is not in the library any more"_s, {}, u"Choose another one."_s);
+    if (const auto kept = m_outlines.constFind(id); kept != m_outlines.cend() && kept->first == **changedAt)
+        return kept->second;
+    const auto outline =
+        m_database.first(u"SELECT outline, short_name, language FROM translation WHERE id = ?"_s, {id.text()},
+                         [](const Row& row) {
+                             Outline read =
+                                 outlineFromJson(QJsonDocument::fromJson(row.text(0).toUtf8()).object());
+                             read.translation = row.text(1);
+                             read.language = row.text(2);
+                             return read;
+                         });
+    if (!outline)
+        return tl::unexpected(outline.error());
+    m_outlines.insert(id, {**changedAt, outline->value_or(Outline())});
+    return outline->value_or(Outline());
 }
 
 Result<std::vector<Verse>> Scripture::chapters(const TranslationId& id, BookCode book, int from, int to) {
-    auto rows = m_database.select(u"SELECT v.book, v.chapter, v.number, v.last_number, v.words, v.form"
-                                  " FROM translation t JOIN verse v ON v.translation = t.row"
-                                  " WHERE t.id = ? AND v.book = ? AND v.chapter BETWEEN ? AND ?"
-                                  " ORDER BY v.chapter, v.number"_s,
-                                  {id.text(), book.text(), from, to});
-    if (!rows)
-        return tl::unexpected(rows.error());
-    std::vector<Verse> verses;
-    while (rows->next())
-        verses.push_back(verseOf(*rows));
-    return verses;
+    return m_database.all(u"SELECT v.book, v.chapter, v.number, v.last_number, v.words, v.form"
+                          " FROM translation t JOIN verse v ON v.translation = t.row"
+                          " WHERE t.id = ? AND v.book = ? AND v.chapter BETWEEN ? AND ?"
+                          " ORDER BY v.chapter, v.number"_s,
+                          {id.text(), book.text(), from, to}, [](const Row& row) { return verseOf(row); });
 }
 
 Result<PassageWords> Scripture::words(const TranslationId& id, const Reference& reference) {
@@ -353,6 +404,8 @@ Result<Passage> Scripture::passage(const std::vector<TranslationId>& ids, const 
             return tl::unexpected(words.error());
         passage.words.push_back(std::move(*words));
     }
+    if (const QString excess = excessOf(passage); !excess.isEmpty())
+        return failure(u"%1 has %2"_s.arg(passage.title(), excess), {}, u"Choose less of it at a time."_s);
     return passage;
 }
 
@@ -381,48 +434,48 @@ Result<std::vector<VerseHit>> Scripture::find(const QString& query, WordSearch h
     QString range =
         u" AND rowid NOT IN (SELECT v.row FROM verse v JOIN translation t ON t.row = v.translation"
         " WHERE t.deleted_at IS NOT NULL)"_s;
-    auto rows =
-        m_database.select(in.isNull() ? u"SELECT 1 FROM translation WHERE deleted_at IS NOT NULL LIMIT 1"_s
-                                      : u"SELECT first_row, last_row FROM translation WHERE id = ?"_s,
-                          in.isNull() ? QVariantList() : QVariantList{in.text()});
+    const auto rows =
+        m_database.first(in.isNull() ? u"SELECT 0, 0 FROM translation WHERE deleted_at IS NOT NULL"_s
+                                     : u"SELECT first_row, last_row FROM translation WHERE id = ?"_s,
+                         in.isNull() ? QVariantList() : QVariantList{in.text()},
+                         [](const Row& row) { return std::pair(row.number(0), row.number(1)); });
     if (!rows)
         return tl::unexpected(rows.error());
-    const bool found = rows->next();
     if (!in.isNull()) {
-        if (!found)
+        if (!*rows)
             return hits;
         range = u" AND rowid BETWEEN ? AND ?"_s;
-        values << rows->number(0) << rows->number(1);
-    } else if (!found) {
-        range.clear();
+        values << (*rows)->first << (*rows)->second;
+    } else if (!*rows) {
+        range.clear(); // nothing lies in the bin
     }
     values << limit;
-    auto verses = m_database.select(
+    const QStringList words = searchWords(query);
+    const QString phrase = u' ' + words.join(u' ');
+    std::vector<VerseHit> others;
+    auto done = m_database.read(
         u"SELECT t.id, t.short_name, v.book, v.chapter, v.number, v.last_number, v.words, f.rowid FROM"
         " (SELECT rowid, rank FROM verse_fts WHERE verse_fts MATCH ?"_s +
             range +
             u" ORDER BY rank LIMIT ?) f JOIN verse v ON v.row = f.rowid JOIN translation t ON t.row = "
             u"v.translation"
             " ORDER BY f.rank"_s,
-        values);
-    if (!verses)
-        return tl::unexpected(verses.error());
-    const QStringList words = searchWords(query);
-    const QString phrase = u' ' + words.join(u' ');
-    std::vector<VerseHit> others;
-    while (verses->next()) {
-        VerseHit hit{TranslationId::fromText(verses->text(0)),
-                     verses->text(1),
-                     BookCode::fromText(verses->text(2)).value_or(BookCode()),
-                     {},
-                     int(verses->number(3)),
-                     int(verses->number(4)),
-                     int(verses->number(5)),
-                     verses->text(6),
-                     words};
-        const bool isPhrase = (u' ' + searchWords(hit.words).join(u' ')).contains(phrase);
-        (isPhrase ? hits : others).push_back(std::move(hit));
-    }
+        values, [&](const Row& row) {
+            VerseHit hit{TranslationId::fromText(row.text(0)),
+                         row.text(1),
+                         BookCode::fromText(row.text(2)).value_or(BookCode()),
+                         {},
+                         int(row.number(3)),
+                         int(row.number(4)),
+                         int(row.number(5)),
+                         row.text(6),
+                         words};
+            const bool isPhrase = (u' ' + searchWords(hit.words).join(u' ')).contains(phrase);
+            (isPhrase ? hits : others).push_back(std::move(hit));
+            return true;
+        });
+    if (!done)
+        return tl::unexpected(done.error());
     hits.insert(hits.end(), std::make_move_iterator(others.begin()), std::make_move_iterator(others.end()));
     QHash<TranslationId, Outline> outlines;
     for (VerseHit& hit : hits) {

@@ -7,7 +7,7 @@
 namespace mivanta {
 
 class Database;
-class Rows;
+class Row;
 
 /// A translation as a list shows it.
 struct TranslationSummary {
@@ -38,6 +38,12 @@ enum class WordSearch {
     Near, ///< within ten words of one another
 };
 
+/// What happens to a translation whose short name another one has already.
+enum class SameShortName {
+    Number,  ///< it gets a number: "QST 2"
+    Replace, ///< a person has said that this is the one to be replaced
+};
+
 /// The scripture in a library: translations side by side, their verses, and the words in them. Synchronous;
 /// used on the thread that opened the database.
 class Scripture {
@@ -49,10 +55,13 @@ public:
     /// By short name or name, in any case; the usual one for an empty code.
     [[nodiscard]] Result<Translation> translation(const QString& code);
 
-    /// Stores a translation whole or not at all. One of the same short name is replaced and keeps its id, and
-    /// what was decided about it (when its copyright line is shown, its numbering). The first one is usual.
-    /// `progress` is called now and then with verses done and in all; false stops and changes nothing.
+    /// Stores a translation whole or not at all. One of the same short name and name is replaced: it goes
+    /// into the bin under a name of its own, and the new one takes its id and when its copyright line is
+    /// shown. One of the same short name and another name stays, or is replaced, as `same` says. The first
+    /// one is usual. `progress` is called now and then with verses done and in all; false stops and changes
+    /// nothing.
     [[nodiscard]] Result<Translation> store(const ScriptureText& text,
+                                            SameShortName same = SameShortName::Number,
                                             const std::function<bool(int, int)>& progress = {});
     [[nodiscard]] Result<void> setDetails(const Translation& translation);
     [[nodiscard]] Result<void> setUsual(const TranslationId& id);
@@ -79,6 +88,12 @@ public:
 
 private:
     [[nodiscard]] Result<Translation> one(const QString& condition, const QVariantList& values);
+    struct Holder;
+    [[nodiscard]] Result<std::optional<Holder>> holderOf(const QString& shortName);
+    /// "QST 2", or the next number that nobody has.
+    [[nodiscard]] Result<QString> freeName(const QString& shortName);
+    [[nodiscard]] Result<void> replace(const Holder& old, Translation& by);
+    [[nodiscard]] Result<bool> hasVerses(qint64 row, const ScriptureText& text);
     [[nodiscard]] Result<void> removeVerses(qint64 row);
     [[nodiscard]] Result<void> storeVerses(qint64 row, const ScriptureText& text,
                                            const std::function<bool(int, int)>& progress);

@@ -1,16 +1,16 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/ServicePack.h"
+#include "core/base/MediaName.h"
 #include "formats/ServiceFile.h"
 #include "store/MediaFiles.h"
-#include <QCryptographicHash>
+#include "store/SafeFiles.h"
+#include <QDateTime>
 #include <QDir>
 #include <QFile>
 #include <QFileInfo>
-#include <QRegularExpression>
 #include <QScopeGuard>
 #include <QTemporaryDir>
 #include <algorithm>
-#include <cstdio>
 
 namespace mivanta {
 
@@ -18,7 +18,7 @@ using namespace Qt::StringLiterals;
 
 namespace {
 
-constexpr qint64 kMostUnpacked = 64LL << 30;
+constexpr auto kUnpacking = "unpacking-";
 constexpr int kMostTimes = 200; // pictures, films and fonts are packed already
 
 QString mediaEntry(const QString& name) {
@@ -38,7 +38,7 @@ tl::unexpected<Error> refused(const QString& why, const QString& where) {
 
 /// The entries of a packed file that are files of ours, seen to be safe.
 Result<QStringList> safeEntries(const ZipReader& zip, const QString& where) {
-    if (auto safe = zip.checkSafe(kMostUnpacked, kMostTimes); !safe)
+    if (auto safe = zip.checkSafe(kMostTimes); !safe)
         return refused(safe.error().what, where);
     QStringList files;
     const QStringList entries = zip.entries();
@@ -60,7 +60,7 @@ struct Packed {
 };
 
 Result<Packed> openPacked(const QString& path) {
-    auto zip = ZipReader::openFile(path);
+    auto zip = ZipReader::openFile(path, kMostUnpacked);
     if (!zip)
         return refused(zip.error().what, path);
     auto entries = safeEntries(*zip, path);
@@ -80,8 +80,9 @@ Result<void> extract(const ZipReader& zip, const QString& entry, const QString& 
                        u"Check the free space and that you may write there."_s);
     if (auto copied = zip.copy(entry, file); !copied)
         return refused(copied.error().what, where);
+    const bool isOnDisk = file.flush() && syncFile(to);
     file.close();
-    if (file.error() != QFileDevice::NoError)
+    if (!isOnDisk || file.error() != QFileDevice::NoError)
         return failure(u"a file could not be written: "_s + file.errorString(), to,
                        u"Check the free space."_s);
     if (entry.startsWith(QLatin1String(kMediaFolder))) {
@@ -96,19 +97,6 @@ Result<void> extract(const ZipReader& zip, const QString& entry, const QString& 
 
 QString fontsFolder(const QString& libraryFolder) {
     return libraryFolder + u"/fonts"_s;
-}
-
-bool isMediaName(const QString& name) {
-    static const QRegularExpression form(u"^[0-9a-f]{64}\\.[a-z0-9]{1,7}$"_s);
-    return form.match(name).hasMatch();
-}
-
-Result<QString> contentHash(const QString& path) {
-    QFile file(path);
-    QCryptographicHash hash(QCryptographicHash::Sha256);
-    if (!file.open(QIODevice::ReadOnly) || !hash.addData(&file))
-        return failure(u"the file cannot be read: "_s + file.errorString(), path);
-    return QString::fromLatin1(hash.result().toHex());
 }
 
 qint64 PackPlan::bytes() const {
@@ -126,7 +114,7 @@ std::vector<MediaFact> mediaFactsOf(const Service& service, const QString& media
         const MediaFact* known = factOf(service, name);
         MediaFact fact = known ? *known : MediaFact{name, {}, 0};
         fact.title = titles.value(name, fact.title);
-        if (const QFileInfo file(mediaFolder + u'/' + name); file.isFile())
+        if (const QFileInfo file(mediaPath(mediaFolder, name)); file.isFile())
             fact.bytes = file.size();
         facts.push_back(std::move(fact));
     }
@@ -135,8 +123,9 @@ std::vector<MediaFact> mediaFactsOf(const Service& service, const QString& media
 
 std::vector<MediaFact> missingMedia(const Service& service, const QString& mediaFolder) {
     std::vector<MediaFact> missing = mediaFactsOf(service, mediaFolder, {});
-    std::erase_if(missing,
-                  [&](const MediaFact& fact) { return QFileInfo(mediaFolder + u'/' + fact.name).isFile(); });
+    std::erase_if(missing, [&](const MediaFact& fact) {
+        return QFileInfo(mediaPath(mediaFolder, fact.name)).isFile();
+    });
     return missing;
 }
 
@@ -146,7 +135,7 @@ PackPlan planPack(const Service& service, const QString& mediaFolder, const std:
     for (const QString& name : names) {
         const MediaFact* fact = factOf(service, name);
         const QString title = fact && !fact->title.isEmpty() ? fact->title : name;
-        const QFileInfo file(mediaFolder + u'/' + name);
+        const QFileInfo file(mediaPath(mediaFolder, name));
         if (file.isFile())
             plan.files.push_back({mediaEntry(name), file.filePath(), title, file.size()});
         else
@@ -176,13 +165,39 @@ Result<FileStamp> packService(const Service& service, const PackPlan& plan, cons
     QFile::remove(beside); // of a program that died while it packed
     if (auto written = writeZipFile(beside, parts, progress); !written)
         return tl::unexpected(written.error());
-    if (std::rename(QFile::encodeName(beside).constData(), QFile::encodeName(path).constData()) != 0) {
+    auto placed = checkUnchanged(path, expected); // packing takes a while
+    if (placed)
+        placed = replaceFile(beside, path);
+    if (!placed) {
         QFile::remove(beside);
-        return failure(u"the packed file could not be put in its place"_s, path,
-                       u"Check that you may write there, or pack under another name."_s);
+        return tl::unexpected(placed.error());
     }
     return stampOfFile(path);
 }
+
+namespace {
+
+/// A medium that is there is what its name says, or it is brought in again.
+bool isThere(const QString& entry, const QString& path) {
+    if (!QFileInfo::exists(path))
+        return false;
+    if (!entry.startsWith(QLatin1String(kMediaFolder)))
+        return true;
+    const auto hash = contentHash(path);
+    return hash && QFileInfo(path).fileName().startsWith(*hash);
+}
+
+/// What a program that was killed while it unpacked has left behind.
+void sweepUnfinished(const QString& folder) {
+    constexpr qint64 kDay = 24 * 60 * 60;
+    const auto left =
+        QDir(folder).entryInfoList({QLatin1String(kUnpacking) + u"*"_s}, QDir::Dirs | QDir::NoSymLinks);
+    for (const QFileInfo& unfinished : left)
+        if (unfinished.lastModified().secsTo(QDateTime::currentDateTime()) > kDay)
+            QDir(unfinished.filePath()).removeRecursively();
+}
+
+} // namespace
 
 Result<UnpackedMedia> bringInMedia(const QString& path, MediaFiles& media, const QString& fontFolder) {
     const auto packed = openPacked(path);
@@ -192,14 +207,15 @@ Result<UnpackedMedia> bringInMedia(const QString& path, MediaFiles& media, const
     if (!QDir().mkpath(media.folder()))
         return failure(u"the folder for media could not be made"_s, media.folder(),
                        u"Check that you may write there."_s);
-    const QTemporaryDir waiting(media.folder() + u"/unpacking-XXXXXX"_s);
+    sweepUnfinished(media.folder());
+    const QTemporaryDir waiting(media.folder() + u'/' + QLatin1String(kUnpacking) + u"XXXXXX"_s);
     UnpackedMedia result;
     QStringList fresh;
     for (const QString& entry : packed->entries) {
         const QString name = entry.section(u'/', 1);
         const QString there =
             entry.startsWith(QLatin1String(kFontFolder)) ? fontFolder + u'/' + name : media.pathOf(name);
-        if (QFileInfo::exists(there)) {
+        if (isThere(entry, there)) {
             ++result.already;
             continue;
         }
@@ -211,8 +227,9 @@ Result<UnpackedMedia> bringInMedia(const QString& path, MediaFiles& media, const
         const QString name = entry.section(u'/', 1);
         const QString from = waiting.filePath(entry);
         if (entry.startsWith(QLatin1String(kFontFolder))) {
-            if (!QDir().mkpath(fontFolder) || !QFile::rename(from, fontFolder + u'/' + name))
-                return failure(u"a font could not be put into the library"_s, fontFolder, {});
+            if (!QDir().mkpath(fontFolder) || !replaceFile(from, fontFolder + u'/' + name))
+                return failure(u"a font could not be put into the library"_s, fontFolder,
+                               u"Check that you may write there."_s);
         } else {
             const MediaFact* fact = factOf(packed->service, name);
             if (auto taken = media.moveIn(from, name, fact ? fact->title : QString()); !taken)
@@ -242,7 +259,8 @@ Result<QString> unpackService(const QString& path, const QString& folder) {
         if (isNew)
             QDir(folder).removeRecursively();
     });
-    const QTemporaryDir waiting(folder + u"/unpacking-XXXXXX"_s);
+    sweepUnfinished(folder);
+    const QTemporaryDir waiting(folder + u'/' + QLatin1String(kUnpacking) + u"XXXXXX"_s);
     for (const QString& entry : packed->entries)
         if (auto done = extract(packed->zip, entry, waiting.filePath(entry), path); !done)
             return tl::unexpected(done.error());
@@ -253,6 +271,8 @@ Result<QString> unpackService(const QString& path, const QString& folder) {
             !QFile::rename(waiting.filePath(name), target.filePath(name)))
             return failure(u"\u201c%1\u201d could not be put in its place"_s.arg(name), folder,
                            u"Check that you may write there."_s);
+    for (const QString& sub : {QString(), u"/media"_s, u"/fonts"_s})
+        syncFolder(folder + sub);
     takeBack.dismiss();
     return target.filePath(file);
 }

@@ -12,6 +12,8 @@ class MediaFiles;
 /// The folders inside a packed service.
 inline constexpr const char* kMediaFolder = "media/";
 inline constexpr const char* kFontFolder = "fonts/";
+/// What a packed service may unpack to, in bytes.
+inline constexpr qint64 kMostUnpacked = 64LL << 30;
 
 /// One file that is packed with a service.
 struct PackFile {
@@ -60,10 +62,5 @@ struct UnpackedMedia {
 /// Unpacks to a folder: the service without its media, media/ and fonts/. Refuses, writing nothing, when the
 /// file is unsafe or damaged or when something of the same name is there. The path of the service file.
 [[nodiscard]] Result<QString> unpackService(const QString& path, const QString& folder);
-
-/// True for the name of a file in the media folder: its content's SHA-256 and a suffix.
-[[nodiscard]] bool isMediaName(const QString& name);
-/// The content's SHA-256 in hex, as media names begin with it.
-[[nodiscard]] Result<QString> contentHash(const QString& path);
 
 } // namespace mivanta

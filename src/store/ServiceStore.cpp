@@ -1,14 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/ServiceStore.h"
 #include "formats/ServiceFile.h"
+#include "store/SafeFiles.h"
 #include "store/ServicePack.h"
 #include <QCryptographicHash>
 #include <QDateTime>
 #include <QFile>
 #include <QFileInfo>
-#include <QSaveFile>
 #include <algorithm>
-#include <unistd.h>
 
 namespace mivanta {
 
@@ -43,7 +42,7 @@ Result<OpenedService> openService(const QString& path) {
     const auto stamp = stampOfFile(path);
     if (!stamp)
         return tl::unexpected(stamp.error());
-    const auto zip = ZipReader::openFile(path);
+    const auto zip = ZipReader::openFile(path, kMostUnpacked);
     if (!zip)
         return failure(u"this is no service file, or it is damaged: "_s + zip.error().what, path,
                        u"Use an older copy of the file, or the library's backups."_s);
@@ -67,24 +66,6 @@ Result<void> checkUnchanged(const QString& path, const std::optional<FileStamp>&
     return {};
 }
 
-Result<void> writeSafely(const QString& path, const QByteArray& bytes) {
-    QSaveFile file(path);
-    const auto failed = [&] {
-        return failure(u"the file could not be written: "_s + file.errorString(), path,
-                       u"Check the free space and that you may write there, or save under another name."_s);
-    };
-    if (!file.open(QIODevice::WriteOnly))
-        return failed();
-    if (file.write(bytes) != bytes.size() || !file.flush() || ::fsync(file.handle()) != 0) {
-        auto error = failed();
-        file.cancelWriting();
-        return error;
-    }
-    if (!file.commit())
-        return failed();
-    return {};
-}
-
 Result<FileStamp> saveService(const Service& service, const QString& path,
                               const std::optional<FileStamp>& expected) {
     if (auto unchanged = checkUnchanged(path, expected); !unchanged)
@@ -92,7 +73,7 @@ Result<FileStamp> saveService(const Service& service, const QString& path,
     const auto bytes = serviceToZip(service);
     if (!bytes)
         return tl::unexpected(bytes.error());
-    if (auto done = writeSafely(path, *bytes); !done)
+    if (auto done = writeSafely(path, *bytes, [&] { return checkUnchanged(path, expected); }); !done)
         return tl::unexpected(done.error());
     return stampOf(*bytes);
 }

@@ -21,16 +21,13 @@ struct OpenedService {
 
 [[nodiscard]] Result<OpenedService> openService(const QString& path);
 
-/// Writes the whole file beside the old one, has it reach the disk, then puts it in the old one's place; on
-/// any failure the old one is as it was. With `expected`, refuses when the file there is another by now.
+/// Writes the file safely (store/SafeFiles). With `expected`, refuses when the file there is another by now,
+/// also when it becomes so while this one is being written.
 [[nodiscard]] Result<FileStamp> saveService(const Service& service, const QString& path,
                                             const std::optional<FileStamp>& expected);
 
 /// Fails when there is a file and it is another one than `expected`.
 [[nodiscard]] Result<void> checkUnchanged(const QString& path, const std::optional<FileStamp>& expected);
 [[nodiscard]] Result<FileStamp> stampOfFile(const QString& path);
-
-/// Writes bytes that way, for other small files.
-[[nodiscard]] Result<void> writeSafely(const QString& path, const QByteArray& bytes);
 
 } // namespace mivanta

@@ -4,7 +4,7 @@
 #include "formats/PassageJson.h"
 #include "formats/RunSettingsJson.h"
 #include "formats/ThemeJson.h"
-#include "store/ServiceStore.h"
+#include "store/SafeFiles.h"
 #include <QDir>
 #include <QFile>
 #include <QJsonDocument>

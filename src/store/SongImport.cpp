@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/SongImport.h"
+#include "core/base/LeavableWork.h"
 #include "core/song/SongLikeness.h"
 #include "formats/SongReader.h"
 #include "store/Database.h"
@@ -7,7 +8,6 @@
 #include <QDirIterator>
 #include <QFile>
 #include <QFileInfo>
-#include <future>
 
 namespace mivanta {
 
@@ -120,18 +120,22 @@ SongImport::File SongImport::read(const QString& path) {
     return file;
 }
 
-void SongImport::inGroups(qsizetype files, const MakeFiles& make,
+void SongImport::inGroups(qsizetype files, const MakeFiles& make, const Library::Progress& progress,
                           const std::function<bool(qsizetype, std::vector<File>&)>& use) {
-    const auto ahead = [&](qsizetype from) {
-        const qsizetype count = std::clamp(files - from, qsizetype(0), kFilesPerCommit);
-        return std::async(std::launch::async, [&make, from, count] { return make(from, count); });
+    using Work = LeavableWork<std::vector<File>>;
+    const auto ahead = [&](qsizetype from) -> std::optional<Work> {
+        const qsizetype count = std::min(files - from, kFilesPerCommit);
+        return count > 0 ? std::optional<Work>([make, from, count] { return make(from, count); })
+                         : std::nullopt;
     };
     auto next = ahead(0);
-    for (qsizetype from = 0; from < files; from += kFilesPerCommit) {
-        std::vector<File> group = next.get();
+    for (qsizetype from = 0; next; from += kFilesPerCommit) {
+        auto group = next->wait([&] { return !progress || progress(int(from), int(files)); });
+        if (!group)
+            return;
         next = ahead(from + kFilesPerCommit);
-        if (!use(from, group))
-            break;
+        if (!use(from, *group))
+            return;
     }
 }
 
@@ -154,15 +158,17 @@ std::vector<ImportEntry> SongImport::run(const QStringList& paths, const Library
     return storeAll(files.size(), reading(files, &SongImport::read), progress);
 }
 
-std::vector<ImportEntry> SongImport::bringIn(std::vector<ImportCandidate> candidates,
+std::vector<ImportEntry> SongImport::bringIn(std::vector<ImportCandidate> given,
                                              const Library::Progress& progress) {
     std::vector<std::pair<size_t, size_t>> files; // stretches of candidates
-    for (size_t i = 0; i < candidates.size(); ++i)
-        if (i > 0 && candidates[i].file == candidates[i - 1].file)
+    for (size_t i = 0; i < given.size(); ++i)
+        if (i > 0 && given[i].file == given[i - 1].file)
             files.back().second = i + 1;
         else
             files.emplace_back(i, i + 1);
-    const auto make = [&](qsizetype from, qsizetype count) {
+    const auto shared = std::make_shared<std::vector<ImportCandidate>>(std::move(given));
+    const auto make = [shared, files](qsizetype from, qsizetype count) {
+        std::vector<ImportCandidate>& candidates = *shared;
         std::vector<File> group;
         for (qsizetype f = from; f < from + count; ++f) {
             File file;
@@ -216,9 +222,12 @@ std::vector<ImportCandidate> SongImport::look(const QStringList& paths, const Li
         candidate.decision = usualDecision(candidate.finding);
         return candidate;
     };
-    inGroups(files.size(), reading(files, &SongImport::read), [&](qsizetype from, std::vector<File>& group) {
+    const auto lookAt = [&](qsizetype from, std::vector<File>& group) {
         for (const File& file : group) {
-            if (progress && !progress(int(from + (&file - group.data())), int(files.size())))
+            const auto goesOn = [&] {
+                return !progress || progress(int(from + (&file - group.data())), int(files.size()));
+            };
+            if (!goesOn())
                 return false;
             if (file.refusal) {
                 ImportCandidate& unreadable = candidates.emplace_back();
@@ -227,18 +236,22 @@ std::vector<ImportCandidate> SongImport::look(const QStringList& paths, const Li
                 unreadable.problem = file.refusal->reason;
                 unreadable.decision = ImportDecision::LeaveOut;
             }
-            for (const Piece& piece : file.pieces)
+            for (const Piece& piece : file.pieces) {
+                if (!goesOn()) // a hymnal is one file
+                    return false;
                 candidates.push_back(candidateOf(piece, file.path));
+            }
         }
         return true;
-    });
+    };
+    inGroups(files.size(), reading(files, &SongImport::read), progress, lookAt);
     return candidates;
 }
 
 std::vector<ImportEntry> SongImport::storeAll(qsizetype files, const MakeFiles& make,
                                               const Library::Progress& progress) {
     std::vector<ImportEntry> entries;
-    inGroups(files, make, [&](qsizetype from, std::vector<File>& group) {
+    inGroups(files, make, progress, [&](qsizetype from, std::vector<File>& group) {
         return storeGroup(group, entries,
                           [&](int stored) { return !progress || progress(int(from) + stored, int(files)); });
     });
@@ -306,24 +319,27 @@ Result<SongImport::Judgement> SongImport::judge(const StoredSong& read, const QS
     const auto judged = [](ImportFinding finding, const QString& other) {
         return Judgement{finding, SongId::fromText(other), 0, usualDecision(finding)};
     };
-    auto twin = database.select(u"SELECT id, deleted_at FROM song WHERE content_hash = ?"
-                                " ORDER BY deleted_at IS NOT NULL, row LIMIT 1"_s,
-                                {read.hash});
+    auto twin = database.first(
+        u"SELECT id, deleted_at FROM song WHERE content_hash = ?"
+        " ORDER BY deleted_at IS NOT NULL, row LIMIT 1"_s,
+        {read.hash}, [&](const Row& row) {
+            return judged(row.text(1).isEmpty() ? ImportFinding::Same : ImportFinding::InBin, row.text(0));
+        });
     if (!twin)
         return tl::unexpected(twin.error());
-    if (twin->next())
-        return judged(twin->text(1).isEmpty() ? ImportFinding::Same : ImportFinding::InBin, twin->text(0));
-    auto same =
-        database.select(u"SELECT id, revision, source_revision FROM song WHERE source = ?"_s, {source});
+    if (*twin)
+        return **twin;
+    auto same = database.first(
+        u"SELECT id, revision, source_revision FROM song WHERE source = ?"_s, {source}, [&](const Row& row) {
+            Judgement judgement =
+                judged(row.number(1) == row.number(2) ? ImportFinding::NewerFile : ImportFinding::BothChanged,
+                       row.text(0));
+            judgement.otherRevision = int(row.number(1));
+            return judgement;
+        });
     if (!same)
         return tl::unexpected(same.error());
-    if (!same->next())
-        return judged(ImportFinding::New, {});
-    Judgement judgement =
-        judged(same->number(1) == same->number(2) ? ImportFinding::NewerFile : ImportFinding::BothChanged,
-               same->text(0));
-    judgement.otherRevision = int(same->number(1));
-    return judgement;
+    return same->value_or(judged(ImportFinding::New, {}));
 }
 
 Result<ImportEntry> SongImport::storePiece(const Piece& piece) {

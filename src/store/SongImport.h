@@ -23,8 +23,9 @@ private:
     struct File;
     using MakeFiles = std::function<std::vector<File>(qsizetype from, qsizetype count)>;
     [[nodiscard]] static File read(const QString& path);
-    /// Files in groups; the next group is made on another thread while one is used. Ends when `use` says so.
-    static void inGroups(qsizetype files, const MakeFiles& make,
+    /// Files in groups; the next group is made on another thread while one is used. Ends when `use` or
+    /// `progress` says so, also in the middle of a file that is being read.
+    static void inGroups(qsizetype files, const MakeFiles& make, const Library::Progress& progress,
                          const std::function<bool(qsizetype from, std::vector<File>& group)>& use);
     [[nodiscard]] std::vector<ImportEntry> storeAll(qsizetype files, const MakeFiles& make,
                                                     const Library::Progress& progress);

@@ -12,6 +12,8 @@ using namespace Qt::StringLiterals;
 
 namespace {
 
+constexpr qsizetype kLongestQuery = 2000; ///< letters; the rest is not looked at
+
 constexpr qsizetype kMostSpellings = 8; ///< for one misspelt word
 
 /// True when each term begins a word of the text.
@@ -55,8 +57,11 @@ QStringList SongSearch::searchText(const Song& song) {
 
 Result<std::vector<SongHit>> SongSearch::find(const QString& query, int limit, const SongFilter& filter) {
     std::vector<Term> terms;
-    for (const QString& word : searchWords(query))
-        terms.push_back({word, {}});
+    constexpr size_t kMostWords = 24; // of a whole stanza that was pasted, the first ones find it
+    const QStringList typed = searchWords(query.left(kLongestQuery));
+    for (const QString& word : typed)
+        if (terms.size() < kMostWords)
+            terms.push_back({word, {}});
     if (terms.empty())
         return std::vector<SongHit>();
     auto hits = findTerms(terms, limit, filter);
@@ -96,13 +101,13 @@ Result<std::vector<SongHit>> SongSearch::findTerms(const std::vector<Term>& term
         return std::any_of(term.spelled.begin(), term.spelled.end(),
                            [&](const QString& word) { return spaced.contains(u' ' + word); });
     };
-    const auto tierOf = [&](const QString& titleKey, Rows& rows) {
+    const auto tierOf = [&](const QString& titleKey, const Row& row) {
         if (titleKey == key)
             return 0;
         for (int column = 0; column < 4; ++column) // title, other titles, numbers, authors and topics
-            if (holdsAll(terms, rows.text(5 + column), begins))
+            if (holdsAll(terms, row.text(5 + column), begins))
                 return 1 + column;
-        const QString words = rows.text(9);
+        const QString words = row.text(9);
         if (holdsAll(terms, words.section(u'\n', 0, 0), begins))
             return 5;
         return QString(words).replace(u'\n', u' ').contains(key) ? 6 : 7;
@@ -110,28 +115,27 @@ Result<std::vector<SongHit>> SongSearch::findTerms(const std::vector<Term>& term
 
     QSet<SongId> seen;
     std::vector<std::pair<int, SongHit>> found;
-    const auto add = [&](Rows& rows) {
-        while (rows.next()) {
-            const SongId id = SongId::fromText(rows.text(0));
-            if (seen.contains(id))
-                continue;
-            seen.insert(id);
-            SongHit hit{{id, rows.text(1), rows.text(2), rows.text(3)}, {}, marked};
-            // The line that holds the most of the words, unless the title says it all.
-            const QStringList lines = rows.text(4).split(u'\n');
-            const QStringList foldedLines = rows.text(9).split(u'\n');
-            qsizetype most = 0;
-            for (qsizetype i = 0; i < std::min(lines.size(), foldedLines.size()); ++i) {
-                const QString spaced = u' ' + foldedLines[i];
-                const auto held = std::count_if(terms.begin(), terms.end(),
-                                                [&](const Term& term) { return begins(term, spaced); });
-                if (held > most) {
-                    most = held;
-                    hit.matchingLine = lines[i];
-                }
+    const auto add = [&](const Row& row) {
+        const SongId id = SongId::fromText(row.text(0));
+        if (seen.contains(id))
+            return true;
+        seen.insert(id);
+        SongHit hit{{id, row.text(1), row.text(2), row.text(3)}, {}, marked};
+        // The line that holds the most of the words, unless the title says it all.
+        const QStringList lines = row.text(4).split(u'\n');
+        const QStringList foldedLines = row.text(9).split(u'\n');
+        qsizetype most = 0;
+        for (qsizetype i = 0; i < std::min(lines.size(), foldedLines.size()); ++i) {
+            const QString spaced = u' ' + foldedLines[i];
+            const auto held = std::count_if(terms.begin(), terms.end(),
+                                            [&](const Term& term) { return begins(term, spaced); });
+            if (held > most) {
+                most = held;
+                hit.matchingLine = lines[i];
             }
-            found.emplace_back(tierOf(rows.text(10), rows), std::move(hit));
         }
+        found.emplace_back(tierOf(row.text(10), row), std::move(hit));
+        return true;
     };
     const QString columns =
         u"SELECT s.id, s.title, s.first_line, s.number, s.lines, t.title, t.other, t.numbers,"
@@ -140,22 +144,20 @@ Result<std::vector<SongHit>> SongSearch::findTerms(const std::vector<Term>& term
     const auto also = [&](const QString& rowColumn) {
         return condition.isEmpty() ? QString() : u" AND "_s + rowColumn + condition.mid(3);
     };
-    auto titles = m_database.select(columns +
+    if (auto done = m_database.read(columns +
                                         u" FROM song s JOIN song_text t ON t.row = s.row"
                                         " WHERE s.title_key >= ? AND s.title_key < ?"_s +
                                         also(u"s.row"_s) + u" ORDER BY s.title_key LIMIT 10"_s,
-                                    QVariantList{key, key + QChar(0xffff)} + passing);
-    if (!titles)
-        return tl::unexpected(titles.error());
-    add(*titles);
-    auto rows = m_database.select(
+                                    QVariantList{key, key + QChar(0xffff)} + passing, add);
+        !done)
+        return tl::unexpected(done.error());
+    auto ranked = m_database.read(
         columns + u" FROM (SELECT rowid, rank FROM song_fts WHERE song_fts MATCH ?"_s + also(u"rowid"_s) +
             u" ORDER BY rank LIMIT ?) f"
             " JOIN song s ON s.row = f.rowid JOIN song_text t ON t.row = s.row ORDER BY f.rank"_s,
-        QVariantList{expression.join(u" AND "_s)} + passing + QVariantList{limit});
-    if (!rows)
-        return tl::unexpected(rows.error());
-    add(*rows);
+        QVariantList{expression.join(u" AND "_s)} + passing + QVariantList{limit}, add);
+    if (!ranked)
+        return tl::unexpected(ranked.error());
     std::stable_sort(found.begin(), found.end(),
                      [](const auto& a, const auto& b) { return a.first < b.first; });
     std::vector<SongHit> hits;
@@ -166,23 +168,25 @@ Result<std::vector<SongHit>> SongSearch::findTerms(const std::vector<Term>& term
 }
 
 Result<void> SongSearch::loadVocabulary() {
-    auto state = m_database.select(u"SELECT coalesce(max(changed_at), 0) + count(*) + "
-                                   "coalesce(sum(deleted_at IS NOT NULL), 0) FROM song"_s);
+    const auto state = m_database.first(u"SELECT coalesce(max(changed_at), 0) + count(*) + "
+                                        "coalesce(sum(deleted_at IS NOT NULL), 0) FROM song"_s,
+                                        {}, [](const Row& row) { return row.number(0); });
     if (!state)
         return tl::unexpected(state.error());
-    const qint64 now = state->next() ? state->number(0) : 0;
-    if (now == m_vocabularyOf)
+    if (*state == m_vocabularyOf)
         return {};
-    auto rows = m_database.select(u"SELECT term, doc FROM song_vocabulary ORDER BY term"_s);
-    if (!rows)
-        return tl::unexpected(rows.error());
+    m_vocabularyOf.reset();
     m_vocabulary.clear();
     m_counts.clear();
-    while (rows->next()) {
-        m_vocabulary.push_back(rows->text(0));
-        m_counts.push_back(int(rows->number(1)));
-    }
-    m_vocabularyOf = now;
+    if (auto done = m_database.read(u"SELECT term, doc FROM song_vocabulary ORDER BY term"_s, {},
+                                    [&](const Row& row) {
+                                        m_vocabulary.push_back(row.text(0));
+                                        m_counts.push_back(int(row.number(1)));
+                                        return true;
+                                    });
+        !done)
+        return done;
+    m_vocabularyOf = *state;
     return {};
 }
 

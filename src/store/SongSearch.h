@@ -32,9 +32,9 @@ private:
     [[nodiscard]] bool isKnown(const QString& word) const;
 
     Database& m_database;
-    std::vector<QString> m_vocabulary; ///< every word of every song, sorted
-    std::vector<int> m_counts;         ///< songs that hold it
-    qint64 m_vocabularyOf = -1;        ///< the library's state that it was read from
+    std::vector<QString> m_vocabulary;    ///< every word of every song, sorted
+    std::vector<int> m_counts;            ///< songs that hold it
+    std::optional<qint64> m_vocabularyOf; ///< the library's state that it was read from
 };
 
 } // namespace mivanta

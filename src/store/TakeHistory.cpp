@@ -20,30 +20,30 @@ Result<void> TakeHistory::note(const ItemTime& time) {
 }
 
 Result<std::vector<TakeNote>> TakeHistory::since(const QDate& day) {
-    auto rows = m_database.select(u"SELECT service, service_title, at, item, subject, title, part FROM take"
-                                  " WHERE at >= ? ORDER BY at, rowid"_s,
-                                  {day.startOfDay().toMSecsSinceEpoch()});
-    if (!rows)
-        return tl::unexpected(rows.error());
-    std::vector<TakeNote> takes;
-    while (rows->next())
-        takes.push_back({ServiceId::fromText(rows->text(0)), rows->text(1),
-                         QDateTime::fromMSecsSinceEpoch(rows->number(2)), ItemId::fromText(rows->text(3)),
-                         rows->text(4), rows->text(5), rows->text(6)});
-    return takes;
+    return m_database.all(u"SELECT service, service_title, at, item, subject, title, part FROM take"
+                          " WHERE at >= ? ORDER BY at, rowid"_s,
+                          {day.startOfDay().toMSecsSinceEpoch()}, [](const Row& row) {
+                              return TakeNote{ServiceId::fromText(row.text(0)),
+                                              row.text(1),
+                                              QDateTime::fromMSecsSinceEpoch(row.number(2)),
+                                              ItemId::fromText(row.text(3)),
+                                              row.text(4),
+                                              row.text(5),
+                                              row.text(6)};
+                          });
 }
 
 Result<QHash<QString, std::vector<int>>> TakeHistory::lengths(int most) {
-    auto rows =
-        m_database.select(u"SELECT subject, seconds FROM item_time ORDER BY subject, began_at DESC"_s);
-    if (!rows)
-        return tl::unexpected(rows.error());
     QHash<QString, std::vector<int>> lengths;
-    while (rows->next()) {
-        std::vector<int>& all = lengths[rows->text(0)];
-        if (int(all.size()) < most)
-            all.push_back(int(rows->number(1)));
-    }
+    auto done = m_database.read(u"SELECT subject, seconds FROM item_time ORDER BY subject, began_at DESC"_s,
+                                {}, [&](const Row& row) {
+                                    std::vector<int>& all = lengths[row.text(0)];
+                                    if (int(all.size()) < most)
+                                        all.push_back(int(row.number(1)));
+                                    return true;
+                                });
+    if (!done)
+        return tl::unexpected(done.error());
     return lengths;
 }
 

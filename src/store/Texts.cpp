@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/Texts.h"
 #include "core/base/Fold.h"
+#include "core/order/ServiceBounds.h"
 #include "formats/JsonNames.h"
 #include "formats/TextFile.h"
 #include "formats/TextJson.h"
@@ -34,12 +35,12 @@ QString linesOf(const SpokenText& text) {
     return lines.join(u'\n');
 }
 
-TextHit hitOf(const Rows& rows, const QStringList& words) {
-    const QStringList lines = rows.text(3).split(u'\n');
-    TextHit hit{{TextId::fromText(rows.text(0)), rows.text(1), valueOf(rows.text(2), TextKind::Other),
-                 lines.value(0)},
-                {},
-                words};
+TextHit hitOf(const Row& row, const QStringList& words) {
+    const QStringList lines = row.text(3).split(u'\n');
+    TextHit hit{
+        {TextId::fromText(row.text(0)), row.text(1), valueOf(row.text(2), TextKind::Other), lines.value(0)},
+        {},
+        words};
     qsizetype most = 0;
     for (const QString& line : lines) {
         const QString spaced = u' ' + searchWords(line).join(u' ');
@@ -61,29 +62,23 @@ Result<std::vector<TextHit>> Texts::find(const QString& query, int limit) {
     for (const QString& word : words)
         expression << u'"' + word + u"\"*"_s;
     const QString columns = u"SELECT t.id, t.title, t.kind, t.words FROM "_s;
-    auto rows = words.isEmpty()
-                    ? m_database.select(
-                          columns + u"spoken_text t WHERE t.deleted_at IS NULL ORDER BY t.title_key, t.row"_s)
-                    : m_database.select(
-                          columns + u"(SELECT rowid, rank FROM spoken_text_fts WHERE spoken_text_fts MATCH ?"
+    const auto hit = [&](const Row& row) { return hitOf(row, words); };
+    if (words.isEmpty())
+        return m_database.all(
+            columns + u"spoken_text t WHERE t.deleted_at IS NULL ORDER BY t.title_key, t.row"_s, {}, hit);
+    return m_database.all(columns + u"(SELECT rowid, rank FROM spoken_text_fts WHERE spoken_text_fts MATCH ?"
                                     " ORDER BY rank LIMIT ?) f JOIN spoken_text t ON t.row = f.rowid"
                                     " WHERE t.deleted_at IS NULL ORDER BY f.rank"_s,
-                          {expression.join(u" AND "_s), limit});
-    if (!rows)
-        return tl::unexpected(rows.error());
-    std::vector<TextHit> hits;
-    while (rows->next())
-        hits.push_back(hitOf(*rows, words));
-    return hits;
+                          {expression.join(u" AND "_s), limit}, hit);
 }
 
 Result<SpokenText> Texts::oneText(const QString& sql, const QVariantList& values) {
-    auto rows = m_database.select(sql, values);
-    if (!rows)
-        return tl::unexpected(rows.error());
-    if (!rows->next())
+    const auto content = m_database.first(sql, values, [](const Row& row) { return row.text(0); });
+    if (!content)
+        return tl::unexpected(content.error());
+    if (!*content)
         return failure(u"the text is not in the library any more"_s, m_database.path());
-    return textFromJson(QJsonDocument::fromJson(rows->text(0).toUtf8()).object(), m_database.path());
+    return textFromJson(QJsonDocument::fromJson((*content)->toUtf8()).object(), m_database.path());
 }
 
 Result<SpokenText> Texts::text(const TextId& id) {
@@ -122,22 +117,20 @@ Result<void> Texts::write(const SpokenText& text, bool exists) {
 Result<SpokenText> Texts::save(SpokenText text) {
     if (text.title.trimmed().isEmpty())
         return failure(u"a text needs a title"_s, {}, u"Give it one."_s);
+    if (const QString excess = excessOf(text); !excess.isEmpty())
+        return failure(u"\u201c%1\u201d has %2"_s.arg(text.title.left(60), excess), {},
+                       u"Part it into several texts."_s);
     const auto work = [&]() -> Result<void> {
-        int stored = 0;
-        bool exists = false;
-        {
-            auto rows =
-                m_database.select(u"SELECT revision FROM spoken_text WHERE id = ?"_s, {text.id.text()});
-            if (!rows)
-                return tl::unexpected(rows.error());
-            exists = rows->next();
-            stored = exists ? int(rows->number(0)) : 0;
-        }
-        if (stored != text.revision)
+        const auto stored =
+            m_database.first(u"SELECT revision FROM spoken_text WHERE id = ?"_s, {text.id.text()},
+                             [](const Row& row) { return int(row.number(0)); });
+        if (!stored)
+            return tl::unexpected(stored.error());
+        if (stored->value_or(0) != text.revision)
             return failure(u"\u201c%1\u201d was changed elsewhere meanwhile"_s.arg(text.title), {},
                            u"Look at its earlier versions before you save again."_s);
         ++text.revision;
-        return write(text, exists);
+        return write(text, stored->has_value());
     };
     if (auto done = m_database.transaction(work); !done)
         return tl::unexpected(done.error());
@@ -145,15 +138,11 @@ Result<SpokenText> Texts::save(SpokenText text) {
 }
 
 Result<std::vector<TextVersion>> Texts::versions(const TextId& id) {
-    auto rows = m_database.select(u"SELECT revision, changed_at FROM spoken_text_version WHERE text = ?"
-                                  " ORDER BY revision DESC"_s,
-                                  {id.text()});
-    if (!rows)
-        return tl::unexpected(rows.error());
-    std::vector<TextVersion> versions;
-    while (rows->next())
-        versions.push_back({int(rows->number(0)), QDateTime::fromMSecsSinceEpoch(rows->number(1), Qt::UTC)});
-    return versions;
+    return m_database.all(
+        u"SELECT revision, changed_at FROM spoken_text_version WHERE text = ? ORDER BY revision DESC"_s,
+        {id.text()}, [](const Row& row) {
+            return TextVersion{int(row.number(0)), QDateTime::fromMSecsSinceEpoch(row.number(1), Qt::UTC)};
+        });
 }
 
 Result<void> Texts::putInBin(const TextId& id) {
@@ -166,15 +155,9 @@ Result<void> Texts::takeFromBin(const TextId& id) {
 }
 
 Result<std::vector<TextSummary>> Texts::bin() {
-    auto rows =
-        m_database.select(u"SELECT id, title, kind, words FROM spoken_text WHERE deleted_at IS NOT NULL"
-                          " ORDER BY deleted_at DESC"_s);
-    if (!rows)
-        return tl::unexpected(rows.error());
-    std::vector<TextSummary> texts;
-    while (rows->next())
-        texts.push_back(hitOf(*rows, {}).text);
-    return texts;
+    return m_database.all(u"SELECT id, title, kind, words FROM spoken_text WHERE deleted_at IS NOT NULL"
+                          " ORDER BY deleted_at DESC"_s,
+                          {}, [](const Row& row) { return hitOf(row, {}).text; });
 }
 
 Result<int> Texts::emptyBin() {
@@ -216,38 +199,46 @@ TextImport Texts::importFile(const QString& path) {
     QFile file(path);
     if (!file.open(QIODevice::ReadOnly))
         return refused({file.errorString(), path, {}});
-    auto read = readTextFile(file, path);
-    if (!read)
-        return refused(read.error());
-    entry.title = read->title;
+    auto inFile = readTextFile(file, path);
+    if (!inFile)
+        return refused(inFile.error());
+    SpokenText& read = inFile->text;
+    entry.title = read.title;
+    entry.reason = inFile->warning;
     const QString source = QFileInfo(path).absoluteFilePath();
-    std::optional<Rows> rows;
-    auto same = m_database.select(
-        u"SELECT id, revision, source_revision, content_hash, source FROM spoken_text WHERE"
+    struct Stored {
+        TextId id;
+        int revision = 0;
+        int sourceRevision = 0;
+        QByteArray hash;
+    };
+    const auto stored = m_database.first(
+        u"SELECT id, revision, source_revision, content_hash FROM spoken_text WHERE"
         " deleted_at IS NULL AND (content_hash = ? OR source = ?) ORDER BY content_hash = ? DESC"_s,
-        {hashOf(*read), source, hashOf(*read)});
-    if (!same)
-        return refused(same.error());
-    rows.emplace(std::move(*same));
+        {hashOf(read), source, hashOf(read)}, [](const Row& row) {
+            return Stored{TextId::fromText(row.text(0)), int(row.number(1)), int(row.number(2)),
+                          row.bytes(3)};
+        });
+    if (!stored)
+        return refused(stored.error());
     entry.outcome = ImportOutcome::Added;
-    if (rows->next()) {
-        entry.text = TextId::fromText(rows->text(0));
-        if (rows->bytes(3) == hashOf(*read)) {
+    if (*stored) {
+        entry.text = (*stored)->id;
+        if ((*stored)->hash == hashOf(read)) {
             entry.outcome = ImportOutcome::Unchanged;
             return entry;
         }
-        if (rows->number(1) != rows->number(2)) {
+        if ((*stored)->revision != (*stored)->sourceRevision) {
             entry.outcome = ImportOutcome::LeftOut;
             entry.reason = u"it was edited in the library since it was brought in"_s;
             return entry;
         }
         entry.outcome = ImportOutcome::Changed;
-        read->id = entry.text;
-        read->revision = int(rows->number(1));
+        read.id = entry.text;
+        read.revision = (*stored)->revision;
     }
-    rows.reset(); // its statement must end before the next one writes
     const auto work = [&]() -> Result<void> {
-        auto saved = save(*read);
+        auto saved = save(read);
         if (!saved)
             return tl::unexpected(saved.error());
         entry.text = saved->id;

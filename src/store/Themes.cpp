@@ -1,14 +1,16 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/Themes.h"
 #include "core/base/Fold.h"
+#include "core/base/MediaName.h"
 #include "formats/ThemeFile.h"
 #include "formats/ThemeJson.h"
 #include "store/Database.h"
 #include "store/MediaFiles.h"
-#include "store/ServiceStore.h"
+#include "store/SafeFiles.h"
 #include <QDateTime>
 #include <QFile>
 #include <QJsonDocument>
+#include <QTemporaryFile>
 #include <algorithm>
 
 namespace mivanta {
@@ -45,14 +47,14 @@ Result<void> Themes::putInShipped(const std::vector<Theme>& shipped) {
 }
 
 Result<std::vector<Theme>> Themes::themes(const QString& condition) {
-    auto rows =
-        m_database.select(u"SELECT content FROM theme WHERE "_s + condition + u" ORDER BY name_key, id"_s);
-    if (!rows)
-        return tl::unexpected(rows.error());
+    const auto contents =
+        m_database.all(u"SELECT content FROM theme WHERE "_s + condition + u" ORDER BY name_key, id"_s, {},
+                       [](const Row& row) { return row.text(0); });
+    if (!contents)
+        return tl::unexpected(contents.error());
     std::vector<Theme> result;
-    while (rows->next()) {
-        auto theme =
-            themeFromJson(QJsonDocument::fromJson(rows->text(0).toUtf8()).object(), m_database.path());
+    for (const QString& content : *contents) {
+        auto theme = themeFromJson(QJsonDocument::fromJson(content.toUtf8()).object(), m_database.path());
         if (!theme)
             return tl::unexpected(theme.error());
         result.push_back(std::move(*theme));
@@ -72,16 +74,14 @@ Result<void> Themes::save(const Theme& theme) {
     if (theme.name.trimmed().isEmpty() || theme.id.isEmpty())
         return failure(u"a theme needs a name"_s, {}, u"Give it one."_s);
     return m_database.transaction([&]() -> Result<void> {
-        {
-            auto rows = m_database.select(
-                u"SELECT name FROM theme WHERE name_key = ? AND id <> ? AND deleted_at IS NULL"_s,
-                {keyOf(theme.name), theme.id});
-            if (!rows)
-                return tl::unexpected(rows.error());
-            if (rows->next())
-                return failure(u"there is another theme named \"%1\""_s.arg(rows->text(0)), {},
-                               u"Give this one another name."_s);
-        }
+        const auto other = m_database.first(
+            u"SELECT name FROM theme WHERE name_key = ? AND id <> ? AND deleted_at IS NULL"_s,
+            {keyOf(theme.name), theme.id}, [](const Row& row) { return row.text(0); });
+        if (!other)
+            return tl::unexpected(other.error());
+        if (*other)
+            return failure(u"there is another theme named \"%1\""_s.arg(**other), {},
+                           u"Give this one another name."_s);
         return m_database.change(
             u"INSERT INTO theme(id, changed_at, name, name_key, content)"
             " VALUES (?, ?, ?, ?, ?) ON CONFLICT(id) DO UPDATE SET"
@@ -102,29 +102,47 @@ Result<void> Themes::takeFromBin(const QString& id) {
 }
 
 Result<ThemeUses> Themes::usesOf(const QString& id) {
-    auto rows = m_database.select(u"SELECT title FROM song WHERE deleted_at IS NULL"
-                                  " AND json_extract(content, '$.theme') = ? ORDER BY title_key"_s,
-                                  {id});
-    if (!rows)
-        return tl::unexpected(rows.error());
+    const auto titles = m_database.all(u"SELECT title FROM song WHERE deleted_at IS NULL"
+                                       " AND json_extract(content, '$.theme') = ? ORDER BY title_key"_s,
+                                       {id}, [](const Row& row) { return row.text(0); });
+    if (!titles)
+        return tl::unexpected(titles.error());
     ThemeUses uses;
-    while (rows->next())
-        uses.songs << rows->text(0);
+    uses.songs = QStringList(titles->begin(), titles->end());
     return uses;
 }
 
 Result<QString> Themes::usual() {
-    auto rows = m_database.select(u"SELECT id FROM theme WHERE is_usual AND deleted_at IS NULL"_s);
-    if (!rows)
-        return tl::unexpected(rows.error());
-    return rows->next() ? rows->text(0) : QString();
+    const auto id = m_database.first(u"SELECT id FROM theme WHERE is_usual AND deleted_at IS NULL"_s, {},
+                                     [](const Row& row) { return row.text(0); });
+    if (!id)
+        return tl::unexpected(id.error());
+    return id->value_or(QString());
 }
 
 Result<void> Themes::makeUsual(const QString& id) {
     return m_database.change(u"UPDATE theme SET is_usual = (id = ?)"_s, {id});
 }
 
-Result<Theme> Themes::bringIn(const QString& path, MediaFiles& pictures) {
+namespace {
+
+/// What a theme file holds beside words is a picture before it is anything of the library's.
+Result<void> checkPictures(const ThemeFile& file, const PictureCheck& check, const QString& where) {
+    for (auto picture = file.pictures.begin(); picture != file.pictures.end(); ++picture) {
+        QTemporaryFile copy;
+        if (!copy.open() || copy.write(picture.value()) != picture.value().size() || !copy.flush())
+            return failure(u"a picture could not be looked at: "_s + copy.errorString(), where,
+                           u"Check the free space."_s);
+        if (auto fine = check(copy.fileName()); !fine)
+            return failure(u"one of its pictures is none: "_s + fine.error().what, where,
+                           u"Use another copy of the theme."_s);
+    }
+    return {};
+}
+
+} // namespace
+
+Result<Theme> Themes::bringIn(const QString& path, MediaFiles& pictures, const PictureCheck& check) {
     QFile file(path);
     if (!file.open(QIODevice::ReadOnly))
         return failure(file.errorString(), path, u"Choose another file."_s);
@@ -137,6 +155,8 @@ Result<Theme> Themes::bringIn(const QString& path, MediaFiles& pictures) {
     Theme& theme = read->theme;
     if (const Theme* known = themeOf(theme.id, *own); known && *known == theme)
         return theme;
+    if (auto fine = checkPictures(*read, check, path); !fine)
+        return tl::unexpected(fine.error());
     for (auto picture = read->pictures.begin(); picture != read->pictures.end(); ++picture) {
         const auto stored = pictures.bringIn(picture.value(), picture.key());
         if (!stored)
@@ -160,7 +180,7 @@ Result<Theme> Themes::bringIn(const QString& path, MediaFiles& pictures) {
 Result<void> Themes::sendOut(const Theme& theme, const QString& path, const MediaFiles& pictures) {
     ThemeFile file{theme, {}};
     for (const QString& name : picturesOf(theme.look)) {
-        QFile picture(pictures.pathOf(name));
+        QFile picture(mediaPath(pictures.folder(), name));
         if (!picture.open(QIODevice::ReadOnly))
             return failure(u"a picture of the theme is missing"_s, picture.fileName(),
                            u"Choose another picture for the theme first."_s);

@@ -3,6 +3,7 @@
 #include "core/base/Result.h"
 #include "core/theme/Theme.h"
 #include <QStringList>
+#include <functional>
 
 namespace mivanta {
 
@@ -13,6 +14,9 @@ class MediaFiles;
 struct ThemeUses {
     QStringList songs; ///< titles of those that usually have it
 };
+
+/// Fails when a file is no picture that can be shown (media/PictureProxies has one).
+using PictureCheck = std::function<Result<void>(const QString& path)>;
 
 /// The themes in a library. Those that ship with the program are put into every library once; from then on
 /// they are themes like others. Synchronous; used on the thread that opened the database.
@@ -39,7 +43,7 @@ public:
 
     /// Reads a theme file and stores the theme with its pictures: under its own name and id when the library
     /// has none of them, else beside the other one under new ones; the very same theme is not stored twice.
-    [[nodiscard]] Result<Theme> bringIn(const QString& path, MediaFiles& pictures);
+    [[nodiscard]] Result<Theme> bringIn(const QString& path, MediaFiles& pictures, const PictureCheck& check);
     /// Writes a theme with its pictures as one file.
     [[nodiscard]] Result<void> sendOut(const Theme& theme, const QString& path, const MediaFiles& pictures);
 

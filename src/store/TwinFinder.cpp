@@ -43,27 +43,24 @@ QStringList phrasesOf(const Song& song) {
 
 Result<std::vector<SongId>> TwinFinder::candidates(const Song& song) {
     std::vector<SongId> ids;
-    const auto add = [&](Result<Rows> rows) -> Result<void> {
-        if (!rows)
-            return tl::unexpected(rows.error());
-        while (rows->next())
-            ids.push_back(SongId::fromText(rows->text(0)));
-        return {};
+    const auto add = [&](const QString& sql, const QVariantList& values) {
+        return m_library.database().read(sql, values, [&](const Row& row) {
+            ids.push_back(SongId::fromText(row.text(0)));
+            return true;
+        });
     };
-    Database& database = m_library.database();
     QStringList phrases;
     for (const QString& phrase : phrasesOf(song))
         phrases << u"words : \""_s + phrase + u'"';
     if (!phrases.isEmpty())
-        if (auto done = add(database.select(u"SELECT s.id FROM (SELECT rowid, rank FROM song_fts"
-                                            " WHERE song_fts MATCH ? ORDER BY rank LIMIT ?) f"
-                                            " JOIN song s ON s.row = f.rowid"_s,
-                                            {phrases.join(u" OR "_s), kMostCompared}));
+        if (auto done = add(u"SELECT s.id FROM (SELECT rowid, rank FROM song_fts"
+                            " WHERE song_fts MATCH ? ORDER BY rank LIMIT ?) f"
+                            " JOIN song s ON s.row = f.rowid"_s,
+                            {phrases.join(u" OR "_s), kMostCompared});
             !done)
             return tl::unexpected(done.error());
-    if (auto done =
-            add(database.select(u"SELECT id FROM song WHERE title_key = ? AND deleted_at IS NULL LIMIT ?"_s,
-                                {titleKey(song), kMostCompared}));
+    if (auto done = add(u"SELECT id FROM song WHERE title_key = ? AND deleted_at IS NULL LIMIT ?"_s,
+                        {titleKey(song), kMostCompared});
         !done)
         return tl::unexpected(done.error());
     return ids;

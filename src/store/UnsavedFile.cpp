@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/UnsavedFile.h"
-#include "store/ServiceStore.h"
+#include "store/SafeFiles.h"
 #include <QFile>
 #include <QJsonDocument>
 

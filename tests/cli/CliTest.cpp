@@ -308,6 +308,11 @@ TEST_F(Cli, ScriptureThatIsNotWholeWaitsForAYes) {
     EXPECT_TRUE(refused.out.contains("line 2")) << refused.out.toStdString();
     EXPECT_TRUE(refused.out.contains("Harbourites"));
     EXPECT_TRUE(refused.out.contains("Luke 5:2"));
+    const auto review = QJsonDocument::fromJson(run(words + QStringList{u"--json"_s}).out).object();
+    EXPECT_EQ(review[u"verses"_s].toInt(), 2);
+    EXPECT_EQ(review[u"leftOut"_s][0][u"line"_s], 2);
+    EXPECT_EQ(review[u"unknownBooks"_s][0][u"name"_s], u"Harbourites"_s);
+    EXPECT_TRUE(review[u"missing"_s].toArray().contains(u"Luke 5:2"_s));
     EXPECT_EQ(run({u"passage"_s, u"luke 5:1"_s, u"--translation"_s, u"QX"_s}).code, 1);
     EXPECT_EQ(run(words + QStringList{u"--as-it-is"_s}).code, 0);
     EXPECT_EQ(run({u"passage"_s, u"luke 5:1"_s, u"--translation"_s, u"QX"_s}).code, 0);

@@ -42,7 +42,7 @@ RC_GTEST_PROP(BoxDrag, ABoxStaysOnTheScreen, ()) {
     const Guides guides = guidesFor({QRectF(share(0, 50), share(0, 50), 0.3, 0.3)});
     const DraggedBox result = dragged(box, grip, by, guides, {share(0, 10), share(0, 10)});
     RC_ASSERT(QRectF(-1e-9, -1e-9, 1 + 2e-9, 1 + 2e-9).contains(result.box));
-    RC_ASSERT(result.box.width() >= kLeastBoxSize - 1e-9 && result.box.height() >= kLeastBoxSize - 1e-9);
+    RC_ASSERT((result.box.width() >= kLeastBoxSize - 1e-9 && result.box.height() >= kLeastBoxSize - 1e-9));
     if (grip.moves())
         RC_ASSERT(std::abs(result.box.width() - box.width()) < 1e-9);
 }

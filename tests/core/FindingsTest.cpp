@@ -131,10 +131,10 @@ RC_GTEST_PROP(TextDifference, MakesTheOneTextOfTheOther, ()) {
     const QString before = anyText();
     const QString after = anyText();
     const TextDifference d = differenceOf(before, after, *rc::gen::inRange(-1, 40));
-    RC_ASSERT(d.at >= 0 && d.removed >= 0 && d.at + d.removed <= before.size());
+    RC_ASSERT((d.at >= 0 && d.removed >= 0 && d.at + d.removed <= before.size()));
     RC_ASSERT(QString(before).replace(d.at, d.removed, d.inserted) == after);
     if (before == after)
-        RC_ASSERT(d.removed == 0 && d.inserted.isEmpty());
+        RC_ASSERT((d.removed == 0 && d.inserted.isEmpty()));
 }
 
 TEST(TextDifference, OfSeveralPlacesTakesTheOneThatWasTypedAt) {

@@ -111,7 +111,7 @@ RC_GTEST_PROP(Fit, StaysWithinItsLimits, ()) {
     const auto part = *anyPart();
     const auto limits = *anyLimits();
     const FitResult result = fit({part}, limits, EvenMeasure());
-    RC_ASSERT(result.size >= limits.smallestSize && result.size <= limits.size);
+    RC_ASSERT((result.size >= limits.smallestSize && result.size <= limits.size));
     for (const FitSlide& slide : result.parts[0]) {
         RC_ASSERT(int(slide.rows.size()) <= limits.linesAtMost);
         if (result.reason.cause == FitCause::TooNarrow)

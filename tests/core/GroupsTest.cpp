@@ -67,7 +67,7 @@ RC_GTEST_PROP(Groups, SettledOnesAreRunsOfTwoOrMoreAndStaySo, ()) {
         }
         RC_ASSERT(members.size() >= 2u);
         const bool begins = i == 0 || !(items[i - 1].group == group);
-        RC_ASSERT(!begins || !done.contains(group)); // one run each
+        RC_ASSERT((!begins || !done.contains(group))); // one run each
         done.insert(group);
     }
     settleGroups(items);

@@ -71,7 +71,7 @@ RC_GTEST_PROP(Legibility, ContrastIsBetweenOneAndTwentyOne, ()) {
     const double a = *rc::gen::inRange(0, 1001) / 1000.0;
     const double b = *rc::gen::inRange(0, 1001) / 1000.0;
     for (const RoomLight light : {RoomLight::Dark, RoomLight::Dimmed, RoomLight::Daylight}) {
-        RC_ASSERT(contrastRatio(a, b, light) >= 1 && contrastRatio(a, b, light) <= 21);
+        RC_ASSERT((contrastRatio(a, b, light) >= 1 && contrastRatio(a, b, light) <= 21));
         RC_ASSERT(contrastRatio(a, b, light) == contrastRatio(b, a, light));
     }
 }

@@ -122,7 +122,7 @@ RC_GTEST_PROP(PartJumpsProperty, LookingFindsTheBeginOfAPartAndNeverTakes, ()) {
             state = lookedAtPart(state, plan, key == 7 ? u'c' : u'v');
         }
         RC_ASSERT(state.onScreen == before.onScreen);
-        RC_ASSERT(!state.next || plan.indexOf(state.next->item) >= 0);
+        RC_ASSERT((!state.next || plan.indexOf(state.next->item) >= 0));
         if (key >= 7 && !(state == before) && state.next) {
             const ItemSlides& slides = plan.slides(plan.indexOf(state.next->item));
             const int step = slides.stepAt(state.next->position);

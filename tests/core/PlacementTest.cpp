@@ -126,8 +126,8 @@ RC_GTEST_PROP(Placements, HoldWhateverIsPluggedInAndOut, ()) {
             if (all[i].kind != Kind::FullScreen)
                 continue;
             RC_ASSERT(taken.insert(all[i].monitor).second);
-            RC_ASSERT(isChosen || all[i].monitor != desk.name);
-            RC_ASSERT(!isChosen || all[i].monitor == outputs[i].place.monitor);
+            RC_ASSERT((isChosen || all[i].monitor != desk.name));
+            RC_ASSERT((!isChosen || all[i].monitor == outputs[i].place.monitor));
         }
         // Where an output was first, it is whenever nobody has chosen that monitor and it is there.
         for (size_t i = 0; i < all.size(); ++i) {
@@ -141,7 +141,7 @@ RC_GTEST_PROP(Placements, HoldWhateverIsPluggedInAndOut, ()) {
                     return m.name == home->second.monitor;
                 });
             if (isThere)
-                RC_ASSERT(all[i] == home->second || taken.contains(home->second.monitor));
+                RC_ASSERT((all[i] == home->second || taken.contains(home->second.monitor)));
         }
     }
 }

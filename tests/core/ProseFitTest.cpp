@@ -136,7 +136,8 @@ RC_GTEST_PROP(ProseFit, NothingIsLostAndNoVerseIsPartedThatFits, ()) {
             RC_ASSERT(row.from == at);
             at = row.to;
             together += words.mid(row.from, row.to - row.from);
-            RC_ASSERT(result.reason.cause == FitCause::TooNarrow || measure.width(row.text) <= width + 1e-6);
+            RC_ASSERT(
+                (result.reason.cause == FitCause::TooNarrow || measure.width(row.text) <= width + 1e-6));
         }
         // A slide ends inside a verse only when that verse alone is more than a slide.
         const auto unit = std::upper_bound(part.lines[0].units.begin(), part.lines[0].units.end(), at);

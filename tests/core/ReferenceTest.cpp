@@ -365,6 +365,18 @@ TEST(Reference, MovesOnToWhatFollows) {
     EXPECT_EQ(completed("Luke 5:1"), "");
 }
 
+TEST(Reference, ChaptersAreNeverWrittenAsChapterAndVerse) {
+    Outline outline = englishOutline();
+    EXPECT_EQ(understandReference(u"Luke 5; 7"_s, outline).text, u"Luke 5, 7"_s);
+    outline.language = u"de"_s;
+    const Understanding two = understandReference(u"Luke 5; 7"_s, outline);
+    EXPECT_EQ(two.text, u"Luke 5; 7"_s);
+    EXPECT_EQ(understandReference(two.text, outline).reference, two.reference);
+    const Understanding range = understandReference(u"Luke 2-5:1"_s, outline);
+    EXPECT_EQ(range.text, u"Luke 2:1\u20135:1"_s);
+    EXPECT_EQ(understandReference(range.text, outline).reference, range.reference);
+}
+
 TEST(Reference, ShowsTheOtherMeaningWhereBothMakeSense) {
     const Outline outline = englishOutline();
     const auto other = [&](const char* text) {
@@ -426,7 +438,7 @@ RC_GTEST_PROP(Reference, NonsenseIsAnsweredAndNeverInvented, (const std::string&
         const Understanding u = understandReference(text, outline);
         if (u.state == ReferenceState::Understood)
             for (const VerseRange& range : u.reference.ranges)
-                RC_ASSERT(outline.book(range.book) && outline.book(range.book)->chapter(range.to.chapter));
+                RC_ASSERT((outline.book(range.book) && outline.book(range.book)->chapter(range.to.chapter)));
         if (u.state == ReferenceState::Refused)
             RC_ASSERT(!u.problem.what.isEmpty());
     }

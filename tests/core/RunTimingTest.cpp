@@ -97,8 +97,8 @@ RC_GTEST_PROP(RunTimingProperty, TimeThatPassesNeverBringsTheEndNearer, ()) {
         now += step;
         const RunTiming timing = timingOf(service, at(service, item, began, now));
         RC_ASSERT(timing.behind.has_value());
-        RC_ASSERT(!end.isValid() || timing.likelyEnd >= end);
-        RC_ASSERT(!behind || *timing.behind >= *behind);
+        RC_ASSERT((!end.isValid() || timing.likelyEnd >= end));
+        RC_ASSERT((!behind || *timing.behind >= *behind));
         RC_ASSERT(timing.likelyEnd >= kStart.addSecs(now));
         end = timing.likelyEnd;
         behind = timing.behind;

@@ -111,9 +111,9 @@ RC_GTEST_PROP(SongComparison, EachSideIsComplete, ()) {
     for (const ComparedRow& row : rows) {
         RC_ASSERT((row.kind == Kind::Same) == (row.left == row.right));
         for (const TextSpan& mark : row.leftMarks)
-            RC_ASSERT(mark.from >= 0 && mark.length > 0 && mark.from + mark.length <= row.left.size());
+            RC_ASSERT((mark.from >= 0 && mark.length > 0 && mark.from + mark.length <= row.left.size()));
         for (const TextSpan& mark : row.rightMarks)
-            RC_ASSERT(mark.from >= 0 && mark.length > 0 && mark.from + mark.length <= row.right.size());
+            RC_ASSERT((mark.from >= 0 && mark.length > 0 && mark.from + mark.length <= row.right.size()));
     }
 }
 

@@ -33,9 +33,9 @@ RC_GTEST_PROP(WordsEdit, TheTextBecomesWhatWasTyped, ()) {
         RC_ASSERT(!part.lines.empty());
         for (const Line& line : part.lines) {
             for (const ChordMark& chord : line.chords)
-                RC_ASSERT(chord.position >= 0 && chord.position <= line.words.size());
+                RC_ASSERT((chord.position >= 0 && chord.position <= line.words.size()));
             for (const Emphasis& e : line.emphasis)
-                RC_ASSERT(e.from >= 0 && e.from < e.to && e.to <= line.words.size());
+                RC_ASSERT((e.from >= 0 && e.from < e.to && e.to <= line.words.size()));
         }
     }
 }

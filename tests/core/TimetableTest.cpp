@@ -166,7 +166,7 @@ RC_GTEST_PROP(AnyTimetable, NeverGoesBackAndAddsUp, ()) {
             RC_ASSERT(gap >= 0);
             RC_ASSERT(gap == std::max(0, row.slack.value_or(0))); // it waits for a fixed time only
         }
-        RC_ASSERT(!row.slack || item.plan.at);
+        RC_ASSERT((!row.slack || item.plan.at));
         seconds += row.seconds;
         before = &row;
     }

@@ -94,8 +94,9 @@ TEST_F(Moments, APauseIsNamedOnTheSheet) {
     choose(u"add-pause"_s);
     sheet->view()->setFocus();
     press(Qt::Key_F2);
-    ASSERT_TRUE(waitUntil([&] { return qobject_cast<QLineEdit*>(QApplication::focusWidget()); }));
-    qobject_cast<QLineEdit*>(QApplication::focusWidget())->selectAll();
+    const auto field = [&] { return sheet->view()->findChild<QLineEdit*>(); };
+    ASSERT_TRUE(waitUntil([&] { return field() && QApplication::focusWidget() == field(); }));
+    field()->selectAll();
     type(u"Silence\n"_s);
     EXPECT_TRUE(waitUntil([&] { return titles().last() == u"Silence"_s; }));
     EXPECT_TRUE(session->document().undoStack().undoText().contains(u"renaming"_s));

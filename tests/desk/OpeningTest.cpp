@@ -2,6 +2,7 @@
 #include "Window.h"
 #include "desk/app/MissingFiles.h"
 #include "store/Backups.h"
+#include "store/SafeFiles.h"
 #include "store/ServicePack.h"
 #include "support/Samples.h"
 #include <QPushButton>
@@ -169,7 +170,7 @@ TEST_F(OpeningTest, DifferencesFromTheLibraryAreToldAndSettledEitherWay) {
     press(Qt::Key_O, Qt::ControlModifier);
     auto* bar = child<QWidget>(u"opening-bar"_s);
     ASSERT_TRUE(waitUntil([&] { return bar->isVisible(); }));
-    EXPECT_EQ(differences(), 2u);
+    EXPECT_TRUE(waitUntil([&] { return differences() == 2u; }));
     clickIn(u"opening-look"_s);
     EXPECT_EQ(window->currentDesk(), MainWindow::CheckAt);
     EXPECT_FALSE(bar->isVisible());

@@ -81,14 +81,16 @@ TEST_F(OrderChanges, APictureIsReplacedWhereverItIsInOneStep) {
 }
 
 TEST_F(OrderChanges, WhatItsMediaWereCalledIsSavedWithTheService) {
+    const QString dawn = QString(64, u'a') + u".png"_s; // as the library names them
+    const QString dusk = QString(64, u'b') + u".png"_s;
     const QString media = mediaFolderOf(folder.path());
     ASSERT_TRUE(QDir().mkpath(media));
-    QFile picture(media + u"/a.png"_s);
+    QFile picture(media + u'/' + dawn);
     ASSERT_TRUE(picture.open(QIODevice::WriteOnly));
     picture.write("dawn");
     picture.close();
-    document.insert(0, harbours());
-    document.setMediaTitles({{u"a.png"_s, u"dawn over the bay.png"_s}, {u"unused.png"_s, u"x"_s}});
+    document.insert(0, PictureItem{{}, {{dawn, u"Dawn"_s}, {dusk, u"Dusk"_s}}});
+    document.setMediaTitles({{dawn, u"dawn over the bay.png"_s}, {u"unused.png"_s, u"x"_s}});
     const QString path = folder.filePath(u"a.mivanta"_s);
     document.save(path);
     ASSERT_TRUE(QTest::qWaitFor([&] { return QFile::exists(path) && !document.isModified(); }, 10'000));
@@ -96,8 +98,8 @@ TEST_F(OrderChanges, WhatItsMediaWereCalledIsSavedWithTheService) {
     ASSERT_TRUE(opened);
     EXPECT_FALSE(opened->isPacked);
     EXPECT_EQ(opened->service.media,
-              (std::vector<MediaFact>{{u"a.png"_s, u"dawn over the bay.png"_s, 4}, {u"b.png"_s, {}, 0}}));
-    EXPECT_EQ(missingMedia(opened->service, media), (std::vector<MediaFact>{{u"b.png"_s, {}, 0}}));
+              (std::vector<MediaFact>{{dawn, u"dawn over the bay.png"_s, 4}, {dusk, {}, 0}}));
+    EXPECT_EQ(missingMedia(opened->service, media), (std::vector<MediaFact>{{dusk, {}, 0}}));
 }
 
 TEST_F(OrderChanges, TheSheetSaysWhatEachItemIs) {

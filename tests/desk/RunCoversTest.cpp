@@ -1,16 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/RunCovers.h"
 #include "desk/Dropping.h"
-#include "desk/Window.h"
 #include "desk/app/KeptRun.h"
-#include "desk/app/RunSocket.h"
 #include "desk/run/KeyStrip.h"
+#include "desk/run/Lane.h"
+#include "desk/run/LaneCard.h"
+#include "desk/run/LaneList.h"
 #include "desk/run/OutputsMenu.h"
-#include "render/SceneRenderer.h"
-#include "support/Samples.h"
-#include <QJsonArray>
-#include <QJsonDocument>
 #include <QLineEdit>
-#include <QLocalSocket>
 #include <QMenu>
 #include <QRandomGenerator>
 #include <QToolButton>
@@ -18,48 +15,29 @@
 namespace mivanta {
 namespace {
 
-/// What covers the outputs, what is called out, the keys for parts, undo, and the remote, in the real window.
-class RunCovers : public WindowTest {
-protected:
-    void SetUp() override {
-        WindowTest::SetUp();
-        for (const auto& title : {u"First"_s, u"Second"_s, u"Third"_s})
-            ids.push_back(session->document().insert(9, songItem(samples::harbourSong(title))));
-        session->document().setTitle(u"Sea Harvest"_s);
-        window->goTo(MainWindow::RunAt);
-    }
-    RunController& run() { return session->run(); }
-    const RunState& state() { return session->run().state(); }
-    QString lamp() { return window->findChild<Header*>(u"header"_s)->lampText(); }
-    Scene sceneOn(const QString& output) {
-        for (const Scene& scene : run().shownNow())
-            if (scene.output == output)
-                return scene;
-        return {};
-    }
-    /// The player's picture is this output's scene.
-    bool isSeen(const QString& output) {
-        return waitUntil([&] {
-            const QImage wanted = renderScene(sceneOn(output))
-                                      .scaled(480, 270, Qt::IgnoreAspectRatio, Qt::SmoothTransformation);
-            return difference(shown(output), wanted).worstShare < 0.01;
-        });
-    }
-    QString wordsOn(const QString& output) {
-        QStringList words;
-        for (const SceneRow& row : sceneOn(output).rows)
-            words << row.text;
-        return words.join(u' ');
-    }
-    /// "item.step" of a cue.
-    QString placeOf(const std::optional<Cue>& cue) {
-        if (!cue)
-            return u"none"_s;
-        const int item = session->book().indexOf(cue->item);
-        return u"%1.%2"_s.arg(item).arg(session->book().slides(item).stepAt(cue->position));
-    }
-    std::vector<ItemId> ids;
-};
+TEST_F(RunCovers, ACardUnderACurtainIsSaidNotToBeSeen) {
+    // Lanes are made anew when the plan changes.
+    const auto first = [&] {
+        return window->runDesk()->findChild<LaneList*>()->lanes()[0]->findChild<LaneCard*>();
+    };
+    press(Qt::Key_Space);
+    EXPECT_TRUE(waitUntil([&] { return first()->state() == LaneCard::State::OnScreen; }));
+    press(Qt::Key_F6); // its words are still to be seen
+    EXPECT_TRUE(waitUntil([&] { return lamp().startsWith(u"Plain words"_s); }));
+    EXPECT_TRUE(waitUntil([&] { return first()->state() == LaneCard::State::OnScreen; }));
+    press(Qt::Key_F9);
+    EXPECT_TRUE(waitUntil([&] { return first()->state() == LaneCard::State::Covered; }));
+    EXPECT_EQ(first()->accessibleName(), u"Verse 1 NOT SEEN \u00b7 BLACK \u00b7 NEXT"_s);
+    EXPECT_TRUE(waitUntil([&] { // nor does its picture claim more
+        return child<PictureView>(u"run-hall"_s)->accessibleName().endsWith(u"BLACK"_s);
+    }));
+    run().setOwnCurtain(u"hall"_s, Curtain::Open); // one output shows it all the same
+    EXPECT_TRUE(waitUntil([&] { return first()->state() == LaneCard::State::OnScreen; }));
+    run().setOwnCurtain(u"hall"_s, {});
+    EXPECT_TRUE(waitUntil([&] { return first()->state() == LaneCard::State::Covered; }));
+    press(Qt::Key_F5);
+    EXPECT_TRUE(waitUntil([&] { return first()->state() == LaneCard::State::OnScreen; }));
+}
 
 TEST_F(RunCovers, EachCurtainHasItsKeyAndTheLampTellsIt) {
     press(Qt::Key_Space);
@@ -324,79 +302,6 @@ TEST_F(RunCovers, WhatIsKeptForARestartIsTakenUpAsItWas) {
     EXPECT_EQ(again.moment().since, run().moment().since);
     const KeptRun nothing = keptRunFromJson("nonsense");
     EXPECT_EQ(nothing.state, RunState());
-}
-
-/// Lines of JSON to the remote and its answers.
-class Remote : public RunCovers {
-protected:
-    void SetUp() override {
-        RunCovers::SetUp();
-        path = runSocketPath(folder.path());
-        ASSERT_TRUE(server.emplace(*session).listen(path));
-        socket.connectToServer(path);
-        ASSERT_TRUE(waitUntil([&] { return socket.state() == QLocalSocket::ConnectedState; }));
-    }
-    void TearDown() override {
-        server.reset();
-        RunCovers::TearDown();
-    }
-    QJsonObject ask(const QByteArray& line) {
-        socket.write(line + '\n');
-        EXPECT_TRUE(waitUntil([&] { return socket.canReadLine(); }));
-        return QJsonDocument::fromJson(socket.readLine()).object();
-    }
-    QString path;
-    std::optional<RunSocket> server;
-    QLocalSocket socket;
-};
-
-TEST_F(Remote, TakesLooksAndCoversAndAnswersWithTheState) {
-    QJsonObject answer = ask(R"({"do":"state"})");
-    EXPECT_TRUE(answer[u"ok"_s].toBool());
-    EXPECT_EQ(answer[u"state"_s][u"service"_s], u"Sea Harvest"_s);
-    EXPECT_EQ(answer[u"state"_s][u"items"_s], 3);
-    EXPECT_FALSE(answer[u"state"_s].toObject().contains(u"onScreen"_s));
-    answer = ask(R"({"do":"take"})");
-    EXPECT_EQ(answer[u"state"_s][u"onScreen"_s][u"title"_s], u"First"_s);
-    EXPECT_EQ(answer[u"state"_s][u"onScreen"_s][u"part"_s], u"Verse 1"_s);
-    EXPECT_EQ(placeOf(state().onScreen), u"0.0"_s);
-    answer = ask(R"({"do":"jump","item":2})");
-    EXPECT_EQ(answer[u"state"_s][u"next"_s][u"item"_s], 2);
-    EXPECT_EQ(placeOf(state().onScreen), u"0.0"_s);
-    ask(R"({"do":"next"})"); // what follows, not what is looked at
-    EXPECT_EQ(placeOf(state().onScreen), u"0.1"_s);
-    ask(R"({"do":"jump","part":"V2","take":true})");
-    EXPECT_EQ(run().live()[0].rows[0].text.left(4), u"five"_s);
-    ask(R"({"do":"back"})");
-    ask(R"({"do":"undo"})");
-    EXPECT_EQ(run().live()[0].rows[0].text.left(4), u"five"_s);
-    answer = ask(R"({"do":"curtain","to":"house card"})");
-    EXPECT_EQ(state().covers.curtain, Curtain::HouseCard);
-    EXPECT_EQ(answer[u"state"_s][u"curtain"_s], u"house card"_s);
-    ask(R"({"do":"curtain","to":"black","output":"stream"})");
-    EXPECT_EQ(state().covers.on(u"stream"_s), Curtain::Black);
-    ask(R"({"do":"curtain","output":"stream"})");
-    EXPECT_EQ(state().covers.on(u"stream"_s), Curtain::HouseCard);
-    ask(R"({"do":"call-out","text":"Hello"})");
-    EXPECT_EQ(state().covers.callOut->text, u"Hello"_s);
-    ask(R"({"do":"call-out"})");
-    EXPECT_FALSE(state().covers.callOut);
-}
-
-TEST_F(Remote, WhatIsWrongIsSaidAndChangesNothing) {
-    press(Qt::Key_Space);
-    press(Qt::Key_3); // also while the operator is looking elsewhere
-    const RunState before = state();
-    for (const char* line :
-         {"", "take", "[]", "{}", R"({"do":"fly"})", R"({"do":"jump"})", R"({"do":"jump","item":9})",
-          R"({"do":"jump","item":"x"})", R"({"do":"jump","part":"Q"})",
-          R"({"do":"jump","item":2,"part":"Q"})", R"({"do":"jump","part":"V2x"})", R"({"do":"curtain"})",
-          R"({"do":"curtain","to":"red"})", R"({"do":"curtain","to":"black","output":"moon"})"}) {
-        const QJsonObject answer = ask(line);
-        EXPECT_FALSE(answer[u"ok"_s].toBool(true)) << line;
-        EXPECT_FALSE(answer[u"problem"_s].toString().isEmpty()) << line;
-        EXPECT_EQ(state(), before) << line;
-    }
 }
 
 TEST_F(RunCovers, WhatWasTakenIsRememberedAndLearnedFrom) {

@@ -249,6 +249,119 @@ TEST_F(Document, UnsavedWorkIsThereAgainWithItsFile) {
     EXPECT_EQ(titlesOf(again), (QStringList{u"Saved"_s, u"Unsaved"_s}));
 }
 
+/// A later start of the program, on what the one before left.
+struct LaterStart {
+    explicit LaterStart(const QString& folder) : document(folder, samples::theme()) {
+        QObject::connect(&document, &ServiceDocument::newerFileTaken, [this] { isNewerFile = true; });
+        QObject::connect(&document, &ServiceDocument::recovered, [this](bool hasUnsaved) {
+            isThere = true;
+            isUnsaved = hasUnsaved;
+        });
+        document.recover();
+        EXPECT_TRUE(QTest::qWaitFor([this] { return isThere; }, 10'000));
+    }
+    ServiceDocument document;
+    bool isThere = false;
+    bool isUnsaved = false;
+    bool isNewerFile = false;
+};
+
+TEST_F(Document, AFileThatWasChangedElsewhereIsTakenWhenNothingIsUnsaved) {
+    const QString path = folder.filePath(u"s.mivanta"_s);
+    document.insertHeading(0, u"Old"_s);
+    ASSERT_TRUE(save(path));
+    document.finishWriting();
+    Service elsewhere = document.service();
+    elsewhere.items.push_back({ItemId::create(), Heading{u"New"_s}});
+    ASSERT_TRUE(saveService(elsewhere, path, {}));
+    const LaterStart later(folder.path());
+    EXPECT_TRUE(later.isNewerFile);
+    EXPECT_FALSE(later.isUnsaved);
+    EXPECT_FALSE(later.document.isModified());
+    EXPECT_EQ(titlesOf(later.document), (QStringList{u"Old"_s, u"New"_s}));
+}
+
+TEST_F(Document, WhatIsUnsavedStaysThoughItsFileWasChangedElsewhere) {
+    const QString path = folder.filePath(u"s.mivanta"_s);
+    document.insertHeading(0, u"Old"_s);
+    ASSERT_TRUE(save(path));
+    document.insertHeading(1, u"Mine"_s);
+    document.finishWriting();
+    Service elsewhere = document.service();
+    elsewhere.items.pop_back();
+    ASSERT_TRUE(saveService(elsewhere, path, {}));
+    const LaterStart later(folder.path());
+    EXPECT_FALSE(later.isNewerFile);
+    EXPECT_TRUE(later.isUnsaved);
+    EXPECT_EQ(titlesOf(later.document), (QStringList{u"Old"_s, u"Mine"_s}));
+}
+
+TEST_F(Document, WhatTheProgramDidNotAnswerWithIsOfferedAndNotTakenUp) {
+    document.insertHeading(0, u"Work"_s);
+    document.finishWriting();
+    {
+        const LaterStart killed(folder.path()); // as by a kill: that alone holds nothing back
+        EXPECT_EQ(titlesOf(killed.document), QStringList{u"Work"_s});
+    }
+    Journal(folder.path()).noteFrozen(true);
+    ServiceDocument later(folder.path(), samples::theme());
+    bool isHeld = false;
+    bool isNothing = false;
+    QObject::connect(&later, &ServiceDocument::heldBack, [&] { isHeld = true; });
+    QObject::connect(&later, &ServiceDocument::nothingToRecover, [&] { isNothing = true; });
+    later.recover();
+    ASSERT_TRUE(waitUntil([&] { return isNothing; }));
+    EXPECT_TRUE(isHeld);
+    EXPECT_TRUE(later.service().items.empty());
+    later.takeUpHeldBack();
+    ASSERT_TRUE(waitUntil([&] { return titlesOf(later) == QStringList{u"Work"_s}; }));
+    EXPECT_TRUE(later.isModified());
+    later.finishWriting();
+    const LaterStart last(folder.path());
+    EXPECT_EQ(titlesOf(last.document), QStringList{u"Work"_s});
+}
+
+TEST(FreezeWatch, TellsWhenNothingAnswersAndWhenItDoesAgain) {
+    std::atomic<int> frozen = 0;
+    std::atomic<int> thawed = 0;
+    const FreezeWatch watch(std::chrono::milliseconds(100),
+                            [&](bool isFrozen) { ++(isFrozen ? frozen : thawed); });
+    std::this_thread::sleep_for(std::chrono::milliseconds(500)); // as work without end would
+    EXPECT_GE(frozen, 1);
+    EXPECT_TRUE(QTest::qWaitFor([&] { return thawed == frozen; }, 5000));
+}
+
+TEST_F(Document, WhatCouldNotBeOpenedAgainIsNotMade) {
+    document.insertHeading(0, u"First"_s);
+    std::vector<Item> many(2000, Item{{}, Heading{u"More"_s}});
+    for (Item& item : many)
+        item.id = ItemId::create();
+    QString problem;
+    QObject::connect(&document, &ServiceDocument::failed,
+                     [&](const Error& error) { problem = error.text(); });
+    document.insertItems(1, std::move(many), u"x"_s);
+    EXPECT_TRUE(problem.contains(u"2001 items; 2000 is the most"_s)) << problem.toStdString();
+    EXPECT_EQ(titlesOf(document), QStringList{u"First"_s});
+    EXPECT_EQ(document.undoStack().count(), 1);
+    Song song = samples::harbourSong();
+    song.parts[0].lines.assign(1001, Line{u"a"_s, {}, false, {}, {}});
+    document.insert(1, songItem(song));
+    EXPECT_TRUE(problem.contains(u"lines in Verse 1"_s)) << problem.toStdString();
+    EXPECT_EQ(document.service().items.size(), 1u);
+}
+
+TEST_F(Document, AFileThatIsGoneLeavesItsServiceAsUnsavedWork) {
+    const QString path = folder.filePath(u"s.mivanta"_s);
+    document.insertHeading(0, u"Old"_s);
+    ASSERT_TRUE(save(path));
+    document.finishWriting();
+    ASSERT_TRUE(QFile::remove(path));
+    const LaterStart later(folder.path());
+    EXPECT_TRUE(later.isUnsaved);
+    EXPECT_TRUE(later.document.isModified());
+    EXPECT_EQ(titlesOf(later.document), QStringList{u"Old"_s});
+}
+
 RC_GTEST_PROP(DocumentProperty, UndoTakesEveryChangeBackAndRedoDoesItAgain, ()) {
     const QTemporaryDir folder;
     ServiceDocument document(folder.path(), samples::theme());

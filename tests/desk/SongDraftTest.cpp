@@ -46,6 +46,19 @@ TEST_F(Draft, TypingInOnePlaceIsOneStepAndElsewhereAnother) {
     EXPECT_EQ(title(), u"Tide"_s);
 }
 
+TEST_F(Draft, WhatIsTypedWhileItIsBeingSavedIsNotSaved) {
+    retitle(u"A"_s, 7);
+    Song sent = *draft.song();
+    retitle(u"AB"_s, 7); // before the answer comes
+    sent.revision = 2;
+    draft.saved(sent);
+    EXPECT_TRUE(draft.isChanged());
+    EXPECT_EQ(title(), u"AB"_s);
+    EXPECT_EQ(draft.song()->revision, 2); // the next save knows of this one
+    draft.leaveAsItWas();
+    EXPECT_EQ(title(), u"A"_s); // as it is stored
+}
+
 TEST_F(Draft, AChangeThatChangesNothingIsNone) {
     retitle(u"Tide"_s);
     EXPECT_EQ(draft.undoStack().count(), 0);

@@ -165,6 +165,21 @@ TEST_F(Editor, AChangedSongIsAskedAboutBeforeAnotherIsOpened) {
     EXPECT_TRUE(stored(u"lantern"_s).parts[1].lines[0].words.startsWith(u"When"_s));
 }
 
+TEST_F(Editor, SavedTwiceInARowAndTypedInBetweenNothingIsLostOrRefused) {
+    importDemo();
+    openSong(u"lantern"_s, u"Lantern on the Water"_s);
+    const QString told = window->notices()->text(); // of the songs that were brought in
+    const int part = words()->place().part;
+    type(u"Oh "_s);
+    press(Qt::Key_S, Qt::ControlModifier);
+    type(u"my "_s); // before the answer comes
+    press(Qt::Key_S, Qt::ControlModifier);
+    press(Qt::Key_S, Qt::ControlModifier);
+    ASSERT_TRUE(waitUntil([&] { return !child<QPushButton>(u"save-song"_s)->isVisible(); }));
+    EXPECT_EQ(window->notices()->text(), told);
+    EXPECT_EQ(stored(u"lantern"_s).parts[size_t(part)].lines[0].words, u"Oh my"_s);
+}
+
 TEST_F(Editor, PartsAreChangedByTheirMenuAndByKeys) {
     importDemo();
     openSong(u"lantern"_s, u"Lantern on the Water"_s); // Intro, Verse 1, Chorus, Verse 2, Bridge

@@ -320,7 +320,7 @@ TEST(ThemeDraft, ADragIsOneStepAndOtherChangesAreTheirOwn) {
     EXPECT_FALSE(draft.isChanged());
     draft.redo();
     EXPECT_EQ(draft.theme()->look.words.box, QRectF(0.25, 0.1, 0.5, 0.5));
-    draft.saved();
+    draft.saved(*draft.theme());
     EXPECT_FALSE(draft.isChanged());
     draft.rename(u"  "_s);
     EXPECT_FALSE(draft.isChanged());

@@ -189,7 +189,7 @@ protected:
         press(Qt::Key_3, Qt::AltModifier | Qt::ShiftModifier);
         answers->files = {demo + u"/texts"_s};
         press(Qt::Key_I, Qt::ControlModifier);
-        ASSERT_TRUE(waitUntil([&] { return done == 3; }));
+        ASSERT_TRUE(waitUntil([&] { return done == 3; }, 60'000));
         QObject::disconnect(counting);
         press(Qt::Key_1, Qt::AltModifier | Qt::ShiftModifier);
         press(Qt::Key_2, Qt::AltModifier);

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/Csv.h"
+#include "formats/SongCsv.h"
 #include "support/Text.h"
 #include <gtest/gtest.h>
 #include <rapidcheck/gtest.h>
@@ -24,6 +25,12 @@ TEST(Csv, TheSeparatorIsWhatTheFirstLineUsesMost) {
     EXPECT_EQ(csvSeparator(u"a;b;c,d\n1,2,3,4,5"_s), u';');
     EXPECT_EQ(csvSeparator(u"a\tb\tc"_s), u'\t');
     EXPECT_EQ(csvSeparator(u"one"_s), u',');
+}
+
+TEST(Csv, ATableWithoutSongsIsRefused) {
+    const auto none = songsFromCsv(u"Title,Text\r\n"_s, u"x.csv"_s);
+    ASSERT_FALSE(none);
+    EXPECT_TRUE(none.error().what.contains(u"no songs"_s));
 }
 
 RC_GTEST_PROP(CsvOfAnything, WhatIsWrittenIsReadAgain, ()) {

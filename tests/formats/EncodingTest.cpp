@@ -23,6 +23,20 @@ TEST(Encoding, Utf8WithAndWithoutMarkUtf16AndWindows1252) {
     EXPECT_EQ(firstLineOf("Verse 1\n\xc9toile du port \x96 l\x92\xe9quipage\n"), wanted);
 }
 
+TEST(Encoding, OneDamagedByteInGoodUtf8IsMarkedAndSaid) {
+    QByteArray bytes =
+        "Verse 1\n" +
+        u"\u00c9toile \u2013 l\u2019\u00e9quipage, \u00e9t\u00e9\n\u00e0 bord \u2013 l\u00e0\n"_s.toUtf8() +
+        "v\xe9 rit\u00e9\n";
+    const ReadSong read = readOne(bytes);
+    EXPECT_EQ(words(read.song.parts[0]),
+              (QStringList{u"\u00c9toile \u2013 l\u2019\u00e9quipage, \u00e9t\u00e9"_s,
+                           u"\u00e0 bord \u2013 l\u00e0"_s, u"v\ufffd rit\u00e9"_s}));
+    ASSERT_EQ(read.warnings.size(), 1u);
+    EXPECT_EQ(read.warnings[0].line, 4);
+    EXPECT_TRUE(read.warnings[0].text.contains(u"damaged"_s));
+}
+
 TEST(Encoding, LineEndsAndTabs) {
     const ReadSong read = readOne("Verse 1\r\none\ttwo\r\nthree\r\n\r\nChorus\rfour\r");
     EXPECT_EQ(words(read.song.parts[0]), (QStringList{u"one two"_s, u"three"_s}));

@@ -17,7 +17,10 @@ Item readBack(const Item& item) {
 TEST(ItemJson, EveryKindComesBackAsItWas) {
     const std::vector<ItemWords> all{
         Heading{u"Word"_s},
-        PictureItem{u"Harbour"_s, {{u"aa.png"_s, u"Dawn"_s}, {u"bb.jpg"_s, {}}}, PictureFit::Fill, true},
+        PictureItem{u"Harbour"_s,
+                    {{QString(64, u'a') + u".png"_s, u"Dawn"_s}, {QString(64, u'b') + u".jpg"_s, {}}},
+                    PictureFit::Fill,
+                    true},
         NoteItem{u"Dim the lights\nthen wait"_s},
         PauseItem{u"Silence"_s},
         CountdownItem{u"We begin in"_s, QTime(10, 30)},
@@ -61,13 +64,7 @@ TEST(ItemJson, ValuesOutOfRangeAreBroughtBack) {
     EXPECT_EQ(read->edits.hidden[0], (SlidePlace{u"A"_s, 1, 0, 0}));
 }
 
-TEST(ItemJson, ASetIsBoundedAndMayBeEmpty) {
-    QJsonArray many;
-    for (int i = 0; i < 5000; ++i)
-        many.append(QJsonObject{{u"file"_s, u"a.png"_s}});
-    const auto read = itemFromJson({{u"kind"_s, u"pictures"_s}, {u"pictures"_s, many}}, {});
-    ASSERT_TRUE(read);
-    EXPECT_EQ(std::get<PictureItem>(read->content).pictures.size(), 2000U);
+TEST(ItemJson, ASetMayBeEmpty) {
     EXPECT_TRUE(itemFromJson({{u"kind"_s, u"pictures"_s}}, {}));
 }
 

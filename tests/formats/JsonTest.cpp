@@ -8,6 +8,7 @@
 #include "support/AnyLook.h"
 #include "support/Samples.h"
 #include "support/Text.h"
+#include "support/ZipWith.h"
 #include <QBuffer>
 #include <QJsonArray>
 #include <QJsonDocument>
@@ -49,6 +50,39 @@ Result<Service> readZip(QByteArray bytes) {
     QBuffer buffer(&bytes);
     buffer.open(QIODevice::ReadOnly);
     return readServiceFile(buffer, u"x.mivanta"_s);
+}
+
+TEST(ServiceFile, WhatWouldFreezeADeskIsRefusedWithTheReason) {
+    Service service = fullService();
+    Song song = fullSong();
+    song.singingOrder.assign(20'000, {song.parts[0].id, 99, {}});
+    service.items[1].content = songItem(song);
+    const auto order = serviceFromJson(serviceToJson(service), u"x"_s);
+    ASSERT_FALSE(order);
+    EXPECT_TRUE(order.error().what.contains(u"singing order"_s)) << order.error().text().toStdString();
+
+    service = fullService();
+    song = fullSong();
+    song.singingOrder.assign(10, {song.parts[0].id, 99, {}});
+    service.items.assign(60, {ItemId::create(), songItem(song)}); // each of them is fine
+    const auto many = serviceFromJson(serviceToJson(service), u"x"_s);
+    ASSERT_FALSE(many);
+    EXPECT_TRUE(many.error().what.contains(u"slides"_s)) << many.error().text().toStdString();
+
+    service = fullService();
+    service.items.assign(2001, {ItemId::create(), Heading{u"x"_s}});
+    EXPECT_FALSE(serviceFromJson(serviceToJson(service), u"x"_s));
+}
+
+TEST(ServiceFile, EachDamageIsSaid) {
+    const auto why = [](const QByteArray& json) {
+        const auto read = readZip(zipWith({{"service.json", json}}));
+        return read ? QString() : read.error().what;
+    };
+    EXPECT_TRUE(why("[]").contains(u"holds no service"_s)) << why("[]").toStdString();
+    EXPECT_TRUE(why("{").contains(u"no JSON"_s)) << why("{").toStdString();
+    EXPECT_TRUE(why("{}").contains(u"version"_s)) << why("{}").toStdString();
+    EXPECT_FALSE(why("[]").contains(u"no error"_s));
 }
 
 TEST(SongJson, WrittenAndReadAgainIsTheSame) {

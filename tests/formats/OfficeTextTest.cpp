@@ -124,6 +124,44 @@ TEST(OfficeText, LockedOldAndForeignFilesSaySo) {
     EXPECT_FALSE(why(QByteArray("{\\rtf1") + QByteArray(100'000, '{'), u"a.rtf"_s).isEmpty());
 }
 
+TEST(OfficeText, WordsTooDeepToBeReadAreNotDroppedInSilence) {
+    const auto nested = [](int depth, const QByteArray& open, const QByteArray& close) {
+        return open.repeated(depth) + "<w:p><w:r><w:t>deep words</w:t></w:r></w:p>" + close.repeated(depth);
+    };
+    for (const int depth : {100, 400}) {
+        const auto text =
+            officeText(zipWith({{"word/document.xml",
+                                 "<w:document>" + nested(depth, "<w:sdt>", "</w:sdt>") + "</w:document>"}}),
+                       u"a.docx"_s);
+        EXPECT_EQ(bool(text), depth < 256);
+        EXPECT_TRUE(text || text.error().what.contains(u"deep"_s));
+    }
+}
+
+TEST(OfficeText, DamagedFilesAreNotSaidToBeLocked) {
+    QByteArray bytes = docx();
+    bytes[bytes.indexOf("harbour") < 0 ? 60 : bytes.indexOf("harbour")] ^= 1;
+    const auto text = officeText(bytes, u"a.docx"_s);
+    ASSERT_FALSE(text);
+    EXPECT_TRUE(text.error().what.contains(u"damaged"_s)) << text.error().text().toStdString();
+    EXPECT_FALSE(text.error().remedy.contains(u"password"_s));
+}
+
+TEST(OfficeText, ASlideNamedThousandsOfTimesIsBounded) {
+    QByteArray list;
+    for (int i = 0; i < 3000; ++i)
+        list += "<p:sldId r:id='r1'/>";
+    const auto text = officeText(
+        zipWith({{"ppt/presentation.xml",
+                  "<p:presentation><p:sldIdLst>" + list + "</p:sldIdLst></p:presentation>"},
+                 {"ppt/_rels/presentation.xml.rels",
+                  "<Relationships><Relationship Id='r1' Target='slides/slide1.xml'/></Relationships>"},
+                 {"ppt/slides/slide1.xml", "<p:sld><a:p><a:r><a:t>x</a:t></a:r></a:p></p:sld>"}}),
+        u"a.pptx"_s);
+    ASSERT_FALSE(text);
+    EXPECT_TRUE(text.error().what.contains(u"2000 slides"_s));
+}
+
 TEST(OfficeText, AFileThatUnpacksWithoutEndIsRefused) {
     const QByteArray bomb = zipWith({{"word/document.xml", QByteArray(40 * 1024 * 1024, ' ')}});
     EXPECT_LT(bomb.size(), 200'000);

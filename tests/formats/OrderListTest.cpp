@@ -66,7 +66,7 @@ RC_GTEST_PROP(OrderList, AnythingIsReadAndWhatIsReadWasWritten, ()) {
         'a', 'B', ' ', '\n', ':', '(', ')', ',', ';', '"', '\t', '1', '.', '-', '#', '>'));
     const QString text = QString::fromStdString(characters);
     for (const OrderLine& line : orderLinesOf(text)) {
-        RC_ASSERT(!line.words.isEmpty() || !line.label.isEmpty());
+        RC_ASSERT((!line.words.isEmpty() || !line.label.isEmpty()));
         RC_ASSERT(text.contains(line.leader));
     }
 }

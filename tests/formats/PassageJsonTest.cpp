@@ -100,14 +100,14 @@ RC_GTEST_PROP(TextFile, WrittenAndReadAgainIsTheSame, ()) {
     buffer.open(QIODevice::ReadOnly);
     const auto read = readTextFile(buffer, u"file"_s);
     RC_ASSERT(read.has_value());
-    RC_ASSERT(sameContent(*read, text));
+    RC_ASSERT(sameContent(read->text, text));
 }
 
 TEST(TextFile, NamesItselfAndRefusesWhatHasNoWords) {
     QByteArray bytes("Only words\n");
     QBuffer buffer(&bytes);
     buffer.open(QIODevice::ReadOnly);
-    EXPECT_EQ(readTextFile(buffer, u"/a/evening prayer.txt"_s)->title, u"evening prayer"_s);
+    EXPECT_EQ(readTextFile(buffer, u"/a/evening prayer.txt"_s)->text.title, u"evening prayer"_s);
     QByteArray empty("Title: A\n\n");
     QBuffer none(&empty);
     none.open(QIODevice::ReadOnly);

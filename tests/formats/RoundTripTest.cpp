@@ -47,8 +47,8 @@ RC_GTEST_PROP(RoundTrip, PlainTextComesBackEqual, ()) {
 RC_GTEST_PROP(RoundTrip, ATableComesBackEqual, ()) {
     const auto songs = *rc::gen::resize(3, rc::gen::container<std::vector<Song>>(samples::anySong()));
     const auto read = songsFromCsv(songsToCsv(songs), u"songs.csv"_s);
-    RC_ASSERT(read.has_value());
-    RC_ASSERT(read->size() == songs.size());
+    RC_ASSERT(read.has_value() == !songs.empty()); // a table without songs is refused
+    RC_ASSERT((songs.empty() || read->size() == songs.size()));
     for (size_t i = 0; i < songs.size(); ++i)
         RC_ASSERT(sameContent((*read)[i].song, songs[i]));
 }

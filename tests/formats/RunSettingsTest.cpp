@@ -8,7 +8,7 @@ namespace {
 
 TEST(RunSettingsJson, WrittenAndReadAgainIsTheSame) {
     RunSettings settings = usualRunSettings();
-    settings.houseCard = {u"Welcome\nto the harbour"_s, u"a.png"_s};
+    settings.houseCard = {u"Welcome\nto the harbour"_s, QString(64, u'a') + u".png"_s};
     settings.callOutSeconds = 20;
     settings.takeOpensCurtain = true;
     settings.clickTakes = true;

@@ -69,7 +69,7 @@ TEST(Schema, DescribesEverythingThatIsWritten) {
     song.look.choice.theme = u"c"_s;
     service.items = {{ItemId::create(), Heading{u"Word"_s}},
                      song,
-                     {ItemId::create(), PictureItem{u"P"_s, {{u"a.png"_s, u"A"_s}}}},
+                     {ItemId::create(), PictureItem{u"P"_s, {{QString(64, u'a') + u".png"_s, u"A"_s}}}},
                      {ItemId::create(), NoteItem{u"n"_s}},
                      {ItemId::create(), PauseItem{u"p"_s}},
                      {ItemId::create(), CountdownItem{u"c"_s, QTime(10, 30)}},

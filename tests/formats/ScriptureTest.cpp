@@ -175,6 +175,30 @@ TEST(Usfm, RefusesNamingTheLine) {
               std::string::npos);
 }
 
+TEST(Osis, NumbersBeyondAnyScriptureAreNoVerses) {
+    for (const char* id : {"Luke.2147483647.1", "Luke.1.2147483647", "Luke.1.1 Luke.1.2147483647"}) {
+        const auto text = read("<osis><osisText><div type='book' osisID='Luke'><verse "
+                               "osisID='Luke.1.1'>a</verse><verse osisID='" +
+                               QByteArray(id) + "'>words</verse></div></osisText></osis>");
+        ASSERT_TRUE(text);
+        EXPECT_EQ(verses(*text), QStringList{u"LUK 1:1 a"_s});
+        EXPECT_EQ(text->damages.size(), 1u) << id;
+    }
+}
+
+TEST(Usfm, DamageCostsWhatItTouchesOnly) {
+    const auto text =
+        read("\\id GEN\n\\c 1\n\\v 1 a\n\\v two b\n\\v 3 c\n\\c four\n\\p\n\\v 1 d\n\\v x e\n\\c 3\n\\v 1 f\n"
+             "\\id ??\n\\h Lost\n\\c 1\n\\v 1 g\n\\id LUK\n\\v 9 h\n\\c 2\n\\v 1 i\n");
+    ASSERT_TRUE(text);
+    EXPECT_EQ(verses(*text), (QStringList{u"GEN 1:1 a"_s, u"GEN 1:3 c"_s, u"GEN 3:1 f"_s, u"LUK 2:1 i"_s}));
+    std::vector<int> lines;
+    for (const ScriptureDamage& damage : text->damages)
+        lines.push_back(damage.line);
+    EXPECT_EQ(lines, (std::vector{4, 6, 12, 17}));
+    EXPECT_EQ(text->books[0].name, QString());
+}
+
 TEST(Usfm, OtherEncodingsAreReadAndSaid) {
     const auto text = read("\\id LUK\n\\c 5\n\\v 1 caf\xe9\n");
     ASSERT_TRUE(text);

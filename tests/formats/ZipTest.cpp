@@ -3,6 +3,7 @@
 #include "support/Text.h"
 #include "support/ZipWith.h"
 #include <QBuffer>
+#include <QCoreApplication>
 #include <QDir>
 #include <QFile>
 #include <QTemporaryDir>
@@ -10,6 +11,31 @@
 
 namespace mivanta {
 namespace {
+
+constexpr qint64 kLarge = 1 << 30;
+
+/// One packed entry of random bytes, listed so many times under names of their own.
+QByteArray overlapping(int times) {
+    QByteArray noise(4000, Qt::Uninitialized);
+    quint32 state = 7;
+    for (char& c : noise)
+        c = char((state = state * 1664525 + 1013904223) >> 24);
+    QByteArray bytes = zipWith({{"a", noise}});
+    const qsizetype end = bytes.lastIndexOf("PK\x05\x06");
+    const qsizetype list = bytes.lastIndexOf("PK\x01\x02");
+    const QByteArray record = bytes.mid(list, end - list);
+    QByteArray records;
+    for (int i = 0; i < times; ++i) {
+        QByteArray copy = record;
+        copy[46] = char('a' + i); // its name
+        records += copy;
+    }
+    QByteArray closing = bytes.mid(end);
+    closing[8] = closing[10] = char(times);
+    for (int i = 0; i < 4; ++i)
+        closing[12 + i] = char((records.size() >> (8 * i)) & 0xff);
+    return bytes.left(list) + records + closing;
+}
 
 /// Takes no more than so many bytes, as a full disk does.
 class SmallDevice : public QBuffer {
@@ -46,7 +72,7 @@ TEST_F(LargeZip, HoldsWhatCameFromMemoryAndFromFiles) {
     const QByteArray large(5 << 20, 'x');
     const QString source = file(u"film"_s, large);
     ASSERT_TRUE(writeZipFile(path(u"a.zip"_s), {{u"words"_s, "hello", {}}, {u"media/film"_s, {}, source}}));
-    const auto zip = ZipReader::openFile(path(u"a.zip"_s));
+    const auto zip = ZipReader::openFile(path(u"a.zip"_s), kLarge);
     ASSERT_TRUE(zip) << zip.error().text().toStdString();
     EXPECT_EQ(*zip->read(u"words"_s, 100), "hello");
     EXPECT_EQ(zip->sizeOf(u"media/film"_s), large.size());
@@ -95,7 +121,7 @@ TEST_F(LargeZip, TellsHowFarItIsAndNeverGoesBack) {
 
 TEST_F(LargeZip, WhereThereIsNoRoomCopyingSaysSo) {
     ASSERT_TRUE(writeZipFile(path(u"a.zip"_s), {{u"film"_s, QByteArray(100'000, 'x'), {}}}));
-    const auto zip = ZipReader::openFile(path(u"a.zip"_s));
+    const auto zip = ZipReader::openFile(path(u"a.zip"_s), kLarge);
     SmallDevice small(10'000);
     const auto copied = zip->copy(u"film"_s, small);
     ASSERT_FALSE(copied);
@@ -109,7 +135,7 @@ TEST_F(LargeZip, ADamagedEntryIsFoundWhenItIsCopied) {
     zipped.seek(50'000);
     zipped.write("y");
     zipped.close();
-    const auto zip = ZipReader::openFile(path(u"a.zip"_s));
+    const auto zip = ZipReader::openFile(path(u"a.zip"_s), kLarge);
     ASSERT_TRUE(zip);
     QBuffer copied;
     ASSERT_TRUE(copied.open(QIODevice::WriteOnly));
@@ -118,7 +144,7 @@ TEST_F(LargeZip, ADamagedEntryIsFoundWhenItIsCopied) {
 
 TEST(SafeZip, OrdinaryNamesArePassedAndOthersRefused) {
     const auto isSafe = [](const QByteArray& name) {
-        return bool(ZipReader::open(zipWith({{name, "x"}}))->checkSafe(1000, 10));
+        return bool(ZipReader::open(zipWith({{name, "x"}}), kLarge)->checkSafe(10));
     };
     for (const QByteArray& good : std::vector<QByteArray>{"a", "media/a.png", "media/..a", "a..b/c", "x:"})
         EXPECT_EQ(isSafe(good), good != "x:") << good.toStdString();
@@ -127,21 +153,39 @@ TEST(SafeZip, OrdinaryNamesArePassedAndOthersRefused) {
 }
 
 TEST(SafeZip, WhatUnpacksToMoreThanItMayIsRefused) {
-    const auto zip = ZipReader::open(zipWith({{"a", QByteArray(600, 'x')}, {"b", QByteArray(600, 'y')}}));
+    const QByteArray bytes = zipWith({{"a", QByteArray(600, 'x')}, {"b", QByteArray(600, 'y')}});
+    EXPECT_TRUE(ZipReader::open(bytes, 1200));
+    EXPECT_FALSE(ZipReader::open(bytes, 1199));
+    EXPECT_FALSE(ZipReader::open(bytes, 500));
+}
+
+TEST(SafeZip, OneEntryReadAgainAndAgainIsRefusedInTheEnd) {
+    const auto zip = ZipReader::open(zipWith({{"a", QByteArray(600, 'x')}}), 1500);
     ASSERT_TRUE(zip);
-    EXPECT_TRUE(zip->checkSafe(1200, 1000));
-    EXPECT_FALSE(zip->checkSafe(1199, 1000));
-    EXPECT_FALSE(zip->checkSafe(500, 1000));
+    EXPECT_TRUE(zip->read(u"a"_s, 600));
+    EXPECT_TRUE(zip->read(u"a"_s, 600));
+    EXPECT_FALSE(zip->read(u"a"_s, 600));
+}
+
+TEST(SafeZip, EntriesThatLieOverOneAnotherAreRefused) {
+    EXPECT_TRUE(ZipReader::open(overlapping(1), kLarge));
+    EXPECT_FALSE(ZipReader::open(overlapping(3), kLarge));
+    QFile file(QDir::temp().filePath(u"mivanta-overlap-%1.zip"_s.arg(QCoreApplication::applicationPid())));
+    ASSERT_TRUE(file.open(QIODevice::WriteOnly));
+    file.write(overlapping(3));
+    file.close();
+    EXPECT_FALSE(ZipReader::openFile(file.fileName(), kLarge));
+    file.remove();
 }
 
 TEST(SafeZip, WordsMayPackWellAndPicturesMayNot) {
-    EXPECT_TRUE(ZipReader::open(zipWith({{"a", QByteArray(8 << 20, 'x')}}))->checkSafe(1 << 30, 10));
-    EXPECT_FALSE(ZipReader::open(zipWith({{"a", QByteArray(20 << 20, 'x')}}))->checkSafe(1 << 30, 10));
+    EXPECT_TRUE(ZipReader::open(zipWith({{"a", QByteArray(8 << 20, 'x')}}), kLarge)->checkSafe(10));
+    EXPECT_FALSE(ZipReader::open(zipWith({{"a", QByteArray(20 << 20, 'x')}}), kLarge)->checkSafe(10));
 }
 
 TEST(SafeZip, WhatIsNoZipIsRefused) {
-    EXPECT_FALSE(ZipReader::openFile(u"/nowhere.zip"_s));
-    EXPECT_FALSE(ZipReader::open("not a zip"));
+    EXPECT_FALSE(ZipReader::openFile(u"/nowhere.zip"_s, kLarge));
+    EXPECT_FALSE(ZipReader::open("not a zip", kLarge));
 }
 
 } // namespace

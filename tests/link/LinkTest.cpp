@@ -1,11 +1,17 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/base/MediaName.h"
 #include "link/Channel.h"
 #include "link/FrameBoard.h"
+#include "link/PlayerClient.h"
 #include "support/Samples.h"
+#include "support/SmallDisk.h"
 #include "support/Text.h"
+#include <QFile>
 #include <QLocalServer>
 #include <QSignalSpy>
 #include <QTemporaryDir>
+#include <QTest>
+#include <csignal>
 #include <gtest/gtest.h>
 #include <thread>
 
@@ -17,7 +23,7 @@ Scene fullScene() {
     scene.output = u"hall"_s;
     scene.size = {1920, 1080};
     scene.look.backdrop = samples::gradient({{0, {5, 6, 7, 8}}, {1, {9, 10, 11, 12}}}, 30);
-    scene.look.backdrop.picture = u"boats.jpg"_s;
+    scene.look.backdrop.picture = QString(64, u'b') + u".jpg"_s;
     scene.look.backdrop.treatment = {1, 2, 3, {4, 5, 6, 7}, 8, 9};
     scene.look.objects = {{ObjectKind::Clock, {0.1, 0.2, 0.3, 0.4}, 5, 0.5, true, {}, u"HH:mm"_s}};
     scene.look.words.family = u"Noto Serif"_s;
@@ -35,14 +41,92 @@ Scene fullScene() {
     return scene;
 }
 
+Scene sized(Scene scene, QSize size = {640, 360}) {
+    scene.size = size;
+    return scene;
+}
+
+bool arrives(const Scene& scene) {
+    return decoded(encoded(message::Show{1, {scene}, false})).has_value();
+}
+
+TEST(Protocol, WhatNoDeskCanMeanIsRefused) {
+    EXPECT_TRUE(arrives(fullScene()));
+    for (const QSize& size : {QSize(0, 100), QSize(-1, -1), QSize(100'000, 10), QSize()})
+        EXPECT_FALSE(arrives(sized(fullScene(), size)));
+    Scene odd = fullScene();
+    odd.look.objects[0].box = {std::numeric_limits<double>::quiet_NaN(), 0, 1, 1};
+    EXPECT_FALSE(arrives(odd));
+    odd = fullScene();
+    odd.curtain = Curtain(77);
+    EXPECT_FALSE(arrives(odd));
+    odd = fullScene();
+    odd.fontSize = -5;
+    EXPECT_FALSE(arrives(odd));
+    Scene nested = fullScene();
+    nested.elsewhere.push_back(sized(Scene()));
+    EXPECT_TRUE(arrives(nested));
+    QByteArray bytes = encoded(message::Show{1, {fullScene()}, false});
+    EXPECT_FALSE(decoded(bytes.left(bytes.size() / 2)));
+    Scene two = fullScene(); // a picture in a picture in a picture
+    Scene within = sized(Scene());
+    within.elsewhere.push_back(sized(Scene()));
+    two.elsewhere.push_back(within);
+    EXPECT_FALSE(arrives(two));
+    Scene beside = fullScene();
+    beside.rows[0].beside = {SceneRow{u"a"_s, {}}};
+    EXPECT_TRUE(arrives(beside));
+    beside.rows[0].beside = {SceneRow{u"a"_s, {}}, SceneRow{u"b"_s, {}}};
+    EXPECT_FALSE(arrives(beside));
+}
+
+TEST(Protocol, AMediumNeverLeadsOut) {
+    Scene scene = fullScene();
+    scene.look.backdrop.picture = u"../../secret.png"_s;
+    const auto arrived = decoded(encoded(message::Show{1, {scene}, false}));
+    ASSERT_TRUE(arrived);
+    EXPECT_TRUE(isMediaName(std::get<message::Show>(*arrived).scenes[0].look.backdrop.picture));
+}
+
+TEST(Board, SizesBelowOneAreNoPicture) {
+    const QTemporaryDir folder;
+    const QString path = folder.filePath(u"frames"_s);
+    const auto board = FrameBoard::create(path);
+    ASSERT_TRUE(board);
+    const std::vector<uchar> small(16 * 9 * 4);
+    ASSERT_TRUE((*board)->write(0, {16, 9}, small.data(), 16 * 4));
+    ASSERT_EQ((*board)->read(0).size, QSize(16, 9));
+    for (const qint32 width : {0, -1, 100'000}) {
+        QFile file(path);
+        ASSERT_TRUE(file.open(QIODevice::ReadWrite));
+        file.seek(4); // behind the sequence
+        file.write(reinterpret_cast<const char*>(&width), sizeof width);
+        file.close();
+        EXPECT_TRUE((*board)->read(0).size.isEmpty());
+    }
+}
+
+TEST(Board, WithoutRoomThereIsNoneAndNothingIsLeft) {
+    const QTemporaryDir folder;
+    const QString path = folder.filePath(u"frames"_s);
+    {
+        const SmallDisk disk(64 * 1024);
+        const auto board = FrameBoard::create(path);
+        ASSERT_FALSE(board);
+        EXPECT_TRUE(board.error().what.contains(u"no room"_s)) << board.error().text().toStdString();
+    }
+    EXPECT_FALSE(QFile::exists(path));
+    EXPECT_TRUE(FrameBoard::create(path));
+}
+
 TEST(Protocol, ASceneArrivesAsItWasSent) {
     const Scene scene = fullScene();
-    const auto arrived = decoded(encoded(message::Show{7, {scene, Scene()}, true}));
+    const auto arrived = decoded(encoded(message::Show{7, {scene, sized(Scene())}, true}));
     ASSERT_TRUE(arrived);
     const auto& show = std::get<message::Show>(*arrived);
     EXPECT_EQ(show.take, 7u);
     EXPECT_TRUE(show.cut);
-    EXPECT_EQ(show.scenes, (std::vector<Scene>{scene, Scene()}));
+    EXPECT_EQ(show.scenes, (std::vector<Scene>{scene, sized(Scene())}));
 }
 
 TEST(Protocol, EveryMessageArrivesWithItsContent) {
@@ -159,6 +243,32 @@ TEST(FrameBoard, RefusesWhatDoesNotFit) {
     EXPECT_FALSE((*board)->write(0, {FrameBoard::kWidth + 1, 1}, data, 4));
     EXPECT_TRUE((*board)->read(99).size.isEmpty());
     EXPECT_FALSE(FrameBoard::open(folder.filePath(u"none"_s)));
+}
+
+TEST(Player, ThatTalksNonsenseIsAskedAgainThenEndedAndStartedAgain) {
+    const QTemporaryDir session;
+    const auto pid = [&] {
+        QFile file(session.filePath(u"pid"_s));
+        return file.open(QIODevice::ReadOnly) ? file.readAll().toLongLong() : 0;
+    };
+    PlayerClient client({session.path(), QStringLiteral(MIVANTA_BIN_DIR "/nonsense-player"), {}});
+    const QSignalSpy nonsense(&client, &PlayerClient::talkedNonsense);
+    const QSignalSpy lost(&client, &PlayerClient::lost);
+    qint64 first = 0;
+    QObject::connect(&client, &PlayerClient::talkedNonsense, [&] { first = pid(); });
+    client.start();
+    ASSERT_TRUE(QTest::qWaitFor([&] { return nonsense.count() == 1; }, 20'000));
+    EXPECT_EQ(lost.count(), 1);
+    ASSERT_GT(first, 0);
+    EXPECT_TRUE(QTest::qWaitFor([&] { return pid() > 0 && pid() != first; }, 20'000)); // another one
+    EXPECT_EQ(nonsense.count(), 1); // the second time it is ended, and so has not to be told
+    client.quit();
+    EXPECT_TRUE(QTest::qWaitFor([&] {
+        QFile stat(u"/proc/%1/stat"_s.arg(first));
+        return !stat.open(QIODevice::ReadOnly) || stat.readAll().contains(") Z ");
+    }));
+    if (const qint64 last = pid(); last > 1)
+        ::kill(pid_t(last), SIGKILL);
 }
 
 } // namespace

@@ -146,6 +146,21 @@ TEST_F(Proxies, ABombIsRefusedBeforeItIsDecoded) {
     EXPECT_TRUE(proxies.picture(u"bomb.png"_s, {1920, 1080}).isNull());
 }
 
+TEST_F(Proxies, HalfAPictureIsNone) {
+    for (const QString& name : {u"a.jpg"_s, u"a.png"_s}) {
+        halves(name, {600, 600});
+        EXPECT_TRUE(checkPicture(path(name)));
+        QFile whole(path(name));
+        ASSERT_TRUE(whole.open(QIODevice::ReadOnly));
+        const QByteArray bytes = whole.readAll();
+        write(u"half-"_s + name, bytes.left(bytes.size() / 2));
+        const auto half = checkPicture(path(u"half-"_s + name));
+        ASSERT_FALSE(half) << name.toStdString();
+        EXPECT_FALSE(half.error().remedy.isEmpty());
+        EXPECT_FALSE(half.error().what.endsWith(u": "_s)) << half.error().what.toStdString();
+    }
+}
+
 TEST_F(Proxies, FactsAreThoseOfTheUprightPicture) {
     halves(u"a.png"_s, {640, 480});
     const auto facts = lookAtPicture(path(u"a.png"_s));

@@ -7,6 +7,7 @@
 #include <QDir>
 #include <QElapsedTimer>
 #include <QFile>
+#include <QTcpServer>
 #include <QTemporaryDir>
 #include <gtest/gtest.h>
 
@@ -63,6 +64,34 @@ TEST_F(Sound, WhatIsNoSoundIsRefusedWithWhatToDo) {
         EXPECT_EQ(facts.error().where, path);
         EXPECT_FALSE(facts.error().remedy.isEmpty());
     }
+}
+
+TEST_F(Sound, NoFileHasThePlayerReadAnother) {
+    // A server that notes whether anybody comes.
+    QTcpServer server;
+    ASSERT_TRUE(server.listen(QHostAddress::LocalHost));
+    const QByteArray address = "http://127.0.0.1:" + QByteArray::number(server.serverPort()) + "/x.ogg";
+    const QByteArray other = "file://" + kBell.toUtf8();
+    const QStringList files{
+        file(u"a.m3u"_s, "#EXTM3U\n" + address + "\n"),
+        file(u"b.ogg"_s, "#EXTM3U\n" + address + "\n"),
+        file(u"c.m3u8"_s, "#EXTM3U\n#EXT-X-TARGETDURATION:6\n#EXTINF:6,\n" + other + "\n#EXT-X-ENDLIST\n"),
+        file(u"d.pls"_s, "[playlist]\nFile1=" + address + "\nNumberOfEntries=1\n"),
+        file(u"e.edl"_s, "# mpv EDL v0\n" + kBell.toUtf8() + ",0,1\n"),
+        file(u"f.wav"_s, "ffconcat version 1.0\nfile '" + kBell.toUtf8() + "'\n"),
+        file(u"g.ogg"_s, "edl://" + kBell.toUtf8()),
+    };
+    for (const QString& path : files) {
+        EXPECT_FALSE(lookAtSound(path)) << path.toStdString();
+        SoundVoice voice(path, 0);
+        QString problem;
+        bool isStarted = false;
+        QObject::connect(&voice, &SoundVoice::started, [&] { isStarted = true; });
+        QObject::connect(&voice, &SoundVoice::over, [&](const QString& why) { problem = why; });
+        EXPECT_TRUE(waitUntil([&] { return !problem.isEmpty(); })) << path.toStdString();
+        EXPECT_FALSE(isStarted);
+    }
+    EXPECT_FALSE(server.waitForNewConnection(200));
 }
 
 TEST_F(Sound, AVoicePlaysToItsEnd) {

@@ -161,6 +161,12 @@ protected:
                            u"--name"_s, u"^Mivanta$"_s, u"windowfocus"_s, u"--sync"_s});
         run(u"xdotool"_s, QStringList{u"key"_s, u"--delay"_s, u"60"_s} + keys);
     }
+    /// Takes what is next, and waits until it is on screen.
+    void take() {
+        const QJsonValue next = state()[u"next"_s];
+        press({u"space"_s});
+        ASSERT_TRUE(waitUntil([&] { return state()[u"onScreen"_s] == next; }));
+    }
     static void type(const QString& text) { run(u"xdotool"_s, {u"type"_s, u"--delay"_s, u"40"_s, text}); }
     static void run(const QString& program, const QStringList& arguments) {
         QProcess process;

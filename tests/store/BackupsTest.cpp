@@ -83,6 +83,43 @@ TEST_F(BackupsOfALibrary, OneADayIsMadeAndComesBackWithTheOtherSetAside) {
     EXPECT_EQ(found(u"anchors"_s).size(), 1);
 }
 
+TEST_F(BackupsOfALibrary, ACrashAnywhereWhileOneIsBroughtBackLosesNeither) {
+    keep(u"Then"_s);
+    const auto backup = backUp(library->database(), where(), Backup::Kind::Daily);
+    ASSERT_TRUE(backup);
+    keep(u"Now"_s);
+    library.reset();
+    const QString db = where() + u"/library.db"_s;
+    const QString aside = u"library-set-aside-20261004-100000-000.db"_s;
+    // As a crash leaves it: the marker is written, and none, one or both of the renames are done.
+    for (int renames = 0; renames < 3; ++renames) {
+        SCOPED_TRACE(renames);
+        QFile::remove(where() + u"/backups/"_s + aside);
+        ASSERT_TRUE(QFile::copy(db, db + u".kept"_s));
+        ASSERT_TRUE(QFile::copy(backup->path, db + u".new"_s));
+        overwrite(db + u".bringing-back"_s, aside.toUtf8());
+        if (renames > 0) {
+            ASSERT_TRUE(QFile::rename(db, where() + u"/backups/"_s + aside));
+        }
+        if (renames > 1) {
+            ASSERT_TRUE(QFile::rename(db + u".new"_s, db));
+        }
+        auto opened = Library::open(where());
+        ASSERT_TRUE(opened) << opened.error().text().toStdString();
+        const auto songs = (*opened)->songs();
+        ASSERT_TRUE(songs && songs->size() == 1u);
+        EXPECT_EQ((*songs)[0].title, u"Then"_s);
+        opened->reset();
+        EXPECT_FALSE(QFile::exists(db + u".new"_s));
+        EXPECT_FALSE(QFile::exists(db + u".bringing-back"_s));
+        const auto all = backupsOf(where());
+        EXPECT_TRUE(std::any_of(all.begin(), all.end(),
+                                [](const Backup& b) { return b.kind == Backup::Kind::SetAside; }));
+        QFile::remove(db);
+        ASSERT_TRUE(QFile::rename(db + u".kept"_s, db));
+    }
+}
+
 TEST_F(BackupsOfALibrary, NothingIsExchangedWhileSomebodyHasItOpen) {
     keep(u"Lanterns"_s);
     const auto made = backUp(library->database(), where(), Backup::Kind::Daily);

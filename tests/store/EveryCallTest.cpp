@@ -4,6 +4,7 @@
 #include "store/Backups.h"
 #include "store/Journal.h"
 #include "store/MediaFiles.h"
+#include "store/SafeFiles.h"
 #include "store/ServicePack.h"
 #include "store/ServiceTemplates.h"
 #include "support/Samples.h"

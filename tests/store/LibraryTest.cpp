@@ -171,10 +171,10 @@ TEST_F(LibraryTest, AStaleRevisionIsNotSaved) {
 
 TEST_F(LibraryTest, AFullDiskSaysSoAndChangesNothing) {
     ASSERT_TRUE(library->save(samples::harbourSong(u"Before"_s)));
-    auto pages = library->database().select(u"PRAGMA page_count"_s);
-    ASSERT_TRUE(pages && pages->next());
-    const qint64 count = pages->number(0);
-    ASSERT_TRUE(library->database().change(u"PRAGMA max_page_count=%1"_s.arg(count)));
+    const auto pages =
+        library->database().first(u"PRAGMA page_count"_s, {}, [](const Row& row) { return row.number(0); });
+    ASSERT_TRUE(pages && *pages);
+    ASSERT_TRUE(library->database().change(u"PRAGMA max_page_count=%1"_s.arg(**pages)));
     int refused = 0;
     for (int i = 0; i < 200 && refused == 0; ++i) {
         const auto saved = library->save(samples::harbourSong(u"Song %1"_s.arg(i)));
@@ -186,7 +186,7 @@ TEST_F(LibraryTest, AFullDiskSaysSoAndChangesNothing) {
     }
     EXPECT_EQ(refused, 1);
     EXPECT_EQ(found(u"before"_s), QStringList{u"Before"_s});
-    ASSERT_TRUE(library->database().change(u"PRAGMA max_page_count=%1"_s.arg(count + 1000)));
+    ASSERT_TRUE(library->database().change(u"PRAGMA max_page_count=%1"_s.arg(**pages + 1000)));
     EXPECT_TRUE(library->save(samples::harbourSong(u"After"_s)));
     EXPECT_TRUE(checkIntegrity(library->database()));
 }
@@ -199,11 +199,10 @@ TEST_F(LibraryTest, AFullDiskDuringAnImportRefusesByNameWhatIsNotStored) {
         ASSERT_TRUE(file.open(QIODevice::WriteOnly));
         file.write(u"Title: Full %1\n\nVerse 1\nwords %1\n"_s.arg(i).toUtf8());
     }
-    auto pages = library->database().select(u"PRAGMA page_count"_s);
-    ASSERT_TRUE(pages && pages->next());
-    const qint64 count = pages->number(0);
-    { auto done = std::move(*pages); }
-    ASSERT_TRUE(library->database().change(u"PRAGMA max_page_count=%1"_s.arg(count + 12)));
+    const auto pages =
+        library->database().first(u"PRAGMA page_count"_s, {}, [](const Row& row) { return row.number(0); });
+    ASSERT_TRUE(pages && *pages);
+    ASSERT_TRUE(library->database().change(u"PRAGMA max_page_count=%1"_s.arg(**pages + 12)));
     const auto entries = library->import({files});
     ASSERT_EQ(entries.size(), 150u);
     int added = 0;
@@ -215,7 +214,7 @@ TEST_F(LibraryTest, AFullDiskDuringAnImportRefusesByNameWhatIsNotStored) {
     }
     EXPECT_LT(added, 150);
     EXPECT_EQ(*library->songCount(), added); // what is called added is there, and no more
-    ASSERT_TRUE(library->database().change(u"PRAGMA max_page_count=%1"_s.arg(count + 5000)));
+    ASSERT_TRUE(library->database().change(u"PRAGMA max_page_count=%1"_s.arg(**pages + 5000)));
     static_cast<void>(library->import({files}));
     EXPECT_EQ(*library->songCount(), 150);
 }
@@ -350,13 +349,13 @@ TEST(Migrations, EachRunsOnceBehindABackupAndAFailingOneLeavesTheOldVersion) {
     second.push_back({u"ALTER TABLE a ADD COLUMN y INTEGER"_s, u"INSERT INTO nowhere VALUES (1)"_s});
     EXPECT_FALSE(migrate(**database, second, folder.path()));
     EXPECT_EQ(QDir(backups).entryList({u"*.db"_s}).size(), 1);
-    EXPECT_FALSE((*database)->select(u"SELECT y FROM a"_s));
+    const auto values = [](const Row& row) { return std::pair(row.number(0), row.number(1)); };
+    EXPECT_FALSE((*database)->first(u"SELECT y, y FROM a"_s, {}, values));
     second.back()[1] = u"UPDATE a SET y = 2"_s;
     ASSERT_TRUE(migrate(**database, second, folder.path()));
-    auto rows = (*database)->select(u"SELECT x, y FROM a"_s);
-    ASSERT_TRUE(rows && rows->next());
-    EXPECT_EQ(rows->number(0), 1);
-    EXPECT_EQ(rows->number(1), 2);
+    const auto row = (*database)->first(u"SELECT x, y FROM a"_s, {}, values);
+    ASSERT_TRUE(row && *row);
+    EXPECT_EQ(**row, std::pair(qint64(1), qint64(2)));
 }
 
 } // namespace

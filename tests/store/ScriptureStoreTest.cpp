@@ -76,10 +76,11 @@ TEST_F(ScriptureStore, TheSameTranslationIsReplacedWholeOrStays) {
     ASSERT_TRUE(library->scripture().setDetails(t));
     auto text = readTranslation(file(u"new.usfm"_s, "\\id JHN\n\\c 1\n\\v 1 Anew.\n"));
     text->details.shortName = u"ab"_s;
-    const auto stopped = library->scripture().store(*text, [](int, int) { return false; });
+    const auto stopped =
+        library->scripture().store(*text, SameShortName::Replace, [](int, int) { return false; });
     ASSERT_FALSE(stopped);
     EXPECT_EQ(found(u"crowd"_s).size(), 2); // the earlier one is whole
-    const auto stored = library->scripture().store(*text);
+    const auto stored = library->scripture().store(*text, SameShortName::Replace);
     ASSERT_TRUE(stored);
     EXPECT_EQ(stored->id, t.id); // services and choices know it still
     EXPECT_EQ(stored->copyrightOn, CopyrightOn::Every);
@@ -88,6 +89,33 @@ TEST_F(ScriptureStore, TheSameTranslationIsReplacedWholeOrStays) {
     EXPECT_EQ(library->scripture().outline(t.id)->books.size(), 1u);
     EXPECT_EQ(library->scripture().translations()->size(), 1u);
     EXPECT_TRUE(checkIntegrity(library->database()));
+    const auto bin = library->scripture().bin(); // and what was replaced is not lost
+    ASSERT_EQ(bin->size(), 1u);
+    EXPECT_EQ((*bin)[0].name, u"Named by hand"_s);
+    ASSERT_TRUE(library->scripture().takeFromBin((*bin)[0].id));
+    EXPECT_EQ(found(u"crowd"_s).size(), 2);
+    EXPECT_EQ(library->scripture().translations()->size(), 2u);
+}
+
+TEST_F(ScriptureStore, AnotherTranslationOfTheSameInitialsReplacesNothing) {
+    const auto named = [&](const QString& name, const QByteArray& words) {
+        auto text = readTranslation(file(u"t.usfm"_s, "\\id LUK\n\\c 5\n\\v 1 " + words + "\n"));
+        text->details.name = name;
+        text->details.shortName.clear();
+        return *library->scripture().store(*text);
+    };
+    EXPECT_EQ(named(u"Quayside Sample Text"_s, "first").shortName, u"QST"_s);
+    const Translation other = named(u"Quiet Shore Tales"_s, "second");
+    EXPECT_EQ(other.shortName, u"QST 2"_s);
+    EXPECT_EQ(found(u"first"_s), QStringList{u"QST Luke 5:1"_s});
+    EXPECT_EQ(found(u"second"_s), QStringList{u"QST 2 Luke 5:1"_s});
+    EXPECT_EQ(named(u"Quayside Sample Text"_s, "third").shortName, u"QST"_s); // the same one, anew
+    EXPECT_TRUE(found(u"first"_s).isEmpty());
+    EXPECT_EQ(found(u"third"_s), QStringList{u"QST Luke 5:1"_s});
+    EXPECT_EQ(library->scripture().translations()->size(), 2u);
+    EXPECT_EQ(library->scripture().bin()->size(), 1u);
+    named(u"Quayside Sample Text"_s, "third"); // just the same
+    EXPECT_EQ(library->scripture().bin()->size(), 1u);
 }
 
 TEST_F(ScriptureStore, TheFirstIsUsualUntilAnotherIs) {

@@ -1,13 +1,17 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/ServicePack.h"
 #include "OpenLibrary.h"
+#include "core/base/MediaName.h"
 #include "formats/ServiceFile.h"
 #include "store/MediaFiles.h"
+#include "store/SafeFiles.h"
 #include "support/Samples.h"
 #include "support/Text.h"
 #include <QCryptographicHash>
+#include <fcntl.h>
 #include <gtest/gtest.h>
 #include <rapidcheck/gtest.h>
+#include <sys/stat.h>
 #include <zip.h>
 
 namespace mivanta {
@@ -196,6 +200,88 @@ TEST_F(ServicePack, FlippedBytesNeverBringInAnythingWrong) {
         }
         EXPECT_FALSE(QFileInfo::exists(path(u"out"_s)));
     }
+}
+
+TEST_F(ServicePack, NoNameOfAMediumReadsAnotherFile) {
+    QFile secret(path(u"secret.txt"_s));
+    ASSERT_TRUE(secret.open(QIODevice::WriteOnly));
+    secret.write("not for others");
+    secret.close();
+    const QString out = u"../../secret.txt"_s;
+    Service evil = service;
+    std::get<PictureItem>(evil.items[0].content).pictures[0] = {out, u"A harmless picture"_s};
+    evil.items[1].plan.sound = ItemSound{out, u"Bell"_s, false};
+    evil.theme.look.backdrop.picture = out;
+    evil.media = {{out, u"A harmless picture"_s, 14}};
+    for (const PackFile& file : planPack(evil, media(), {}).files)
+        EXPECT_FALSE(file.path.contains(u"secret"_s)) << file.path.toStdString();
+    // As it comes in from a file, it is missing, and nothing else.
+    const auto read = serviceFromJson(serviceToJson(evil), u"x"_s);
+    ASSERT_TRUE(read);
+    for (const QString& name : mediaOf(*read))
+        EXPECT_TRUE(isMediaName(name)) << name.toStdString();
+    EXPECT_FALSE(missingMedia(*read, media()).empty());
+    ASSERT_TRUE(QFile::link(secret.fileName(), media() + u'/' + QString(64, u'b') + u".png"_s));
+    std::get<PictureItem>(evil.items[0].content).pictures[0] = {QString(64, u'b') + u".png"_s, {}};
+    for (const PackFile& file : planPack(evil, media(), {}).files)
+        EXPECT_FALSE(file.path.endsWith(QString(64, u'b') + u".png"_s));
+}
+
+TEST_F(ServicePack, AMediumThatIsDamagedHereIsMendedByThePackedOne) {
+    const QString file = pack();
+    QFile empty(media() + u'/' + names[0]);
+    ASSERT_TRUE(empty.open(QIODevice::WriteOnly)); // no bytes any more
+    empty.close();
+    EXPECT_EQ(bringInMedia(file, library->media(), path(u"fonts"_s))->added, 1);
+    ASSERT_TRUE(empty.open(QIODevice::ReadOnly));
+    EXPECT_EQ(empty.readAll(), "dawn");
+    empty.close();
+    ASSERT_TRUE(empty.open(QIODevice::WriteOnly));
+    empty.close();
+    EXPECT_EQ(library->media().bringIn(QByteArray("dawn"), u"dawn.png"_s)->name, names[0]);
+    ASSERT_TRUE(empty.open(QIODevice::ReadOnly));
+    EXPECT_EQ(empty.readAll(), "dawn");
+}
+
+TEST_F(ServicePack, OddSuffixesAreMadeUsualOnComingIn) {
+    for (const QString& title : {u"x.jpg_1"_s, u"x.\u00e9t\u00e9"_s, u"x.JPG"_s, u"none"_s, u"x.p n\ng"_s}) {
+        const auto stored = library->media().bringIn(title.toUtf8(), title);
+        ASSERT_TRUE(stored);
+        EXPECT_TRUE(isMediaName(stored->name)) << stored->name.toStdString();
+    }
+}
+
+TEST_F(ServicePack, AFileThatIsChangedWhilePackingIsNotOverwritten) {
+    const QString to = pack();
+    const auto stamp = stampOfFile(to);
+    bool isChanged = false;
+    const auto packed = packService(service, planPack(service, media(), {}), to, *stamp, [&](qint64, qint64) {
+        if (!std::exchange(isChanged, true)) {
+            QFile file(to);
+            file.open(QIODevice::WriteOnly);
+            file.write("another program's");
+        }
+        return true;
+    });
+    ASSERT_TRUE(isChanged);
+    ASSERT_FALSE(packed);
+    EXPECT_TRUE(packed.error().what.contains(u"changed by another program"_s));
+    QFile file(to);
+    ASSERT_TRUE(file.open(QIODevice::ReadOnly));
+    EXPECT_EQ(file.readAll(), "another program's");
+    EXPECT_FALSE(QFile::exists(to + u".packing"_s));
+}
+
+TEST_F(ServicePack, WhatAKilledProgramLeftWhileUnpackingIsSwept) {
+    const QString left = media() + u"/unpacking-abcdef"_s;
+    ASSERT_TRUE(QDir().mkpath(left + u"/media"_s));
+    ASSERT_TRUE(bringInMedia(pack(), library->media(), path(u"fonts"_s)));
+    EXPECT_TRUE(QFileInfo::exists(left)); // another one may be at it
+    QFile folder(left);
+    const timespec old[2]{{1'600'000'000, 0}, {1'600'000'000, 0}};
+    ASSERT_EQ(::utimensat(AT_FDCWD, left.toLocal8Bit().constData(), old, 0), 0);
+    ASSERT_TRUE(bringInMedia(pack(), library->media(), path(u"fonts"_s)));
+    EXPECT_FALSE(QFileInfo::exists(left));
 }
 
 TEST_F(ServicePack, PicturesAreRenamedWhereverTheyAre) {

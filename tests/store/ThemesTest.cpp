@@ -16,6 +16,10 @@ namespace {
 using ::testing::Contains;
 using ::testing::Not;
 
+Result<void> anyPicture(const QString&) {
+    return {};
+}
+
 class ThemesInLibrary : public ::testing::Test {
 protected:
     [[nodiscard]] QStringList names() const {
@@ -121,7 +125,7 @@ TEST_F(ThemesInLibrary, AThemeTravelsWithItsPictures) {
 
     const QTemporaryDir elsewhere;
     const auto other = std::move(*Library::open(elsewhere.path()));
-    const auto arrived = other->themes().bringIn(path, other->media());
+    const auto arrived = other->themes().bringIn(path, other->media(), anyPicture);
     ASSERT_TRUE(arrived) << arrived.error().text().toStdString();
     EXPECT_EQ(*arrived, own);
     QFile file(other->media().pathOf(arrived->look.backdrop.picture));
@@ -129,10 +133,10 @@ TEST_F(ThemesInLibrary, AThemeTravelsWithItsPictures) {
     EXPECT_EQ(file.readAll(), "boats");
 
     // The same again is the same; another one of this name stands beside it.
-    EXPECT_EQ(*other->themes().bringIn(path, other->media()), own);
+    EXPECT_EQ(*other->themes().bringIn(path, other->media(), anyPicture), own);
     own.look.words.size = 50;
     ASSERT_TRUE(library->themes().sendOut(own, path, library->media()));
-    const auto beside = other->themes().bringIn(path, other->media());
+    const auto beside = other->themes().bringIn(path, other->media(), anyPicture);
     ASSERT_TRUE(beside);
     EXPECT_EQ(beside->name, u"Boats 2"_s);
     EXPECT_NE(beside->id, own.id);
@@ -155,7 +159,7 @@ TEST_F(ThemesInLibrary, BrokenThemeFilesChangeNothing) {
                                          zipWith({{"theme.json", noPicture}})};
     for (const QByteArray& bytes : broken) {
         const auto refused =
-            library->themes().bringIn(picture(u"x.mivanta-theme"_s, bytes), library->media());
+            library->themes().bringIn(picture(u"x.mivanta-theme"_s, bytes), library->media(), anyPicture);
         EXPECT_FALSE(refused) << bytes.left(40).toStdString();
         if (!refused) {
             EXPECT_FALSE(refused.error().what.isEmpty());
@@ -164,7 +168,23 @@ TEST_F(ThemesInLibrary, BrokenThemeFilesChangeNothing) {
     EXPECT_EQ(names().size(), before);
     EXPECT_TRUE(library->media().all()->empty());
     EXPECT_TRUE(library->themes().bringIn(picture(u"bare.json"_s, R"({"id":"bare","name":"Bare"})"),
-                                          library->media())); // the bare JSON of a theme will do
+                                          library->media(), anyPicture)); // the bare JSON of a theme will do
+}
+
+TEST_F(ThemesInLibrary, WhatIsNoPictureIsNotBroughtInWithATheme) {
+    const auto stored = library->media().bringIn(picture(u"boats.jpg"_s, "boats"));
+    Theme own = theme(u"boats"_s, u"Boats"_s);
+    own.look.backdrop.picture = stored->name;
+    const QString path = folder.filePath(u"boats.mivanta-theme"_s);
+    ASSERT_TRUE(library->themes().sendOut(own, path, library->media()));
+    const QTemporaryDir elsewhere;
+    const auto other = std::move(*Library::open(elsewhere.path()));
+    const auto refused = other->themes().bringIn(
+        path, other->media(), [](const QString&) { return Result<void>(failure(u"a text"_s)); });
+    ASSERT_FALSE(refused);
+    EXPECT_TRUE(refused.error().what.contains(u"a text"_s));
+    EXPECT_TRUE(other->media().all()->empty());
+    EXPECT_EQ(themeOf(own.id, *other->themes().all()), nullptr);
 }
 
 TEST(ThemeFile, NamesItsPicturesOnce) {

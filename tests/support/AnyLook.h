@@ -23,9 +23,13 @@ inline LookValue anyValue(const LookProperty& property) {
                   return LookValue(*rc::gen::inRange(int(property.least) - 5, int(property.most) + 6));
               },
               [&](double) { return LookValue(anyNumber(property.least - 1, property.most + 1)); },
-              [](const QString&) {
-                  return LookValue(QString::fromUtf8(
-                      *rc::gen::element("", "Noto Serif", "{title} \xc2\xb7 {book}", "a.jpg")));
+              [&](const QString&) {
+                  if (property.isMedium)
+                      return LookValue(*rc::gen::arbitrary<bool>()
+                                           ? QString()
+                                           : QString(64, QChar(u'a')) + QStringLiteral(".jpg"));
+                  return LookValue(
+                      QString::fromUtf8(*rc::gen::element("", "Noto Serif", "{title} \xc2\xb7 {book}")));
               },
               [](const Colour&) { return LookValue(anyColour()); },
               [](const std::optional<Colour>&) {

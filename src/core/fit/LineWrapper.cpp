@@ -160,7 +160,10 @@ std::vector<LineWrapper::Row> LineWrapper::rows(double widthEm, bool balanced) c
     const size_t count = pieces.size();
     const std::vector<Row> greedy = greedyRows(pieces, widthEm);
     const size_t rowTotal = greedy.size();
-    if (rowTotal == 1 || !balanced)
+    // Balance is for lines that people sing; what is longer (a word of thousands of letters) takes the rows
+    // that it takes, in a time that grows as it does.
+    constexpr size_t kMostBalanced = 1500; // pieces
+    if (rowTotal == 1 || !balanced || count > kMostBalanced)
         return greedy;
 
     constexpr double kNever = std::numeric_limits<double>::infinity();

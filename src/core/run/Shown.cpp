@@ -15,10 +15,10 @@ ShownKind kindOf(const Scene& scene) {
         return ShownKind::Nothing;
     if (scene.curtain == Curtain::Black)
         return ShownKind::Black;
-    if (scene.curtain == Curtain::WordsOff)
+    if (scene.rows.empty() && scene.look.backdrop.kind == BackdropKind::Picture)
+        return ShownKind::Picture;
+    if (scene.rows.empty() || scene.curtain == Curtain::WordsOff)
         return ShownKind::Backdrop;
-    if (scene.rows.empty())
-        return scene.look.backdrop.kind == BackdropKind::Picture ? ShownKind::Picture : ShownKind::Backdrop;
     return curtain == Curtain::Plain ? ShownKind::PlainWords : ShownKind::Words;
 }
 

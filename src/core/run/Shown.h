@@ -21,6 +21,11 @@ struct Shown {
     bool hasCallOut = false;
     SceneOrigin origin;
 
+    /// A curtain hides what was taken: neither its words nor its picture are to be seen.
+    [[nodiscard]] bool isCovered() const {
+        return origin.curtain != Curtain::Open && origin.curtain != Curtain::Plain &&
+               kind != ShownKind::Picture;
+    }
     /// Something is to be seen that somebody has put there.
     [[nodiscard]] bool isSeen() const {
         return (kind != ShownKind::Nothing && kind != ShownKind::Black) || hasCallOut;

@@ -30,8 +30,8 @@ constexpr const char* kNames[] = {
     "PSA|Psalm,Psalmen,Der Psalter|Psaumes,Psaume|Salmos,Salmo",
     "PRO|Sprüche,Sprichwörter,Sprüche Salomos|Proverbes|Proverbios",
     "ECC|Prediger,Kohelet,Prediger Salomo|Ecclésiaste,L'Ecclésiaste,Qohéleth|Eclesiastés",
-    "SNG|Hoheslied,Hohelied,Hohelied Salomos,Das Hohelied|Cantique des Cantiques,Cantique|Cantares,Cantar de "
-    "los Cantares",
+    ("SNG|Hoheslied,Hohelied,Hohelied Salomos,Das Hohelied|Cantique des Cantiques,Cantique|"
+     "Cantares,Cantar de los Cantares"),
     "ISA|Jesaja|Ésaïe,Isaïe|Isaías",
     "JER|Jeremia|Jérémie|Jeremías",
     "LAM|Klagelieder,Klagelieder Jeremias|Lamentations|Lamentaciones",

@@ -51,10 +51,10 @@ private:
         const bool isRange = range.to.chapter != range.from.chapter;
         // A bare range behind verses, or behind a chapter, would be read as verses.
         const bool saysChapters = isRange && !newBook && (m_byVerse || m_oneWholeChapter);
-        m_text += newBook        ? QStringLiteral(" ")
-                  : saysChapters ? QStringLiteral("; chapters ")
-                  : m_byVerse    ? QStringLiteral("; ")
-                                 : QStringLiteral(", ");
+        m_text += newBook                                 ? QStringLiteral(" ")
+                  : saysChapters                          ? QStringLiteral("; chapters ")
+                  : m_byVerse || m_outline.writesCommas() ? QStringLiteral("; ")
+                                                          : QStringLiteral(", ");
         m_text += QString::number(range.from.chapter);
         if (isRange)
             m_text += kDash + QString::number(range.to.chapter);
@@ -110,6 +110,15 @@ const OutlineBook* Outline::book(BookCode code) const {
     const auto at =
         std::find_if(books.begin(), books.end(), [&](const OutlineBook& b) { return b.code == code; });
     return at == books.end() ? nullptr : &*at;
+}
+
+bool Outline::writesCommas() const {
+    static const QStringList languages{QStringLiteral("de"), QStringLiteral("fr"), QStringLiteral("es"),
+                                       QStringLiteral("it"), QStringLiteral("pt"), QStringLiteral("pl"),
+                                       QStringLiteral("cs"), QStringLiteral("sk"), QStringLiteral("hu"),
+                                       QStringLiteral("hr"), QStringLiteral("sl"), QStringLiteral("nb"),
+                                       QStringLiteral("da"), QStringLiteral("fi"), QStringLiteral("sv")};
+    return languages.contains(language.section(u'-', 0, 0).toLower());
 }
 
 Reference joined(std::vector<VerseRange> ranges, const Outline& outline) {

@@ -53,6 +53,8 @@ struct Outline {
     std::vector<OutlineBook> books; ///< in their order there
 
     [[nodiscard]] const OutlineBook* book(BookCode code) const;
+    /// "5,3" is chapter and verse in its language.
+    [[nodiscard]] bool writesCommas() const;
 };
 
 /// The ranges in the order of the books, those that touch or overlap as one. Parts of verses stay as they

@@ -15,16 +15,6 @@ using Kind = ReferenceToken::Kind;
 
 constexpr size_t kMostRanges = 200;
 
-/// Languages that write chapter, comma, verse.
-bool writesCommas(const QString& language) {
-    static const QStringList languages{QStringLiteral("de"), QStringLiteral("fr"), QStringLiteral("es"),
-                                       QStringLiteral("it"), QStringLiteral("pt"), QStringLiteral("pl"),
-                                       QStringLiteral("cs"), QStringLiteral("sk"), QStringLiteral("hu"),
-                                       QStringLiteral("hr"), QStringLiteral("sl"), QStringLiteral("nb"),
-                                       QStringLiteral("da"), QStringLiteral("fi"), QStringLiteral("sv")};
-    return languages.contains(language.section(u'-', 0, 0).toLower());
-}
-
 class Parser {
 public:
     /// `otherWay`: what may be chapters and may be verses is read as what it is not usually.
@@ -32,7 +22,7 @@ public:
         : m_tokens(std::move(tokens)),
           m_outline(outline),
           m_otherWay(otherWay),
-          m_commaParts(writesCommas(outline.language) && !has(Kind::Colon)),
+          m_commaParts(outline.writesCommas() && !has(Kind::Colon)),
           m_pointParts(!m_commaParts && !has(Kind::Colon)) {}
 
     Understanding run() {
@@ -336,6 +326,8 @@ private:
             return;
         if (toTheRest && range.from.verse > 0)
             range.to.verse = last->lastVerse;
+        if (range.from.verse == 0 && range.to.verse > 0) // "2–3:4" is written "2:1–3:4"
+            range.from.verse = 1;
         for (const auto& [point, chapter] : {std::pair(range.from, first), std::pair(range.to, last)})
             if (point.verse > chapter->lastVerse) {
                 refuse(QStringLiteral("%1 %2 has no verse %3 in %4: it has %5")

@@ -52,7 +52,7 @@ std::optional<PartHeading> readPartHeading(const QString& words) {
 
 PartHeading readAnyHeading(const QString& words) {
     static const QRegularExpression shape(
-        QStringLiteral("^(.*?)(?:(?<=[^\\d\\s])\\s*(\\d{1,3}))?\\s*(?:\\((band only|band|sung)\\))?$"),
+        QStringLiteral("^(.*?)(?:(?<=[^\\d\\s])\\s*(\\d{1,3}))?(?:\\s*\\((band only|band|sung)\\))*\\s*$"),
         QRegularExpression::CaseInsensitiveOption);
     const auto match = shape.match(words.simplified());
     PartHeading heading{PartKind::Other, match.captured(2).toInt(), match.captured(1).trimmed(), {}};

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/song/SingingOrder.h"
 #include "core/song/PartHeading.h"
+#include "core/song/SongBounds.h"
 #include <QRegularExpression>
 #include <QSet>
 #include <algorithm>
@@ -150,6 +151,11 @@ private:
     }
 
     void add(SungPart entry, OrderTokenKind kind, const QString& meaning) {
+        m_sung += entry.times;
+        if (m_sung > kMostSung) {
+            tell(OrderTokenKind::Unknown, u"an order has %1 parts at most"_s.arg(kMostSung));
+            return;
+        }
         entry.stageNote = std::exchange(m_waitingNote, {});
         m_result.entries.push_back(std::move(entry));
         tell(kind, meaning);
@@ -193,6 +199,11 @@ private:
             tell(OrderTokenKind::Unknown, u"no part stands before this"_s);
             return true;
         }
+        m_sung += times - m_result.entries.back().times;
+        if (m_sung > kMostSung) {
+            tell(OrderTokenKind::Unknown, u"an order has %1 parts at most"_s.arg(kMostSung));
+            return true;
+        }
         m_result.entries.back().times = times;
         tell(OrderTokenKind::Repeat, u"%1 times"_s.arg(times));
         m_lastKnown = false; // "C x2 x3" is not understood
@@ -222,6 +233,7 @@ private:
     const QString& m_text;
     PartNames m_names;
     ReadOrder m_result;
+    int m_sung = 0; ///< parts so far, each as often as it is sung
     int m_from = 0;
     QString m_word;
     QString m_waitingNote; ///< written before the first entry

@@ -136,6 +136,7 @@ Line readMarkedLine(const QString& text, bool chordsOnly) {
     Line line;
     std::vector<unsigned char> weights;
     unsigned char now = 0;
+    const qsizetype lastBracket = text.lastIndexOf(u']');
     for (qsizetype i = 0; i < text.size(); ++i) {
         const QChar c = text[i];
         if (c == u'\\' && i + 1 < text.size()) {
@@ -144,10 +145,10 @@ Line readMarkedLine(const QString& text, bool chordsOnly) {
             continue;
         }
         if (c == u'[') {
-            const qsizetype close = text.indexOf(u']', i);
-            const QString name = close > 0 ? text.mid(i + 1, close - i - 1) : QString();
-            if (!name.isEmpty() && (!chordsOnly || isChord(name.trimmed()))) {
-                line.chords.push_back({int(line.words.size()), name.trimmed()});
+            const qsizetype close = i < lastBracket ? text.indexOf(u']', i) : -1;
+            const QString name = close > 0 ? text.mid(i + 1, close - i - 1).trimmed() : QString();
+            if (!name.isEmpty() && (!chordsOnly || isChord(name))) {
+                line.chords.push_back({int(line.words.size()), name});
                 i = close;
                 continue;
             }
@@ -199,7 +200,8 @@ std::vector<Part> readWholeText(const QString& text, const std::vector<Part>& be
             breakNext = !part.lines.empty();
         } else if (line.startsWith(u'>')) {
             QString& said = part.lines.empty() ? part.comment : comment;
-            said += (said.isEmpty() ? QString() : u"; "_s) + line.mid(1).trimmed();
+            const QString more = line.mid(1).trimmed();
+            said += (said.isEmpty() || more.isEmpty() ? QString() : u"; "_s) + more;
         } else {
             Line read = readMarkedLine(line);
             read.breakBefore = std::exchange(breakNext, false);

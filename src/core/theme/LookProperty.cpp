@@ -44,8 +44,11 @@ auto& fieldOf(auto& object) {
 
 /// A box inside the screen that is large enough to be seen, or nothing.
 std::optional<QRectF> boxInside(const QRectF& box) {
-    const QRectF inside = box.normalized() & QRectF(0, 0, 1, 1);
-    const bool seen = inside.width() >= kLeastBox && inside.height() >= kLeastBox; // false for NaN, too
+    const QRectF all(0, 0, 1, 1);
+    const QRectF upright = box.normalized();
+    const QRectF inside = all.contains(upright) ? upright : upright & all; // "&" alone leaves 0.06 as 0.0599…
+    const bool seen = std::isfinite(inside.x()) && std::isfinite(inside.y()) && inside.width() >= kLeastBox &&
+                      inside.height() >= kLeastBox; // false for NaN, too
     return seen ? std::optional(inside) : std::nullopt;
 }
 
@@ -105,6 +108,7 @@ struct Row {
     double most = 0;
     std::span<const Choice> choices{};
     bool movesWords = false;
+    bool isMedium = false;
 };
 
 template <size_t Index, auto... Path>
@@ -117,6 +121,7 @@ constexpr LookProperty property(const Row& row) {
             row.most,
             row.choices,
             row.movesWords,
+            row.isMedium,
             [](const Look& look) { return wrapped(fieldOf<Path...>(look)); },
             [](Look& look, const LookValue& value) { store(fieldOf<Path...>(look), value, own(Index)); }};
 }
@@ -177,7 +182,8 @@ constexpr std::array kProperties{
     property<36, &Look::backdrop, &B::stops>({"backdrop.stops", "Gradient colours", G::Backdrop}),
     property<37, &Look::backdrop, &B::angle>(
         {"backdrop.angle", "Gradient angle", G::Backdrop, "°", -360, 360}),
-    property<38, &Look::backdrop, &B::picture>({"backdrop.picture", "Picture", G::Backdrop}),
+    property<38, &Look::backdrop, &B::picture>(
+        {"backdrop.picture", "Picture", G::Backdrop, "", 0, 0, {}, false, true}),
     property<39, &Look::backdrop, &B::fit>({"backdrop.fit", "The picture", G::Backdrop, "", 0, 0, kFits}),
     property<40, &Look::backdrop, &B::focus>({"backdrop.focus", "Stays in sight", G::Backdrop}),
     property<41, &Look::backdrop, &B::treatment, &Treatment::brightness>(

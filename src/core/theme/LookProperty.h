@@ -52,6 +52,7 @@ struct LookProperty {
     double most = 0;
     std::span<const LookChoiceName> choices{}; ///< of a LookChoiceIndex
     bool movesWords = false;                   ///< the division into slides depends on it
+    bool isMedium = false;                     ///< a QString that names a file of the library's media
 
     LookValue (*get)(const Look&) = nullptr;
     /// Takes a value of the property's own type; others change nothing. Numbers are brought inside their

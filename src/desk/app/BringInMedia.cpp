@@ -13,8 +13,8 @@ namespace mivanta {
 namespace {
 
 Result<StoredMedium> broughtIn(Library& library, const QString& path) {
-    if (const auto facts = lookAtPicture(path); !facts)
-        return tl::unexpected(facts.error());
+    if (const auto fine = checkPicture(path); !fine)
+        return tl::unexpected(fine.error());
     return library.media().bringIn(path);
 }
 

@@ -3,6 +3,8 @@
 #include "link/SceneCodec.h"
 #include "media/PictureProxies.h"
 #include "render/LegibilityMeasure.h"
+#include <QCoreApplication>
+#include <QPointer>
 #include <sys/resource.h>
 
 namespace mivanta {
@@ -11,18 +13,24 @@ namespace {
 constexpr int kMostKnown = 20'000; // slides
 constexpr int kSoonMs = 80;
 constexpr int kNice = 10;
+constexpr int kPatienceMs = 1000;
 } // namespace
 
-Contrasts::Contrasts(QObject* parent) : QObject(parent), m_known(kMostKnown) {
-    m_pool.setMaxThreadCount(1);
+Contrasts::Contrasts(QObject* parent)
+    : QObject(parent),
+      m_pool(std::make_unique<QThreadPool>()),
+      m_known(kMostKnown) {
+    m_pool->setMaxThreadCount(1);
     m_soon.setSingleShot(true);
     m_soon.setInterval(kSoonMs);
     connect(&m_soon, &QTimer::timeout, this, &Contrasts::measured);
 }
 
 Contrasts::~Contrasts() {
-    m_pool.clear();
-    m_pool.waitForDone();
+    m_pool->clear();
+    // What hangs on a disk that does not answer is left to itself; it knows nothing of what goes here.
+    if (!m_pool->waitForDone(kPatienceMs))
+        static_cast<void>(m_pool.release());
 }
 
 void Contrasts::setPictures(const QString& folder, const QString& cacheFolder) {
@@ -40,22 +48,28 @@ std::optional<double> Contrasts::of(const Scene& scene, RoomLight light, Urgency
         return std::nullopt;
     m_measuring.insert(key);
     const RenderSources sources{PictureProxies::loader(m_pictures)};
-    m_pool.start(
-        [this, scene, light, key, sources] {
+    m_pool->start(
+        [guard = QPointer<Contrasts>(this), scene, light, key, sources] {
             setpriority(PRIO_PROCESS, 0, kNice); // Linux: of this thread, which does nothing else
             const double contrast = measuredContrast(scene, light, sources);
-            QMetaObject::invokeMethod(
-                this,
-                [this, key, contrast] {
-                    m_measuring.remove(key);
-                    m_known.insert(key, new double(contrast));
-                    if (!m_soon.isActive())
-                        m_soon.start();
-                },
-                Qt::QueuedConnection);
+            if (QCoreApplication* app = QCoreApplication::instance()) // lasts longer than anything here
+                QMetaObject::invokeMethod(
+                    app,
+                    [guard, key, contrast] {
+                        if (guard)
+                            guard->keep(key, contrast);
+                    },
+                    Qt::QueuedConnection);
         },
         urgency == Urgency::Seen ? 1 : 0);
     return std::nullopt;
+}
+
+void Contrasts::keep(const QByteArray& key, double contrast) {
+    m_measuring.remove(key);
+    m_known.insert(key, new double(contrast));
+    if (!m_soon.isActive())
+        m_soon.start();
 }
 
 } // namespace mivanta

@@ -33,7 +33,9 @@ Q_SIGNALS:
     void measured(); ///< some of those that were asked for; at most a few times a second
 
 private:
-    QThreadPool m_pool; ///< one thread
+    void keep(const QByteArray& key, double contrast);
+
+    std::unique_ptr<QThreadPool> m_pool; ///< one thread
     std::shared_ptr<PictureProxies> m_pictures;
     QCache<QByteArray, double> m_known;
     QSet<QByteArray> m_measuring;

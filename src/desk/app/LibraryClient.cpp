@@ -322,7 +322,7 @@ void LibraryClient::storeScripture(const std::shared_ptr<ScriptureText>& text) {
             auto library = Library::open(folder);
             if (!library)
                 return tl::unexpected(library.error());
-            const auto stored = (*library)->scripture().store(*text, progress);
+            const auto stored = (*library)->scripture().store(*text, SameShortName::Number, progress);
             if (!stored)
                 return tl::unexpected(stored.error());
             return BroughtIn{*stored, int(text->books.size()), text->verseCount(), text->warnings};

@@ -41,9 +41,9 @@ struct MissingFiles::Found {
     std::vector<Error> errors;
 
     void bringIn(Library& library, const QString& name, const QString& path) {
-        const auto facts = lookAtPicture(path);
+        const auto fine = checkPicture(path);
         const auto picture =
-            facts ? library.media().bringIn(path) : Result<StoredMedium>(tl::unexpected(facts.error()));
+            fine ? library.media().bringIn(path) : Result<StoredMedium>(tl::unexpected(fine.error()));
         if (!picture) {
             errors.push_back(picture.error());
             return;

@@ -59,6 +59,18 @@ std::optional<Cue> OnScreen::cue() const {
     return painted.service == m_run.serviceId() ? painted.cue : std::nullopt;
 }
 
+Curtain OnScreen::cover() const {
+    std::vector<Shown> people;
+    std::vector<Shown> stage;
+    for (const Output& output : m_run.plan().outputs())
+        if (const Shown shown = of(output.name); !shown.origin.isFrozen)
+            (output.kind == OutputKind::Stage ? stage : people).push_back(shown);
+    const std::vector<Shown>& over = people.empty() ? stage : people;
+    const bool isCovered = !over.empty() && std::all_of(over.begin(), over.end(),
+                                                        [](const Shown& shown) { return shown.isCovered(); });
+    return isCovered ? over.front().origin.curtain : Curtain::Open;
+}
+
 QString OnScreen::serviceTitle() const {
     const SceneOrigin painted = origin();
     return painted.serviceTitle.isEmpty() ? tr("New service") : painted.serviceTitle;

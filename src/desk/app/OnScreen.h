@@ -22,6 +22,9 @@ public:
     /// Its place, when it is from the service that is open, else nothing. What was just ordered counts as
     /// painted for as long as painting takes.
     [[nodiscard]] std::optional<Cue> cue() const;
+    /// The curtain that hides it on every output for people, or on the stage monitors where there are no
+    /// others; Open while it is to be seen on one of them.
+    [[nodiscard]] Curtain cover() const;
     /// The title of the service that the pictures are from.
     [[nodiscard]] QString serviceTitle() const;
     /// The same when it is not the one that is open; else empty.

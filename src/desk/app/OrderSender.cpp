@@ -4,6 +4,7 @@
 #include "desk/app/Prompts.h"
 #include "media/PictureProxies.h"
 #include "store/MediaFiles.h"
+#include "store/SafeFiles.h"
 #include <QBuffer>
 #include <QClipboard>
 #include <QGuiApplication>

@@ -5,6 +5,7 @@
 #include <QJsonArray>
 #include <QJsonDocument>
 #include <QLocalSocket>
+#include <QTimer>
 
 namespace mivanta {
 
@@ -13,6 +14,9 @@ using namespace Qt::StringLiterals;
 namespace {
 
 constexpr qint64 kLongestOrder = 64 << 10;
+constexpr qint64 kMostWaiting = 1 << 20; ///< bytes, of orders and of answers that nobody reads
+constexpr int kOrdersATurn = 8;
+constexpr int kRestMs = 5;
 
 struct CurtainWord {
     Curtain curtain;
@@ -72,21 +76,42 @@ Result<void> RunSocket::listen(const QString& path) {
 void RunSocket::newConnection() {
     while (QLocalSocket* socket = m_server.nextPendingConnection()) {
         connect(socket, &QLocalSocket::disconnected, socket, &QObject::deleteLater);
-        connect(socket, &QLocalSocket::readyRead, this, [this, socket] {
-            if (!socket->canReadLine() && socket->bytesAvailable() > kLongestOrder) {
-                socket->abort();
-                return;
-            }
-            while (socket->canReadLine()) {
-                const QJsonDocument order = QJsonDocument::fromJson(socket->readLine());
-                const QJsonObject answer =
-                    order.isObject()
-                        ? obey(order.object())
-                        : QJsonObject{{u"ok"_s, false}, {u"problem"_s, u"this is no JSON object"_s}};
-                socket->write(QJsonDocument(answer).toJson(QJsonDocument::Compact) + '\n');
-            }
-        });
+        socket->setReadBufferSize(kMostWaiting); // whoever sends more waits
+        auto* rest = new QTimer(socket);
+        rest->setSingleShot(true);
+        rest->setInterval(kRestMs);
+        const auto goOn = [this, socket, rest] {
+            if (!rest->isActive() && read(socket))
+                rest->start();
+        };
+        connect(rest, &QTimer::timeout, this, goOn);
+        connect(socket, &QLocalSocket::readyRead, this, goOn);
     }
+}
+
+/// A few orders a turn, so that keys and screens come between; and no more answers than are read. True when
+/// there are more.
+bool RunSocket::read(QLocalSocket* socket) {
+    for (int order = 0; order < kOrdersATurn && socket->canReadLine(); ++order) {
+        if (socket->bytesToWrite() > kMostWaiting) {
+            socket->abort();
+            return false;
+        }
+        const QByteArray bytes = socket->readLine(kLongestOrder);
+        if (!bytes.endsWith('\n')) { // longer than any order
+            socket->abort();
+            return false;
+        }
+        const QJsonDocument line = QJsonDocument::fromJson(bytes);
+        const QJsonObject answer =
+            line.isObject() ? obey(line.object())
+                            : QJsonObject{{u"ok"_s, false}, {u"problem"_s, u"this is no JSON object"_s}};
+        socket->write(QJsonDocument(answer).toJson(QJsonDocument::Compact) + '\n');
+    }
+    const bool hasMore = socket->canReadLine();
+    if (!hasMore && socket->bytesAvailable() > kLongestOrder)
+        socket->abort();
+    return hasMore;
 }
 
 QJsonObject RunSocket::obey(const QJsonObject& order) {

@@ -4,6 +4,8 @@
 #include <QJsonObject>
 #include <QLocalServer>
 
+class QLocalSocket;
+
 namespace mivanta {
 
 /// Takes orders for the running service from other programs of the same user, over a local socket in the
@@ -20,6 +22,7 @@ public:
 
 private:
     void newConnection();
+    bool read(QLocalSocket* socket);
     [[nodiscard]] QString problemOf(const QJsonObject& order); ///< does it; empty = done
     [[nodiscard]] QString jump(const QJsonObject& order);
     [[nodiscard]] QString cover(const QJsonObject& order);

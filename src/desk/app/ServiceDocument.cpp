@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/ServiceDocument.h"
 #include "core/order/Groups.h"
+#include "core/order/ServiceBounds.h"
 #include "core/order/Templates.h"
 #include "desk/app/ServiceSteps.h"
 #include "render/FontFiles.h"
@@ -42,6 +43,10 @@ QString ServiceDocument::shownTitle() const {
 
 void ServiceDocument::apply(Service next, const QString& what, int visit) {
     settleGroups(next.items);
+    if (const QString excess = excessOf(next); !excess.isEmpty()) { // it could not be opened again
+        Q_EMIT failed({tr("A service cannot have %1").arg(excess), {}, tr("Make two services of it.")});
+        return;
+    }
     m_undo.push(new Change(*this, std::move(next), what, visit));
 }
 
@@ -395,67 +400,6 @@ void ServiceDocument::save(const QString& path) {
             Q_EMIT stateChanged();
             Q_EMIT saved();
         });
-}
-
-void ServiceDocument::recover() {
-    auto file = std::make_shared<File>();
-    m_files.run(
-        this,
-        [journal = m_journal, stamp = file->stamp] {
-            auto entry = journal->read();
-            if (entry && *entry)
-                *stamp = (*entry)->stamp;
-            return entry;
-        },
-        [this, file](Result<std::optional<JournalEntry>> entry) {
-            if (!entry)
-                Q_EMIT failed(entry.error());
-            if (!entry || !*entry) {
-                Q_EMIT nothingToRecover();
-                return;
-            }
-            const bool unsaved = (*entry)->unsaved;
-            file->path = (*entry)->path;
-            take(std::move((*entry)->service), file, !unsaved, {});
-            Q_EMIT recovered(unsaved);
-        });
-}
-
-/// Also when changes never pause: what is unsaved is on the disk soon after the first of them.
-void ServiceDocument::journalSoon() {
-    if (!m_journalSoon.isActive())
-        m_journalSoon.start();
-}
-
-void ServiceDocument::writeJournal() {
-    m_journalSoon.stop();
-    m_files.run(
-        this,
-        [journal = m_journal, stamp = m_file->stamp,
-         entry = JournalEntry{m_service, m_file->path, {}, isModified()}]() mutable {
-            entry.stamp = *stamp;
-            return journal->write(entry);
-        },
-        [this](const Result<void>& written) {
-            if (!written)
-                Q_EMIT failed(written.error());
-        });
-}
-
-void ServiceDocument::forgetJournal() {
-    m_journalSoon.stop();
-    m_files.run([journal = m_journal] { journal->clear(); });
-}
-
-void ServiceDocument::keepNow() {
-    writeJournal();
-    m_files.wait();
-}
-
-void ServiceDocument::finishWriting() {
-    if (m_journalSoon.isActive())
-        writeJournal();
-    m_files.finish();
 }
 
 } // namespace mivanta

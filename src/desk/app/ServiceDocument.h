@@ -2,6 +2,7 @@
 #pragma once
 #include "core/order/LookTarget.h"
 #include "core/timing/GuessedLengths.h"
+#include "desk/app/FreezeWatch.h"
 #include "desk/app/Worker.h"
 #include "store/Journal.h"
 #include <QMap>
@@ -91,8 +92,11 @@ public:
     void replacePictures(const QMap<QString, QString>& instead);
     void save(const QString& path);
     /// Takes up what the journal holds: the last service, with the work that was not saved. Then recovered()
-    /// follows; without a journal, nothingToRecover().
+    /// follows; without a journal, nothingToRecover(). When the program did not answer when it ended,
+    /// the journal is held back: heldBack() comes before nothingToRecover().
     void recover();
+    /// Takes up what recover() held back.
+    void takeUpHeldBack();
     /// Work is saved or given up: nothing to recover next time.
     void forgetJournal();
     /// Waits until the journal is on the disk (at the end of the program).
@@ -108,7 +112,9 @@ Q_SIGNALS:
     void packedOpened(const QString& path); ///< behind opened(): its media are still to be brought in
     void saved();
     void failed(const mivanta::Error& error);
+    void newerFileTaken(); ///< before recovered(): the file had been changed since, and nothing was unsaved
     void recovered(bool hasUnsavedWork);
+    void heldBack();
     void nothingToRecover();
 
 private:
@@ -160,6 +166,7 @@ private:
     QUndoStack m_undo;
     QTimer m_journalSoon;
     std::shared_ptr<Journal> m_journal;
+    std::unique_ptr<FreezeWatch> m_watch; ///< once the journal was looked at
     Worker m_files{QStringLiteral("files")};
 };
 

@@ -4,6 +4,7 @@
 #include "desk/app/ScreenTexts.h"
 #include "link/Detached.h"
 #include "render/Fonts.h"
+#include "store/LibraryClaim.h"
 #include "store/MediaFiles.h"
 #include "store/ServicePack.h"
 #include "store/Settings.h"
@@ -11,18 +12,11 @@
 
 namespace mivanta {
 
-namespace {
-/// Of the window that prepares only, in the names of its files.
-QString windowName(const Session::Options& options) {
-    return options.isSecond ? QStringLiteral("second") : QString();
-}
-} // namespace
-
 Session::Session(Options options, QObject* parent)
     : QObject(parent),
       m_options(std::move(options)),
       m_library(m_options.libraryFolder),
-      m_document(m_options.libraryFolder, shippedThemes().front(), windowName(m_options)),
+      m_document(m_options.libraryFolder, shippedThemes().front(), m_options.unsavedName),
       m_missing(m_document, m_options.libraryFolder),
       m_book(m_document, shippedThemes()),
       m_player({sessionFolder(m_options.libraryFolder),
@@ -49,6 +43,18 @@ Session::Session(Options options, QObject* parent)
         tellMediaArrived();
     });
     connect(&m_document, &ServiceDocument::failed, this, &Session::problem);
+    connect(&m_document, &ServiceDocument::heldBack, this, [this] {
+        Q_EMIT offered(
+            tr("Mivanta did not come up with the service that was open last, so it begins without it. "
+               "Nothing of it is lost."),
+            tr("Open it all the same"), [this] { m_document.takeUpHeldBack(); });
+    });
+    connect(&m_document, &ServiceDocument::newerFileTaken, this, [this] {
+        Q_EMIT notice(
+            tr("\u201c%1\u201d was changed elsewhere since it was last open here. It is shown as its "
+               "file is now.")
+                .arg(m_document.shownTitle()));
+    });
     connect(&m_document, &ServiceDocument::recovered, this, &Session::serviceIsThere);
     connect(&m_document, &ServiceDocument::nothingToRecover, this, [this] { serviceIsThere(false); });
     connect(&m_player, &PlayerClient::placesChanged, this, &Session::takePlaces);
@@ -62,6 +68,10 @@ Session::Session(Options options, QObject* parent)
     connect(&m_player, &PlayerClient::lost, this, [this] {
         if (!m_options.isSecond)
             Q_EMIT notice(tr("The screens were started again."));
+    });
+    connect(&m_player, &PlayerClient::talkedNonsense, this, [this] {
+        Q_EMIT notice(tr("What the screens said made no sense, so they were asked again. They keep their "
+                         "picture."));
     });
     connect(&m_player, &PlayerClient::screensTaken, this, [this] {
         Q_EMIT warning(tr("Another Mivanta, with another library, has the screens. Preparing works; nothing "
@@ -84,7 +94,7 @@ Session::Session(Options options, QObject* parent)
 }
 
 void Session::start() {
-    loadFontsIn(fontsFolder(m_options.libraryFolder));
+    loadFonts();
     m_welcomed = m_options.isSecond; // it waits for no player
     m_player.start();
     m_settings.run(
@@ -151,8 +161,15 @@ void Session::loadMediaTitles() {
         });
 }
 
+void Session::loadFonts() {
+    loadFontsLater(fontsFolder(m_options.libraryFolder), this, [this](bool isAny) {
+        if (isAny)
+            m_book.remeasure();
+    });
+}
+
 void Session::tellMediaArrived() {
-    loadFontsIn(fontsFolder(m_options.libraryFolder));
+    loadFonts();
     m_player.mediaArrived();
     m_book.remeasure();
     m_missing.look();
@@ -223,11 +240,24 @@ void Session::serviceIsThere(bool hasUnsavedWork) {
         m_document.open(m_options.serviceFile);
     if (!m_options.isSecond && !m_options.program.isEmpty())
         lookForSecondWindow();
+    if (!m_options.otherComputer.isEmpty())
+        tellOther();
     Q_EMIT ready(!m_kept.isEmpty() ? kept : m_options.startOnRun ? QStringLiteral("run") : QString());
 }
 
+void Session::tellOther() {
+    const bool isElsewhere =
+        m_options.otherComputer != QSysInfo::machineHostName() && m_options.otherComputer != u"?";
+    Q_EMIT notice(isElsewhere
+                      ? tr("This library is open on %1, too. What is saved is shared; what is not saved "
+                           "yet stays with each.")
+                            .arg(m_options.otherComputer)
+                      : tr("This library is open in another Mivanta, too. What is saved is shared; "
+                           "what is not saved yet stays with each."));
+}
+
 QString Session::unsavedName(const QString& kind) const {
-    return m_options.isSecond ? kind + u'-' + windowName(m_options) : kind;
+    return m_options.unsavedName.isEmpty() ? kind : kind + u'-' + m_options.unsavedName;
 }
 
 void Session::openSecondWindow(const DoorRequest& request) {
@@ -268,8 +298,10 @@ void Session::takeHandedOver(const QString& path) {
 void Session::lookForSecondWindow() {
     m_settings.run(
         this,
-        [journal = Journal(m_options.libraryFolder, QStringLiteral("second"))] {
-            const auto entry = journal.read();
+        [folder = m_options.libraryFolder] {
+            if (LibraryClaim::isTaken(folder, kSecondWindow)) // it is open, here or on another computer
+                return false;
+            const auto entry = Journal(folder, kSecondWindow).read();
             return entry && *entry && (*entry)->unsaved;
         },
         [this](bool hasWork) {

@@ -18,6 +18,9 @@
 
 namespace mivanta {
 
+/// Its unsaved work's name, see LibraryClaim.
+inline constexpr QLatin1StringView kSecondWindow("second");
+
 /// Everything behind the desks that has no widgets: the library, the service, its slides, the run, the
 /// player.
 class Session : public QObject {
@@ -32,6 +35,9 @@ public:
         /// A window that only prepares, beside the one that runs: it starts no player, and keeps its unsaved
         /// work apart.
         bool isSecond = false;
+        /// Of its unsaved work in the library's folder, see LibraryClaim; empty = the usual one's.
+        QString unsavedName{};
+        QString otherComputer{}; ///< that has the library open, too; "?" = it does not say its name
     };
 
     explicit Session(Options options, QObject* parent = nullptr);
@@ -92,6 +98,7 @@ Q_SIGNALS:
     void mediaArrived(); ///< pictures and fonts that were missing are there
 
 private:
+    void loadFonts();
     void setOutputs(const std::vector<Output>& outputs);
     void takePlaces(const std::vector<Monitor>& monitors, const std::vector<Placement>& placements);
     void loadThemes();
@@ -102,6 +109,7 @@ private:
     void noteSung();
     void serviceIsThere(bool hasUnsavedWork);
     void lookForSecondWindow();
+    void tellOther();
     void tellBattery(const BatteryState& state);
 
     Options m_options;

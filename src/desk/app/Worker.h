@@ -1,13 +1,34 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "core/base/Result.h"
+#include <QDebug>
 #include <QObject>
 #include <QPointer>
 #include <QThread>
+#include <exception>
 
 namespace mivanta {
 
-/// A thread that works off jobs one after the other. Jobs are given on the GUI thread; their results come
-/// back there, unless the receiver is gone by then.
+/// What the work makes; what it throws, as when memory runs out, becomes an error of a Result.
+template <typename Work>
+auto withoutThrowing(Work& work) -> std::invoke_result_t<Work&> {
+    using Made = std::invoke_result_t<Work&>;
+    if constexpr (std::is_constructible_v<Made, tl::unexpected<Error>>) {
+        try {
+            return work();
+        } catch (const std::exception& problem) {
+            return failure(QStringLiteral("this was more than this computer could do (%1)")
+                               .arg(QString::fromUtf8(problem.what())),
+                           {},
+                           QStringLiteral("Nothing was changed. Close other programs, or try with less."));
+        }
+    } else {
+        return work();
+    }
+}
+
+/// A thread that works off jobs one after the other. Jobs are given on the thread that made the worker, as a
+/// rule the GUI thread; their results come back there, unless the receiver is gone by then.
 class Worker {
 public:
     explicit Worker(const QString& name) {
@@ -19,21 +40,23 @@ public:
     Worker(const Worker&) = delete;
     Worker& operator=(const Worker&) = delete;
 
-    /// Runs work() on the thread, then done(result) on the receiver's thread.
+    /// Runs work() on the thread, then done(result) here.
     template <typename Work, typename Done>
     void run(QObject* receiver, Work work, Done done) {
-        QPointer<QObject> guard(receiver);
+        // The receiver may go at any time: only this thread may look whether it is still there. Where the
+        // result goes to first stays as long as the worker's thread does.
         QMetaObject::invokeMethod(
             &m_there,
-            [guard, work = std::move(work), done = std::move(done)]() mutable {
-                auto result = work();
-                if (guard)
-                    QMetaObject::invokeMethod(
-                        guard,
-                        [result = std::move(result), done = std::move(done)]() mutable {
+            [here = &m_here, guard = QPointer<QObject>(receiver), work = std::move(work),
+             done = std::move(done)]() mutable {
+                auto result = withoutThrowing(work);
+                QMetaObject::invokeMethod(
+                    here,
+                    [guard = std::move(guard), result = std::move(result), done = std::move(done)]() mutable {
+                        if (guard)
                             done(std::move(result));
-                        },
-                        Qt::QueuedConnection);
+                    },
+                    Qt::QueuedConnection);
             },
             Qt::QueuedConnection);
     }
@@ -41,7 +64,16 @@ public:
     /// Runs work() on the thread; nobody waits for it.
     template <typename Work>
     void run(Work work) {
-        QMetaObject::invokeMethod(&m_there, std::move(work), Qt::QueuedConnection);
+        QMetaObject::invokeMethod(
+            &m_there,
+            [work = std::move(work)]() mutable {
+                try {
+                    work();
+                } catch (const std::exception& problem) {
+                    qWarning() << "a job was given up:" << problem.what();
+                }
+            },
+            Qt::QueuedConnection);
     }
 
     /// Waits until what was given is worked off.
@@ -62,7 +94,8 @@ public:
 
 private:
     QThread m_thread;
-    QObject m_there;
+    QObject m_there; ///< on the thread
+    QObject m_here;  ///< where the worker was made
 };
 
 } // namespace mivanta

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/SongDraft.h"
+#include "core/song/PartEdits.h"
 
 namespace mivanta {
 
@@ -77,8 +78,11 @@ void SongDraft::saved(const Song& stored) {
     if (!m_song || !(m_song->id == stored.id))
         return;
     m_song->revision = stored.revision;
-    m_stored = m_song;
-    m_undo.setClean();
+    m_stored = stored;
+    if (sameContent(tidied(*m_song), stored))
+        m_undo.setClean();
+    else
+        m_undo.resetClean(); // more was typed while it was being saved
     Q_EMIT stateChanged();
 }
 

@@ -28,7 +28,7 @@ public:
     void leaveAsItWas();
     /// The library's song has become another one meanwhile; the draft stays and may take its place.
     void setRevision(int revision);
-    /// The song is in the library now, as given.
+    /// The song is in the library now, tidied, as given; what was changed since it was sent there is not.
     void saved(const Song& stored);
 
 Q_SIGNALS:

@@ -1,6 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/SongLibrary.h"
-#include "core/run/Cards.h"
 #include "core/song/PartEdits.h"
 #include "desk/library/BringingIn.h"
 #include "desk/library/ImportReview.h"
@@ -157,7 +156,8 @@ void SongLibrary::connectEditor() {
     connect(m_history, &SongHistory::songWanted, this, &SongLibrary::restoreVersion);
     connect(m_editor, &SongEditor::deleteWanted, this, &SongLibrary::putInBin);
     connect(m_editor, &SongEditor::placeChanged, m_preview, &WordsPreview::showPlace);
-    connect(m_preview, &WordsPreview::slidesMade, this, &SongLibrary::showPartNotes);
+    connect(m_preview, &WordsPreview::slidesMade, this,
+            [this] { m_editor->setPartNotes(m_preview->partNotes()); });
     connect(&m_session.book(), &SlideBook::changed, m_preview, &WordsPreview::refresh);
 }
 
@@ -318,22 +318,6 @@ void SongLibrary::draftChanged(bool sameSong) {
         m_sung->setSong(song && song->revision > 0 ? song->id : SongId());
 }
 
-void SongLibrary::showPartNotes() {
-    const auto& song = m_draft.song();
-    const auto& slides = m_preview->slides();
-    QStringList notes;
-    const int main = slides ? mainOutput(*slides) : -1;
-    for (size_t p = 0; song && main >= 0 && p < song->parts.size(); ++p) {
-        int count = 0;
-        for (const Slide& slide : slides->outputs[size_t(main)].slides)
-            if (slides->content.entries[size_t(slide.start.entry)].part == int(p))
-                count = std::max(count, slide.of);
-        notes << (count == 0 ? (song->parts[p].hasWords() ? tr("not sung") : QString())
-                             : (count == 1 ? tr("1 slide") : tr("%1 slides").arg(count)));
-    }
-    m_editor->setPartNotes(notes);
-}
-
 void SongLibrary::undo() {
     if (m_pages->currentIndex() != 0)
         return;
@@ -349,24 +333,39 @@ void SongLibrary::redo() {
 }
 
 void SongLibrary::saveSong(const std::function<void()>& then) {
-    m_draft.change(tr("tidying"), [](Song& song) { song = tidied(song); });
-    if (!m_draft.song())
+    m_saves.start([this, then] { sendSong(then); });
+}
+
+void SongLibrary::sendSong(const std::function<void()>& then) {
+    if (!m_draft.song() || (m_draft.song()->revision > 0 && !m_draft.isChanged())) {
+        m_saves.answered();
+        if (then)
+            then();
         return;
-    if (m_draft.song()->title.isEmpty()) {
+    }
+    const Song song = tidied(*m_draft.song()); // what is still being typed stays as it is
+    if (song.title.isEmpty()) {
+        m_saves.answered();
         Q_EMIT m_session.problem({tr("A song needs a title"), {}, tr("Give it one under Details.")});
         m_editor->focusTitle();
         return;
     }
-    m_session.library().save(this, *m_draft.song(), [this, then](const Result<Song>& stored) {
+    m_session.library().save(this, song, [this, then](const Result<Song>& stored) {
+        if (stored)
+            m_draft.saved(*stored);
+        m_saves.answered();
         if (!stored) {
             refused(stored.error());
             return;
         }
-        m_draft.saved(*stored);
         m_wanted = stored->id;
         m_find->select(stored->id);
         draftChanged(true);
-        if (then)
+        if (!then)
+            return;
+        if (m_draft.isChanged()) // more was typed meanwhile
+            saveSong(then);
+        else
             then();
     });
 }

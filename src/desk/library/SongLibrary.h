@@ -5,6 +5,7 @@
 #include "desk/app/Session.h"
 #include "desk/app/Tools.h"
 #include "desk/library/DraftKeeper.h"
+#include "desk/library/OneSave.h"
 #include "desk/library/SongDraft.h"
 #include "desk/parts/ThumbnailStore.h"
 #include <QWidget>
@@ -62,8 +63,8 @@ private:
     void selectionChanged();
     void currentChanged();
     void load(const SongId& id);
+    void sendSong(const std::function<void()>& then);
     void draftChanged(bool sameSong);
-    void showPartNotes();
     void connectBringingIn();
     void showReview();
     void showSongs();
@@ -76,6 +77,7 @@ private:
     Session& m_session;
     Prompts& m_prompts;
     Sender& m_sender;
+    OneSave m_saves;
     SongDraft m_draft;
     DraftKeeper m_keeper;
     Speller& m_speller;

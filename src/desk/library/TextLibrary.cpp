@@ -10,7 +10,7 @@
 #include "desk/parts/Style.h"
 #include "formats/TextFile.h"
 #include "formats/TextJson.h"
-#include "store/ServiceStore.h"
+#include "store/SafeFiles.h"
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QMenu>
@@ -267,10 +267,19 @@ void TextLibrary::newText() {
 }
 
 void TextLibrary::saveText(const std::function<void()>& then) {
+    m_saves.start([this, then] { sendText(then); });
+}
+
+void TextLibrary::sendText(const std::function<void()>& then) {
     auto text = m_editor->text();
-    if (!text)
+    if (!text || (text->revision > 0 && !hasUnsavedText())) {
+        m_saves.answered();
+        if (then)
+            then();
         return;
+    }
     if (text->title.isEmpty()) {
+        m_saves.answered();
         Q_EMIT m_session.problem({tr("A text needs a title"), {}, tr("Give it one at the top.")});
         m_editor->focusTitle();
         return;
@@ -279,6 +288,7 @@ void TextLibrary::saveText(const std::function<void()>& then) {
         this, [text = *text](Library& library) { return library.texts().save(text); },
         [this, then](const Result<SpokenText>& stored) {
             if (!stored) {
+                m_saves.answered();
                 Q_EMIT m_session.problem(stored.error());
                 return;
             }
@@ -294,9 +304,12 @@ void TextLibrary::saveText(const std::function<void()>& then) {
                 m_keeper.touch();
                 m_add->show();
             }
+            m_saves.answered();
             m_wanted = stored->id;
             m_find->select(stored->id);
-            if (then)
+            if (then && hasUnsavedText())
+                saveText(then);
+            else if (then)
                 then();
         },
         true);

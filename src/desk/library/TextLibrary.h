@@ -3,6 +3,7 @@
 #include "desk/app/Session.h"
 #include "desk/app/Tools.h"
 #include "desk/library/DraftKeeper.h"
+#include "desk/library/OneSave.h"
 #include "desk/parts/FindList.h"
 #include <QWidget>
 
@@ -42,6 +43,7 @@ Q_SIGNALS:
     void addToService(const std::vector<mivanta::FindPick>& picks);
 
 private:
+    void sendText(const std::function<void()>& then);
     QWidget* buildList();
     QWidget* buildSide(ThumbnailStore& thumbnails);
     void currentChanged();
@@ -57,6 +59,7 @@ private:
     Session& m_session;
     Prompts& m_prompts;
     std::optional<SpokenText> m_stored; ///< as the library has it; a new one as it was begun
+    OneSave m_saves;
     DraftKeeper m_keeper;
     TextId m_wanted;
     bool m_selecting = false;

@@ -49,8 +49,10 @@ void ThemeDraft::open(const std::optional<Theme>& theme, bool isNew) {
     Q_EMIT changed();
 }
 
-void ThemeDraft::saved() {
-    m_stored = m_now;
+void ThemeDraft::saved(const Theme& stored) {
+    if (!m_now || m_now->id != stored.id)
+        return;
+    m_stored = stored;
     m_isNew = false;
     endVisit();
     Q_EMIT changed();

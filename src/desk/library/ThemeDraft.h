@@ -16,8 +16,8 @@ public:
 
     /// Another theme; what was changed before is forgotten. `isNew`: the library does not have it yet.
     void open(const std::optional<Theme>& theme, bool isNew = false);
-    /// It is in the library as it is now.
-    void saved();
+    /// It is in the library as given; what was changed since is not.
+    void saved(const Theme& stored);
     [[nodiscard]] const std::optional<Theme>& theme() const { return m_now; }
     [[nodiscard]] bool isNew() const { return m_isNew; }
     [[nodiscard]] bool isChanged() const { return m_now && (m_isNew || !(m_now == m_stored)); }

@@ -7,6 +7,7 @@
 #include "desk/parts/ThemeList.h"
 #include "formats/ThemeFile.h"
 #include "formats/ThemeJson.h"
+#include "media/PictureProxies.h"
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QMenu>
@@ -200,10 +201,13 @@ void ThemeLibrary::saveTheme(const std::function<void()>& then) {
         return;
     change([theme = *m_draft.theme()](Library& library) { return library.themes().save(theme); },
            [this, theme = *m_draft.theme(), then] {
-               if (m_draft.theme() && *m_draft.theme() == theme)
-                   m_draft.saved();
+               m_draft.saved(theme);
                tellWhereItIsUsed(theme);
-               if (then)
+               if (!then)
+                   return;
+               if (m_draft.theme() && m_draft.theme()->id == theme.id && m_draft.isChanged())
+                   saveTheme(then); // more was changed meanwhile
+               else
                    then();
            });
 }
@@ -264,12 +268,14 @@ void ThemeLibrary::bringIn(const QStringList& paths) {
             m_designer->takePicture(path);
             continue;
         }
-        ask<Theme>([path](Library& library) { return library.themes().bringIn(path, library.media()); },
-                   [this](const Theme& theme) {
-                       m_wanted = theme.id;
-                       Q_EMIT m_session.notice(
-                           tr("The theme \u201c%1\u201d is in the library.").arg(theme.name));
-                   });
+        ask<Theme>(
+            [path](Library& library) {
+                return library.themes().bringIn(path, library.media(), checkPicture);
+            },
+            [this](const Theme& theme) {
+                m_wanted = theme.id;
+                Q_EMIT m_session.notice(tr("The theme \u201c%1\u201d is in the library.").arg(theme.name));
+            });
     }
 }
 

@@ -287,8 +287,9 @@ void TranslationsColumn::bringIn(const QString& path) {
 void TranslationsColumn::broughtIn(const BroughtIn& what) {
     m_progressRow->hide();
     m_toSelect = what.translation.id;
-    QString said = tr("%1 is in the library: %2, %3.")
-                       .arg(what.translation.name, counted(what.books, tr("1 book"), tr("%1 books")),
+    QString said = tr("%1 is in the library as %2: %3, %4.")
+                       .arg(what.translation.name, what.translation.shortName,
+                            counted(what.books, tr("1 book"), tr("%1 books")),
                             counted(what.verses, tr("1 verse"), tr("%1 verses")));
     if (!what.warnings.empty()) {
         const ScriptureWarning& first = what.warnings.front();

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/WordsPreview.h"
+#include "core/run/Cards.h"
 #include "core/song/PartEdits.h"
+#include "desk/parts/Counted.h"
 #include "desk/parts/Style.h"
 #include <QHBoxLayout>
 #include <QToolButton>
@@ -127,6 +129,20 @@ void WordsPreview::showStep() {
                          tr("step %1 of %2").arg(m_step + 1).arg(m_slides->steps.size()));
         view->setToolTip(tr("%1: %2").arg(output->output.label(), output->reasonText));
     }
+}
+
+QStringList WordsPreview::partNotes() const {
+    QStringList notes;
+    const int main = m_slides ? mainOutput(*m_slides) : -1;
+    for (size_t p = 0; m_song && main >= 0 && p < m_song->parts.size(); ++p) {
+        int count = 0;
+        for (const Slide& slide : m_slides->outputs[size_t(main)].slides)
+            if (m_slides->content.entries[size_t(slide.start.entry)].part == int(p))
+                count = std::max(count, slide.of);
+        const QString none = m_song->parts[p].hasWords() ? tr("not sung") : QString();
+        notes << (count == 0 ? none : counted(count, tr("1 slide"), tr("%1 slides")));
+    }
+    return notes;
 }
 
 } // namespace mivanta

@@ -17,6 +17,8 @@ public:
     /// Shows the slide that holds this line of the part, the first time that it is sung.
     void showPlace(int part, int line);
     [[nodiscard]] const std::optional<ItemSlides>& slides() const { return m_slides; }
+    /// What is said beside each part of the song: how many slides it takes, or that it is not sung.
+    [[nodiscard]] QStringList partNotes() const;
     /// The song's slides are out of date, though the song is the same.
     void refresh();
 

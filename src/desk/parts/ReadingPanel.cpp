@@ -63,10 +63,13 @@ void ReadingPanel::setReading(const ItemSlides& slides, const OutputSlides& outp
     slide.lines = std::min(slide.look.words.linesAtMost, output.output.linesAtMost);
     slide.insisted = output.output.insists;
     const size_t count = mendsFor(slide, 1).size();
+    m_isMeasuring = false;
     std::vector<Tried> offers;
     for (size_t i = 0; i < count; ++i)
         if (auto offer = tried(slide, i, slides, output, reading->slide, refit))
             offers.push_back(std::move(*offer));
+    if (m_isMeasuring)
+        offers.clear(); // half measured, one would promise less than it can, and move under the pointer
     const bool isFine = slide.reading.isLargeEnough() && slide.reading.isStrongEnough();
     QString text = tr("%1, slide %2: %3.")
                        .arg(output.output.label())
@@ -143,6 +146,7 @@ std::optional<ReadingPanel::Tried> ReadingPanel::triedContrast(const MendCase& s
     Scene mended = scene;
     offer.changes.applyTo(mended.look);
     const auto contrast = m_contrasts.of(mended, light);
+    m_isMeasuring |= !contrast;
     if (!contrast || *contrast <= slide.reading.contrast + 0.05)
         return std::nullopt;
     return Tried{offer, mended, tr("contrast %1").arg(QString::number(*contrast, 'f', 1)),

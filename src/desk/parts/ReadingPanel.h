@@ -59,6 +59,7 @@ private:
     std::vector<PictureView*> m_pictures;
     std::vector<MendOffer> m_offers; ///< by picture
     std::vector<std::pair<LookOverrides, ItemSlides>> m_refitted;
+    bool m_isMeasuring = false; ///< what an offer would reach; none is shown before all are known
 };
 
 } // namespace mivanta

@@ -2,6 +2,7 @@
 #include "desk/prepare/LookDrops.h"
 #include "desk/app/BringInMedia.h"
 #include "desk/app/Session.h"
+#include "media/PictureProxies.h"
 #include <QCoreApplication>
 
 namespace mivanta {
@@ -47,7 +48,9 @@ void dropLook(Session& session, QObject* asker, const LookTarget& target, const 
     } else if (drop.isThemeFile) {
         session.library().ask<Theme>(
             asker,
-            [path = drop.file](Library& library) { return library.themes().bringIn(path, library.media()); },
+            [path = drop.file](Library& library) {
+                return library.themes().bringIn(path, library.media(), checkPicture);
+            },
             [&session, target, onto](const Result<Theme>& theme) {
                 if (theme)
                     useTheme(session, target, onto, *theme);

@@ -98,8 +98,9 @@ void Lane::setPast(bool past) {
     update();
 }
 
-void Lane::setMarks(int onScreenStep, int nextStep) {
+void Lane::setMarks(int onScreenStep, int nextStep, const QString& cover) {
     m_onScreen = onScreenStep;
+    m_cover = cover;
     m_next = nextStep;
     markCards();
     update();
@@ -111,7 +112,8 @@ void Lane::markCards() {
             return card->card().firstStep <= step && step <= card->card().lastStep;
         };
         if (holds(m_onScreen))
-            card->setState(LaneCard::State::OnScreen, m_onScreen, holds(m_next));
+            card->setState(m_cover.isEmpty() ? LaneCard::State::OnScreen : LaneCard::State::Covered,
+                           m_onScreen, holds(m_next), m_cover);
         else if (holds(m_next))
             card->setState(LaneCard::State::Next, m_next, true);
         else
@@ -126,7 +128,7 @@ QRect Lane::markedArea() const {
         if (card->state() == LaneCard::State::Next)
             return card->geometry();
     for (const LaneCard* card : m_cards)
-        if (card->state() == LaneCard::State::OnScreen)
+        if (card->state() == LaneCard::State::OnScreen || card->state() == LaneCard::State::Covered)
             return card->geometry();
     return rect();
 }
@@ -210,7 +212,9 @@ void Lane::paintEvent(QPaintEvent*) {
     paintChips(painter, QRect(chipsLeft, 0, row.right() - chipsLeft - sideWide - spaced(3), high), m_chips,
                colours.line, quiet);
     if (m_next >= 0 || m_onScreen >= 0) {
-        const QString tag = m_onScreen >= 0 ? tr("ON SCREEN") : tr("NEXT");
+        const QString tag = m_onScreen < 0      ? tr("NEXT")
+                            : m_cover.isEmpty() ? tr("ON SCREEN")
+                                                : tr("NOT SEEN \u00b7 %1").arg(m_cover.toUpper());
         painter.setFont(textFont(0.8, true));
         painter.setPen(m_onScreen >= 0 ? colours.marker : colours.accent);
         painter.drawText(QRect(titleLeft, 0, titleRoom, high), Qt::AlignRight | Qt::AlignVCenter, tag);

@@ -19,7 +19,7 @@ public:
     void close();
     void setPast(bool past);
     /// Steps of this item on screen and next; -1 = elsewhere.
-    void setMarks(int onScreenStep, int nextStep);
+    void setMarks(int onScreenStep, int nextStep, const QString& cover = {});
     [[nodiscard]] const ItemId& item() const { return m_item; }
     /// What stands at the right of its head.
     [[nodiscard]] const QString& side() const { return m_side; }
@@ -60,6 +60,7 @@ private:
     bool m_past = false;
     int m_onScreen = -1;
     int m_next = -1;
+    QString m_cover; ///< the name of the curtain that hides what is on screen
 };
 
 } // namespace mivanta

@@ -63,8 +63,9 @@ LaneCard::LaneCard(const Card& card, QWidget* parent) : QWidget(parent), m_card(
     setState(State::Coming, -1, false);
 }
 
-void LaneCard::setState(State state, int step, bool nextToo) {
+void LaneCard::setState(State state, int step, bool nextToo, const QString& cover) {
     m_state = state;
+    m_cover = cover;
     m_step = step;
     m_nextToo = nextToo;
     setAccessibleName(QStringLiteral("%1 %2 %3").arg(m_card.label, m_card.place, tag()).simplified());
@@ -82,6 +83,10 @@ QString LaneCard::tag() const {
     switch (m_state) {
     case State::OnScreen:
         return m_nextToo ? tr("ON SCREEN \u00b7 NEXT") : tr("ON SCREEN");
+    case State::Covered: {
+        const QString covered = tr("NOT SEEN \u00b7 %1").arg(m_cover.toUpper());
+        return m_nextToo ? tr("%1 \u00b7 NEXT").arg(covered) : covered;
+    }
     case State::Next:
         return tr("NEXT");
     default:
@@ -115,6 +120,9 @@ void LaneCard::paintEvent(QPaintEvent*) {
     if (lit) {
         painter.setPen(Qt::NoPen);
         painter.setBrush(colours.marker);
+    } else if (m_state == State::Covered) {
+        painter.setPen(QPen(colours.marker, 2));
+        painter.setBrush(Qt::NoBrush);
     } else if (m_state == State::Next) {
         painter.setPen(QPen(colours.accent, 2, Qt::DashLine));
         painter.setBrush(Qt::NoBrush);
@@ -125,15 +133,16 @@ void LaneCard::paintEvent(QPaintEvent*) {
     painter.drawRoundedRect(frame, 3, 3);
 
     const QColor past(0x74, 0x82, 0x82);
-    const QColor label = lit                      ? kSlabText
-                         : m_state == State::Next ? colours.accent
-                         : m_state == State::Past ? past
-                                                  : colours.quiet;
+    const QColor label = lit                         ? kSlabText
+                         : m_state == State::Covered ? colours.marker
+                         : m_state == State::Next    ? colours.accent
+                         : m_state == State::Past    ? past
+                                                     : colours.quiet;
     const QColor words = lit ? kSlabText : m_state == State::Past ? past : colours.text;
     const QRect inner = rect().adjusted(margin(), spaced(1), -margin(), -spaced(1));
     const QRect top(inner.left(), inner.top(), inner.width(), head() - spaced(1.5));
     painter.setPen(label);
-    painter.setFont(textFont(0.85, m_state == State::Next || lit));
+    painter.setFont(textFont(0.85, m_state == State::Next || m_state == State::Covered || lit));
     QStringList right{m_card.place, tag()};
     right.removeAll(QString());
     const QString rightText = right.join(QStringLiteral(" \u00b7 "));
@@ -199,9 +208,11 @@ void LaneCard::paintTicks(QPainter& painter) const {
     for (int s = 0; s < steps; ++s) {
         const int step = m_card.firstStep + s;
         const QRectF bar(margin() + s * (wide + gap), height() - spaced(1.75), wide, 3);
-        const bool here = m_state == State::OnScreen && step == m_step;
-        painter.fillRect(bar,
-                         m_state == State::OnScreen ? (here ? kSlabText : QColor(0xB07A10)) : night().line);
+        const bool here = step == m_step;
+        if (m_state == State::OnScreen)
+            painter.fillRect(bar, here ? kSlabText : QColor(0xB07A10));
+        else
+            painter.fillRect(bar, m_state == State::Covered && here ? night().marker : night().line);
     }
 }
 

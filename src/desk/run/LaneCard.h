@@ -5,17 +5,18 @@
 
 namespace mivanta {
 
-/// One slide of the open lane, large enough to read from a metre away. Amber slab: on screen. Dashed
-/// outline: next. Dimmed: past. Words that do not fit are marked with an ellipsis.
+/// One slide of the open lane, large enough to read from a metre away. Amber slab: on screen. Amber outline:
+/// taken, but a curtain hides it. Dashed outline: next. Dimmed: past. Words that do not fit are marked with
+/// an ellipsis.
 class LaneCard : public QWidget {
     Q_OBJECT
 public:
-    enum class State { Coming, Next, OnScreen, Past };
+    enum class State { Coming, Next, OnScreen, Covered, Past };
 
     LaneCard(const Card& card, QWidget* parent = nullptr);
     /// `nextToo`: the card on screen holds the next step, too. `step`: the step shown or marked, for the
-    /// ticks.
-    void setState(State state, int step, bool nextToo);
+    /// ticks. `cover`: the name of the curtain over it.
+    void setState(State state, int step, bool nextToo, const QString& cover = {});
     [[nodiscard]] State state() const { return m_state; }
     [[nodiscard]] const Card& card() const { return m_card; }
     /// The height that shows every line at this width, each wrapped to two rows at most.
@@ -40,6 +41,7 @@ private:
     State m_state = State::Coming;
     int m_step = -1;
     bool m_nextToo = false;
+    QString m_cover;
 };
 
 } // namespace mivanta

@@ -2,6 +2,7 @@
 #include "desk/run/LaneList.h"
 #include "desk/app/PlannedLengths.h"
 #include "desk/parts/Style.h"
+#include "desk/run/CurtainBar.h"
 #include <QLabel>
 #include <QScrollBar>
 #include <QVBoxLayout>
@@ -130,6 +131,12 @@ void LaneList::rebuild() {
     mark();
 }
 
+/// Of the curtain that hides what was taken; empty when none does.
+QString LaneList::coverName() const {
+    const Curtain cover = m_onScreen.cover();
+    return cover == Curtain::Open ? QString() : curtainName(cover);
+}
+
 void LaneList::mark() {
     const SlideBook& plan = m_run.plan();
     if (m_isStale || int(m_lanes.size()) != plan.itemCount())
@@ -138,10 +145,11 @@ void LaneList::mark() {
     const auto cue = m_onScreen.cue();
     const int onScreen = cue ? plan.indexOf(cue->item) : -1;
     const int next = state.next ? plan.indexOf(state.next->item) : -1;
+    const QString cover = coverName();
     for (int i = 0; i < int(m_lanes.size()); ++i) {
         Lane* lane = m_lanes[size_t(i)];
         lane->setMarks(i == onScreen ? plan.slides(i).stepAt(cue->position) : -1,
-                       i == next ? plan.slides(i).stepAt(state.next->position) : -1);
+                       i == next ? plan.slides(i).stepAt(state.next->position) : -1, cover);
         lane->setPast(onScreen >= 0 && i < onScreen && i != next);
         if (i == onScreen || i == next)
             lane->open(plan.slides(i));
@@ -178,7 +186,7 @@ void LaneList::showUnplanned() {
     const auto stepOf = [&](const std::optional<Cue>& cue) {
         return cue && cue->item == item->id ? slides.stepAt(cue->position) : -1;
     };
-    m_unplanned->setMarks(stepOf(onScreen), stepOf(state.next));
+    m_unplanned->setMarks(stepOf(onScreen), stepOf(state.next), coverName());
     m_unplanned->open(slides);
 }
 

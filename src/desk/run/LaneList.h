@@ -24,6 +24,7 @@ private:
     void planChanged(); ///< lanes are made when they are seen
     void rebuild();
     void mark();
+    [[nodiscard]] QString coverName() const;
     /// A lane for what is next or on screen without being in the order.
     void showUnplanned();
     void connectLane(Lane* lane, const ItemId& id);

@@ -2,6 +2,7 @@
 #include "desk/run/RunPictures.h"
 #include "core/run/Cards.h"
 #include "desk/parts/Style.h"
+#include "desk/run/CurtainBar.h"
 #include "desk/run/OutputsMenu.h"
 #include <QHBoxLayout>
 #include <QVBoxLayout>
@@ -131,11 +132,13 @@ void RunPictures::refresh() {
     const RunState& state = m_session.run().state();
     const QString main = labelOf(m_main);
     const QString kept = stateOf(m_main);
-    const bool isLit = m_session.onScreen().of(m_main).origin.cue.has_value();
-    m_large->setTag(isLit ? PictureView::Tag::OnScreen : PictureView::Tag::None,
-                    !isLit           ? QString()
-                    : kept.isEmpty() ? tr("%1 \u00b7 ON SCREEN").arg(main.toUpper())
-                                     : tr("%1 \u00b7 %2").arg(main.toUpper(), kept.toUpper()));
+    const Shown shown = m_session.onScreen().of(m_main);
+    const bool isTaken = shown.origin.cue.has_value();
+    const QString said = !kept.isEmpty()     ? kept
+                         : shown.isCovered() ? curtainName(shown.origin.curtain)
+                                             : tr("on screen");
+    m_large->setTag(isTaken ? PictureView::Tag::OnScreen : PictureView::Tag::None,
+                    isTaken ? tr("%1 \u00b7 %2").arg(main.toUpper(), said.toUpper()) : QString());
     for (const auto& [name, view] : m_others)
         view->setCaption(labelOf(name), stateOf(name));
     const SlideBook& plan = m_session.book();

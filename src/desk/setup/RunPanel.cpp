@@ -4,7 +4,7 @@
 #include "desk/app/Prompts.h"
 #include "desk/parts/Columns.h"
 #include "desk/parts/Style.h"
-#include "store/ServiceStore.h"
+#include "store/SafeFiles.h"
 #include <QCheckBox>
 #include <QFormLayout>
 #include <QHBoxLayout>

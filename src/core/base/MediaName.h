@@ -1,0 +1,21 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <QString>
+
+namespace mivanta {
+
+/// True for the name of a file among the library's media: its content's SHA-256 in hex, and a suffix of at
+/// most seven small letters and digits.
+[[nodiscard]] bool isMediaName(const QString& name);
+
+/// A name as files and messages of others say it: as it is when it may be one (or is empty), else a name that
+/// no file has, so that the medium is missing and nothing else is read in its place.
+[[nodiscard]] QString trustedMediaName(const QString& name);
+
+/// The suffix that a medium gets whose file is called like this; "file" when that has none of its own.
+[[nodiscard]] QString mediaSuffix(const QString& fileName);
+
+/// Where a medium lies in a folder of media. Empty for a name that leads elsewhere, and for a link.
+[[nodiscard]] QString mediaPath(const QString& folder, const QString& name);
+
+} // namespace mivanta
