@@ -38,8 +38,7 @@ QString libraryOf(const QCommandLineParser& parser) {
     return canonical.isEmpty() ? folder : canonical;
 }
 
-int runDesks(int argc, char** argv) {
-    QApplication app(argc, argv);
+int runDesks(QApplication& app) {
     mivanta::useNumbersOfMpv();
     QApplication::setApplicationName(QStringLiteral("mivanta"));
     QApplication::setOrganizationName(QStringLiteral("mivanta"));
@@ -114,8 +113,9 @@ int runDesks(int argc, char** argv) {
 } // namespace
 
 int main(int argc, char** argv) {
-    const int result = runDesks(argc, argv);
+    QApplication app(argc, argv);
+    const int result = runDesks(app);
     if (mivanta::leftWorks() > 0)
-        std::_Exit(result); // a file that is still being read is no reason to wait
+        std::_Exit(result); // it is no reason to wait, and uses what goes with the application
     return result;
 }

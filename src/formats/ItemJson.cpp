@@ -64,14 +64,14 @@ ItemPlan planFromJson(const QJsonObject& json) {
     return plan;
 }
 
-QJsonObject placeToJson(const SlidePlace& place) {
+QJsonObject slidePlaceToJson(const SlidePlace& place) {
     return {{u"part"_s, place.part},
             {u"time"_s, place.time},
             {u"line"_s, place.line},
             {u"toLine"_s, place.toLine}};
 }
 
-SlidePlace placeFromJson(const QJsonObject& json) {
+SlidePlace slidePlaceFromJson(const QJsonObject& json) {
     SlidePlace place{json[u"part"_s].toString(), std::max(1, json[u"time"_s].toInt(1)),
                      std::max(0, json[u"line"_s].toInt()), 0};
     place.toLine = std::max(place.line, json[u"toLine"_s].toInt(place.line));
@@ -82,11 +82,11 @@ QJsonObject editsToJson(const SlideEdits& edits) {
     QJsonObject json;
     QJsonArray hidden;
     for (const SlidePlace& place : edits.hidden)
-        hidden.append(placeToJson(place));
+        hidden.append(slidePlaceToJson(place));
     put(json, u"hidden"_s, hidden);
     QJsonArray words;
     for (const SlideWords& given : edits.words) {
-        QJsonObject one = placeToJson(given.place);
+        QJsonObject one = slidePlaceToJson(given.place);
         one.insert(u"words"_s, given.words);
         words.append(one);
     }
@@ -103,9 +103,9 @@ QJsonObject editsToJson(const SlideEdits& edits) {
 SlideEdits editsFromJson(const QJsonObject& json) {
     SlideEdits edits;
     for (const QJsonValue& value : json[u"hidden"_s].toArray())
-        edits.hide(placeFromJson(value.toObject()));
+        edits.hide(slidePlaceFromJson(value.toObject()));
     for (const QJsonValue& value : json[u"words"_s].toArray())
-        edits.setWords(placeFromJson(value.toObject()), value[u"words"_s].toString());
+        edits.setWords(slidePlaceFromJson(value.toObject()), value[u"words"_s].toString());
     for (const QJsonValue& value : json[u"order"_s].toArray())
         edits.order.push_back({value[u"part"_s].toString(), std::max(1, value[u"time"_s].toInt(1))});
     edits.stageNote = json[u"stageNote"_s].toString();

@@ -12,8 +12,8 @@ using namespace Qt::StringLiterals;
 
 namespace {
 
-constexpr int kDeepest = 200;
-constexpr int kLargestNumber = 999;          // of chapters and verses
+constexpr int kDeepestOsis = 200;
+constexpr int kLargestOsisNumber = 999;      // of chapters and verses
 constexpr qsizetype kLongestTag = 64 * 1024; // with its attributes, which are compared with one another
 constexpr qint64 kLargestOsis = 128 * 1024 * 1024;
 
@@ -23,9 +23,9 @@ struct Place {
     int verse = 0;
 };
 
-class Reader {
+class OsisReader {
 public:
-    Reader(QIODevice& device, const QString& where) : m_xml(&device), m_where(where), m_builder(where) {}
+    OsisReader(QIODevice& device, const QString& where) : m_xml(&device), m_where(where), m_builder(where) {}
 
     Result<ScriptureText> run() {
         while (!m_xml.atEnd() && !m_error) {
@@ -82,7 +82,7 @@ private:
             return std::nullopt;
         const int chapter = pieces.value(1).toInt();
         const int verse = pieces.value(2).toInt();
-        if (chapter > kLargestNumber || verse > kLargestNumber)
+        if (chapter > kLargestOsisNumber || verse > kLargestOsisNumber)
             return std::nullopt;
         return Place{*book, chapter, verse};
     }
@@ -90,8 +90,8 @@ private:
     void start() {
         const QString name = m_xml.name().toString();
         m_open << name;
-        if (m_open.size() > kDeepest) {
-            fail(u"elements lie more than %1 deep inside one another"_s.arg(kDeepest),
+        if (m_open.size() > kDeepestOsis) {
+            fail(u"elements lie more than %1 deep inside one another"_s.arg(kDeepestOsis),
                  u"Use another copy of the file."_s);
             return;
         }
@@ -264,7 +264,7 @@ Result<ScriptureText> readOsis(QIODevice& device, const QString& where) {
                        u"Use another copy of the file."_s);
     QBuffer whole(&bytes);
     whole.open(QIODevice::ReadOnly);
-    Reader reader(whole, where);
+    OsisReader reader(whole, where);
     auto read = reader.run();
     if (read || !reader.isBroken())
         return read;
@@ -272,7 +272,7 @@ Result<ScriptureText> readOsis(QIODevice& device, const QString& where) {
     RecoveredXml recovered = recoveredXml(bytes);
     QBuffer mended(&recovered.bytes);
     mended.open(QIODevice::ReadOnly);
-    auto saved = Reader(mended, where).run();
+    auto saved = OsisReader(mended, where).run();
     if (!saved || saved->books.empty())
         return read;
     for (const RecoveredXml::Fault& fault : recovered.faults)

@@ -30,7 +30,7 @@ std::vector<LookGroup> groupsFromJson(const QJsonValue& json) {
     return groups;
 }
 
-QJsonObject placeToJson(const OutputPlace& place) {
+QJsonObject outputPlaceToJson(const OutputPlace& place) {
     QJsonObject json{{u"place"_s, nameOf(place.kind)}, {u"monitor"_s, place.monitor}};
     const MonitorIdentity& identity = place.identity;
     if (identity.isKnown())
@@ -42,7 +42,7 @@ QJsonObject placeToJson(const OutputPlace& place) {
     return json;
 }
 
-OutputPlace placeFromJson(const QJsonObject& json) {
+OutputPlace outputPlaceFromJson(const QJsonObject& json) {
     OutputPlace place;
     place.kind = valueOf(json[u"place"_s].toString(), place.kind);
     place.monitor = json[u"monitor"_s].toString();
@@ -109,7 +109,7 @@ QJsonObject toJson(const Output& output) {
                      {u"keyColour"_s, output.keyColour.text()},
                      {u"above"_s, output.isAbove},
                      {u"hidesPointer"_s, output.hidesPointer}};
-    const QJsonObject place = placeToJson(output.place);
+    const QJsonObject place = outputPlaceToJson(output.place);
     for (auto it = place.begin(); it != place.end(); ++it)
         json.insert(it.key(), it.value());
     return json;
@@ -134,7 +134,7 @@ Output fromJson(const QJsonObject& json) {
     output.pictureHeight = std::clamp(json[u"pictureHeight"_s].toDouble(output.pictureHeight), 0.05, 50.0);
     output.backRow = std::clamp(json[u"backRow"_s].toDouble(output.backRow), 0.5, 500.0);
     output.light = valueOf(json[u"light"_s].toString(), output.light);
-    output.place = placeFromJson(json);
+    output.place = outputPlaceFromJson(json);
     output.shape = shapeFromJson(json[u"shape"_s]);
     output.layers = layersFromJson(json[u"layers"_s]);
     output.ground = valueOf(json[u"ground"_s].toString(), output.ground);

@@ -57,7 +57,7 @@ Verse verseFromJson(const QJsonObject& json) {
     return verse;
 }
 
-QJsonObject wordsToJson(const PassageWords& words) {
+QJsonObject versionToJson(const PassageWords& words) {
     const Translation& t = words.translation;
     QJsonObject translation{{u"id"_s, t.id.text()},
                             {u"name"_s, t.name},
@@ -78,7 +78,7 @@ QJsonObject wordsToJson(const PassageWords& words) {
             {u"rangeStarts"_s, starts}};
 }
 
-PassageWords wordsFromJson(const QJsonObject& json) {
+PassageWords versionFromJson(const QJsonObject& json) {
     PassageWords words;
     const QJsonObject t = json[u"translation"_s].toObject();
     words.translation = {TranslationId::fromText(t[u"id"_s].toString()),
@@ -169,7 +169,7 @@ Reference rangesFromJson(const QJsonArray& json) {
 QJsonObject passageToJson(const Passage& passage) {
     QJsonArray words;
     for (const PassageWords& version : passage.words)
-        words.append(wordsToJson(version));
+        words.append(versionToJson(version));
     return {{u"ranges"_s, rangesToJson(passage.reference)},
             {u"words"_s, words},
             {u"layout"_s, layoutToJson(passage.layout)}};
@@ -179,7 +179,7 @@ Result<Passage> passageFromJson(const QJsonObject& json, const QString& where) {
     Passage passage;
     passage.reference = rangesFromJson(json[u"ranges"_s].toArray());
     for (const QJsonValue& value : json[u"words"_s].toArray())
-        passage.words.push_back(wordsFromJson(value.toObject()));
+        passage.words.push_back(versionFromJson(value.toObject()));
     passage.layout = layoutFromJson(json[u"layout"_s].toObject());
     if (passage.reference.isEmpty() || passage.words.empty() || passage.words.front().verses.empty())
         return failure(u"a passage has no reference or no verses"_s, where,

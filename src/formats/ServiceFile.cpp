@@ -22,14 +22,14 @@ using namespace Qt::StringLiterals;
 namespace {
 
 constexpr qint64 kLargestZip = 64 * 1024 * 1024;
-constexpr qint64 kLargestJson = 32 * 1024 * 1024;
+constexpr qint64 kLargestServiceJson = 32 * 1024 * 1024;
 
 } // namespace
 
 namespace {
 
-tl::unexpected<Error> damaged(const QString& why, const QString& where) {
-    return failure(u"this is no service file, or it is damaged: "_s + why, where,
+tl::unexpected<Error> damagedService(const QString& why, const QString& where) {
+    return failure(u"this is no service file, or it is damagedService: "_s + why, where,
                    u"Use an older copy of the file, or the library's backups."_s);
 }
 
@@ -97,7 +97,7 @@ QJsonObject serviceToJson(const Service& service) {
 Result<Service> serviceFromJson(const QJsonObject& json, const QString& where) {
     const int version = json[u"mivanta"_s].toInt();
     if (version < 1)
-        return damaged(u"service.json does not say its version"_s, where);
+        return damagedService(u"service.json does not say its version"_s, where);
     if (version > kServiceFormat)
         return failure(u"the file was written by a newer Mivanta (format %1; this one reads up to %2)"_s.arg(
                            QString::number(version), QString::number(kServiceFormat)),
@@ -130,7 +130,7 @@ Result<Service> serviceFromJson(const QJsonObject& json, const QString& where) {
     }
     if (const QString excess = excessOf(service); !excess.isEmpty())
         return failure(u"the service has "_s + excess, where,
-                       u"The file is damaged, or was made to do harm; use another copy."_s);
+                       u"The file is damagedService, or was made to do harm; use another copy."_s);
     return service;
 }
 
@@ -143,25 +143,25 @@ Result<QByteArray> serviceToZip(const Service& service) {
 }
 
 Result<Service> readServiceZip(const ZipReader& zip, const QString& where) {
-    const auto json = zip.read(QString::fromLatin1(kServiceEntry), kLargestJson);
+    const auto json = zip.read(QString::fromLatin1(kServiceEntry), kLargestServiceJson);
     if (!json)
-        return damaged(json.error().what, where);
+        return damagedService(json.error().what, where);
     QJsonParseError error;
     const auto document = QJsonDocument::fromJson(*json, &error);
     if (error.error != QJsonParseError::NoError)
-        return damaged(
+        return damagedService(
             u"its service.json is no JSON (%1, byte %2)"_s.arg(error.errorString()).arg(error.offset), where);
     if (!document.isObject())
-        return damaged(u"its service.json holds no service"_s, where);
+        return damagedService(u"its service.json holds no service"_s, where);
     return serviceFromJson(document.object(), where);
 }
 
 Result<Service> readServiceFile(QIODevice& device, const QString& where) {
     if (!device.isSequential() && device.size() > kLargestZip)
-        return damaged(u"it is too large"_s, where);
-    const auto zip = ZipReader::open(device.read(kLargestZip + 1), kLargestJson);
+        return damagedService(u"it is too large"_s, where);
+    const auto zip = ZipReader::open(device.read(kLargestZip + 1), kLargestServiceJson);
     if (!zip)
-        return damaged(zip.error().what, where);
+        return damagedService(zip.error().what, where);
     return readServiceZip(*zip, where);
 }
 

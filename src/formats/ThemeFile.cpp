@@ -12,13 +12,14 @@ using namespace Qt::StringLiterals;
 
 namespace {
 
-constexpr qint64 kLargestFile = 512LL << 20;
-constexpr qint64 kLargestJson = 4 << 20;
+constexpr qint64 kLargestTheme = 512LL << 20;
+constexpr qint64 kLargestThemeJson = 4 << 20;
 constexpr qint64 kLargestPicture = 128 << 20;
 const QString kJsonEntry = u"theme.json"_s;
 
-tl::unexpected<Error> damaged(const QString& why, const QString& where) {
-    return failure(u"this is no theme file, or it is damaged: "_s + why, where, u"Use another copy of it."_s);
+tl::unexpected<Error> damagedTheme(const QString& why, const QString& where) {
+    return failure(u"this is no theme file, or it is damagedTheme: "_s + why, where,
+                   u"Use another copy of it."_s);
 }
 
 } // namespace
@@ -31,9 +32,9 @@ Result<QByteArray> themeFileBytes(const ThemeFile& file) {
 }
 
 Result<ThemeFile> readThemeFile(QIODevice& device, const QString& where) {
-    if (!device.isSequential() && device.size() > kLargestFile)
-        return damaged(u"it is too large"_s, where);
-    QByteArray bytes = readUpTo(device, kLargestFile + 1);
+    if (!device.isSequential() && device.size() > kLargestTheme)
+        return damagedTheme(u"it is too large"_s, where);
+    QByteArray bytes = readUpTo(device, kLargestTheme + 1);
     if (bytes.trimmed().startsWith('{')) {
         QBuffer buffer(&bytes);
         buffer.open(QIODevice::ReadOnly);
@@ -42,12 +43,12 @@ Result<ThemeFile> readThemeFile(QIODevice& device, const QString& where) {
             return tl::unexpected(theme.error());
         return ThemeFile{std::move(*theme), {}};
     }
-    const auto zip = ZipReader::open(bytes, kLargestFile);
+    const auto zip = ZipReader::open(bytes, kLargestTheme);
     if (!zip)
-        return damaged(zip.error().what, where);
-    const auto json = zip->read(kJsonEntry, kLargestJson);
+        return damagedTheme(zip.error().what, where);
+    const auto json = zip->read(kJsonEntry, kLargestThemeJson);
     if (!json)
-        return damaged(json.error().what, where);
+        return damagedTheme(json.error().what, where);
     auto theme = themeFromJson(QJsonDocument::fromJson(*json).object(), where);
     if (!theme)
         return tl::unexpected(theme.error());
@@ -55,7 +56,7 @@ Result<ThemeFile> readThemeFile(QIODevice& device, const QString& where) {
     for (const QString& name : picturesOf(file.theme.look)) {
         auto picture = zip->read(u"pictures/"_s + name, kLargestPicture);
         if (!picture)
-            return damaged(picture.error().what, where);
+            return damagedTheme(picture.error().what, where);
         file.pictures.insert(name, std::move(*picture));
     }
     return file;

@@ -11,7 +11,7 @@ using namespace Qt::StringLiterals;
 namespace {
 
 constexpr qint64 kLargestUsfm = 64 * 1024 * 1024;
-constexpr int kLargestNumber = 999;
+constexpr int kLargestUsfmNumber = 999;
 
 const QSet<QString>& paragraphs() {
     static const QSet<QString> markers{u"p"_s,   u"m"_s,   u"po"_s, u"pr"_s,  u"cls"_s, u"pmo"_s, u"pm"_s,
@@ -40,9 +40,9 @@ const QSet<QString>& notes() {
     return markers;
 }
 
-class Reader {
+class UsfmReader {
 public:
-    Reader(const QString& text, const QString& where) : m_text(text), m_where(where), m_builder(where) {}
+    UsfmReader(const QString& text, const QString& where) : m_text(text), m_where(where), m_builder(where) {}
 
     Result<ScriptureText> run() {
         while (m_at < m_text.size() && !m_error) {
@@ -243,7 +243,7 @@ private:
     static int numberOf(QStringView text) {
         bool isNumber = false;
         const int number = text.toInt(&isNumber);
-        return isNumber && number >= 0 && number <= kLargestNumber ? number : 0;
+        return isNumber && number >= 0 && number <= kLargestUsfmNumber ? number : 0;
     }
 
     void startChapter() {
@@ -312,7 +312,7 @@ Result<ScriptureText> readUsfm(QIODevice& device, const QString& where) {
     const auto text = readText(device, where, kLargestUsfm);
     if (!text)
         return tl::unexpected(text.error());
-    auto read = Reader(text->text, where).run();
+    auto read = UsfmReader(text->text, where).run();
     if (read && text->cutOff)
         read->warnings.push_back({where, 0, u"the file ends in the middle of a letter"_s});
     if (read && !text->damagedLines.empty())

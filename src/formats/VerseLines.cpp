@@ -10,11 +10,11 @@ using namespace Qt::StringLiterals;
 
 namespace {
 
-constexpr qint64 kLargestText = 64 * 1024 * 1024;
+constexpr qint64 kLargestVerseFile = 64 * 1024 * 1024;
 
-class Reader {
+class VerseLineReader {
 public:
-    explicit Reader(const QString& where) : m_where(where), m_builder(where) {}
+    explicit VerseLineReader(const QString& where) : m_where(where), m_builder(where) {}
 
     Result<ScriptureText> run(const QString& text) {
         for (const QStringView raw : QStringView(text).tokenize(u'\n')) {
@@ -136,10 +136,10 @@ private:
 } // namespace
 
 Result<ScriptureText> readVerseLines(QIODevice& device, const QString& where) {
-    const auto text = readText(device, where, kLargestText);
+    const auto text = readText(device, where, kLargestVerseFile);
     if (!text)
         return tl::unexpected(text.error());
-    auto read = Reader(where).run(text->text);
+    auto read = VerseLineReader(where).run(text->text);
     if (read && !text->damagedLines.empty())
         read->warnings.push_back({where, text->damagedLines.front(), damagedLettersText(*text)});
     if (read && text->isGuessed)

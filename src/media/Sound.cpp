@@ -12,13 +12,13 @@ using namespace Qt::StringLiterals;
 
 namespace {
 
-constexpr int kPatienceMs = 10'000;
+constexpr int kSoundPatienceMs = 10'000;
 
 /// Nothing when the file is open with sound in it; else why it is not.
 std::optional<QString> problemOf(mpv_handle* mpv) {
     QElapsedTimer since;
     since.start();
-    while (since.elapsed() < kPatienceMs) {
+    while (since.elapsed() < kSoundPatienceMs) {
         const mpv_event* event = mpv_wait_event(mpv, 0.5);
         if (event->event_id == MPV_EVENT_FILE_LOADED) {
             int64_t track = 0; // fails when nothing can be heard

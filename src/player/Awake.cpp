@@ -12,7 +12,7 @@ const QString kName = QStringLiteral("Mivanta");
 const QString kReason = QStringLiteral("A service is on the screens");
 const QString kSaver = QStringLiteral("org.freedesktop.ScreenSaver");
 const QString kLogin = QStringLiteral("org.freedesktop.login1");
-constexpr int kPatienceMs = 3000;
+constexpr int kDesktopPatienceMs = 3000;
 } // namespace
 
 /// Holds what was asked for until it is given back.
@@ -22,7 +22,7 @@ public:
         QDBusConnection session = QDBusConnection::sessionBus();
         if (session.isConnected()) {
             QDBusInterface saver(kSaver, QStringLiteral("/org/freedesktop/ScreenSaver"), kSaver, session);
-            saver.setTimeout(kPatienceMs);
+            saver.setTimeout(kDesktopPatienceMs);
             const QDBusReply<uint> cookie = saver.call(QStringLiteral("Inhibit"), kName, kReason);
             if (cookie.isValid())
                 m_cookie = cookie.value();
@@ -31,7 +31,7 @@ public:
         if (system.isConnected()) {
             QDBusInterface login(kLogin, QStringLiteral("/org/freedesktop/login1"),
                                  kLogin + QStringLiteral(".Manager"), system);
-            login.setTimeout(kPatienceMs);
+            login.setTimeout(kDesktopPatienceMs);
             const QDBusReply<QDBusUnixFileDescriptor> lock =
                 login.call(QStringLiteral("Inhibit"), QStringLiteral("idle:sleep"), kName, kReason,
                            QStringLiteral("block"));
@@ -46,7 +46,7 @@ public:
             return;
         QDBusInterface saver(kSaver, QStringLiteral("/org/freedesktop/ScreenSaver"), kSaver,
                              QDBusConnection::sessionBus());
-        saver.setTimeout(kPatienceMs);
+        saver.setTimeout(kDesktopPatienceMs);
         saver.call(QStringLiteral("UnInhibit"), *m_cookie);
         m_cookie.reset();
     }

@@ -6,7 +6,7 @@
 namespace mivanta {
 
 namespace {
-constexpr int kAgainMs = 1000;
+constexpr int kAskAgainMs = 1000;
 }
 
 ScreensLock::ScreensLock(const QString& folder, QObject* parent) : QObject(parent) {
@@ -18,7 +18,7 @@ ScreensLock::ScreensLock(const QString& folder, QObject* parent) : QObject(paren
     m_lock =
         std::make_unique<QLockFile>(folder + QStringLiteral("/screens-") + display + QStringLiteral(".lock"));
     m_lock->setStaleLockTime(0); // it is free as soon as its program is gone, not sooner
-    m_again.setInterval(kAgainMs);
+    m_again.setInterval(kAskAgainMs);
     connect(&m_again, &QTimer::timeout, this, [this] {
         if (!m_lock->tryLock(0))
             return;

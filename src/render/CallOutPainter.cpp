@@ -11,7 +11,7 @@ namespace {
 
 // px on a picture of the height that looks are made for
 constexpr int kSize = 52;
-constexpr int kSmallest = 24;
+constexpr int kSmallestCallOut = 24;
 constexpr double kMargin = 30;
 constexpr double kSides = 0.06;         // of the width
 constexpr double kMostHeight = 1.0 / 3; // of the picture
@@ -40,7 +40,7 @@ void paintCallOut(QPainter& painter, const Scene& scene) {
     QFont font;
     QStringList rows;
     double height = 0;
-    for (int size = kSize; size >= kSmallest; size -= 4) {
+    for (int size = kSize; size >= kSmallestCallOut; size -= 4) {
         font = slideFont({}, 700, std::max(1, int(size * scale)));
         rows = rowsOf(scene.callOut, font, room);
         height = double(rows.size()) * QFontMetricsF(font).lineSpacing() + 2 * margin;

@@ -27,7 +27,7 @@ struct Row {
 };
 
 /// Rows that belong together: a part, or the head of the song.
-struct Block {
+struct ChartBlock {
     std::vector<Row> rows;
     double spaceAfter = 0;
     [[nodiscard]] double height() const {
@@ -75,8 +75,8 @@ private:
         return {heightOf(font), {{{0, ascentOf(font)}, text, font, isChord}}};
     }
 
-    Block head() const {
-        Block block;
+    ChartBlock head() const {
+        ChartBlock block;
         block.rows.push_back(textRow(m_song.title, pointFont({}, 700, m_options.size * 1.7)));
         QStringList facts{m_song.authorNames().join(u", "_s)};
         if (m_options.chords) {
@@ -106,8 +106,8 @@ private:
         return lines;
     }
 
-    Block blockOf(const Part& part) const {
-        Block block;
+    ChartBlock blockOf(const Part& part) const {
+        ChartBlock block;
         block.rows.push_back(textRow(part.label() + (part.bandOnly ? u" (band only)"_s : QString()), m_bold));
         if (!part.comment.isEmpty() && m_options.chords)
             block.rows.push_back(commentRow(part.comment));
@@ -127,7 +127,7 @@ private:
     }
 
     /// One line of words as rows that fit the column, each with its chords above.
-    void addLine(Block& block, const Line& line) const {
+    void addLine(ChartBlock& block, const Line& line) const {
         int from = 0;
         const int size = int(line.words.size());
         do {
@@ -143,7 +143,7 @@ private:
         } while (from < size);
     }
 
-    void addRow(Block& block, const Line& line, int from, int to) const {
+    void addRow(ChartBlock& block, const Line& line, int from, int to) const {
         Row row;
         const QString words = line.words.mid(from, to - from);
         double free = 0;
@@ -190,7 +190,7 @@ private:
         m_y = m_columnIndex > 0 && m_pages.size() == 1 ? m_firstTop : m_options.margin;
     }
 
-    void place(const Block& block, bool isHead) {
+    void place(const ChartBlock& block, bool isHead) {
         if (m_pages.empty())
             newColumn();
         const double bottom = m_options.page.height() - m_options.margin;

@@ -34,7 +34,7 @@ private:
     std::vector<ItemSlides> m_slides;
 };
 
-Service serviceOf(std::vector<Song> songs) {
+Service serviceToCheck(std::vector<Song> songs) {
     Service service;
     service.id = ServiceId::create();
     service.theme = samples::theme();
@@ -58,15 +58,15 @@ QStringList told(const Service& service) {
 }
 
 TEST(Findings, AFineServiceHasNone) {
-    EXPECT_EQ(told(serviceOf({lawful(), lawful()})), QStringList());
-    EXPECT_EQ(told(serviceOf({})), QStringList());
+    EXPECT_EQ(told(serviceToCheck({lawful(), lawful()})), QStringList());
+    EXPECT_EQ(told(serviceToCheck({})), QStringList());
 }
 
 TEST(Findings, WhatTheLawAsksForIsANote) {
     Song song = lawful();
     song.licenceNumber.clear();
     song.authors.clear();
-    const Service service = serviceOf({song});
+    const Service service = serviceToCheck({song});
     EXPECT_EQ(told(service), (QStringList{u"No author or copyright"_s, u"No licence number"_s}));
     for (const Finding& finding : findingsOf(service, OneScreen(service))) {
         EXPECT_EQ(finding.severity, Severity::Note);
@@ -74,20 +74,20 @@ TEST(Findings, WhatTheLawAsksForIsANote) {
         EXPECT_FALSE(finding.detail.isEmpty());
     }
     song.copyright = u"Quay Press"_s; // names someone
-    EXPECT_EQ(told(serviceOf({song})), QStringList{u"No licence number"_s});
+    EXPECT_EQ(told(serviceToCheck({song})), QStringList{u"No licence number"_s});
 }
 
 TEST(Findings, ASongOfTheBandAloneIsADoubtAndStandsBeforeNotes) {
     Song song = samples::harbourSong();
     for (Part& part : song.parts)
         part.bandOnly = true;
-    EXPECT_EQ(told(serviceOf({samples::harbourSong(), song})).front(), u"No words to show"_s);
+    EXPECT_EQ(told(serviceToCheck({samples::harbourSong(), song})).front(), u"No words to show"_s);
 }
 
 TEST(Findings, AWordThatIsTooLongForAnyLineIsADoubtWithItsReason) {
     Song song = lawful();
     song.parts[0].lines[0].words = QString(400, u'w');
-    const Service service = serviceOf({lawful(), song});
+    const Service service = serviceToCheck({lawful(), song});
     const auto findings = findingsOf(service, OneScreen(service));
     ASSERT_FALSE(findings.empty());
     EXPECT_EQ(findings.front().severity, Severity::Doubt);
@@ -106,7 +106,7 @@ TEST(Cards, ChipsNamePartsOnceARow) {
 }
 
 TEST(Cards, EveryStepIsOnOneCard) {
-    const Service service = serviceOf({lawful()});
+    const Service service = serviceToCheck({lawful()});
     const OneScreen plan(service, 2);
     const ItemSlides& slides = plan.slides(0);
     const auto cards = cardsFor(slides);

@@ -9,7 +9,7 @@ namespace {
 
 const QDate kSunday(2026, 10, 4);
 
-Service serviceOf(const std::vector<Song>& songs) {
+Service serviceOfSongs(const std::vector<Song>& songs) {
     Service service;
     for (const Song& song : songs)
         service.items.push_back({ItemId::create(), songItem(song)});
@@ -21,14 +21,14 @@ TEST(LookAhead, NamesSongsWithoutLicenceAndCreditOnce) {
     Song known = samples::harbourSong(u"Known"_s);
     known.licenceNumber = u"1234"_s;
     known.copyright = u"2020 Ket"_s;
-    const LookAhead ahead = lookAheadOf(serviceOf({bare, known, bare}), {}, kSunday);
+    const LookAhead ahead = lookAheadOf(serviceOfSongs({bare, known, bare}), {}, kSunday);
     EXPECT_EQ(ahead.withoutLicence, QStringList{u"Bare"_s});
     EXPECT_EQ(ahead.withoutCredit, QStringList{u"Bare"_s});
     EXPECT_EQ(ahead.facts(), (QStringList{u"1 song without licence number"_s, u"1 song without credit"_s}));
 }
 
 TEST(LookAhead, WhatIsLeftOutTodayIsNotCounted) {
-    Service service = serviceOf({samples::harbourSong()});
+    Service service = serviceOfSongs({samples::harbourSong()});
     service.items[0].plan.skipped = true;
     EXPECT_TRUE(lookAheadOf(service, {}, kSunday).facts().isEmpty());
     EXPECT_TRUE(lookAheadOf(Service(), {}, kSunday).details().isEmpty());
@@ -41,7 +41,7 @@ TEST(LookAhead, LatelyIsFourWeeks) {
         songs.push_back(samples::harbourSong(QString::number(days)));
         sung.insert(songs.back().id, kSunday.addDays(-days));
     }
-    const LookAhead ahead = lookAheadOf(serviceOf(songs), sung, kSunday);
+    const LookAhead ahead = lookAheadOf(serviceOfSongs(songs), sung, kSunday);
     ASSERT_EQ(ahead.sungLately.size(), 4U); // not the future one, not the one before
     EXPECT_EQ(ahead.sungLately[2], (SungLately{u"6"_s, 6}));
     const QString details = ahead.details();

@@ -9,7 +9,7 @@
 namespace mivanta {
 namespace {
 
-ItemSlides slidesOf(const ItemWords& words, const std::vector<Output>& outputs) {
+ItemSlides momentSlides(const ItemWords& words, const std::vector<Output>& outputs) {
     Service service;
     service.theme = samples::theme();
     const Item item{ItemId::create(), words};
@@ -26,7 +26,7 @@ SlideObject figuresOf(const Scene& scene) {
 }
 
 TEST(PictureItems, AreASlideAPictureInItsPlaceOfTheBackdrop) {
-    const ItemSlides slides = slidesOf(harbours(), usualOutputs());
+    const ItemSlides slides = momentSlides(harbours(), usualOutputs());
     ASSERT_EQ(slides.steps.size(), 3U);
     const auto scenes = scenesAt(slides, slides.steps[1].position);
     EXPECT_EQ(scenes[0].look.backdrop.kind, BackdropKind::Picture);
@@ -40,7 +40,7 @@ TEST(PictureItems, AnOutputThatInsistsOnItsBackdropKeepsIt) {
     Output stream;
     stream.name = u"stream"_s;
     stream.insists = {LookGroup::Backdrop};
-    const ItemSlides slides = slidesOf(harbours(), {stream});
+    const ItemSlides slides = momentSlides(harbours(), {stream});
     EXPECT_NE(scenesAt(slides, {})[0].look.backdrop.picture, u"a.png"_s);
 }
 
@@ -48,7 +48,7 @@ TEST(PictureItems, CaptionsAreWordsWhenTheyAreShown) {
     PictureItem item = harbours();
     item.showsCaptions = true;
     item.pictures[1].caption.clear();
-    const ItemSlides slides = slidesOf(item, usualOutputs());
+    const ItemSlides slides = momentSlides(item, usualOutputs());
     EXPECT_EQ(scenesAt(slides, slides.steps[0].position)[0].rows[0].text, u"Dawn"_s);
     EXPECT_TRUE(scenesAt(slides, slides.steps[1].position)[0].rows.empty());
 }
@@ -59,7 +59,7 @@ TEST(PictureItems, PartsOfTheSameNameAreToldApart) {
 }
 
 TEST(Pauses, ShowTheBackdropAndTellTheStage) {
-    const ItemSlides slides = slidesOf(PauseItem{u"Silence"_s}, usualOutputs());
+    const ItemSlides slides = momentSlides(PauseItem{u"Silence"_s}, usualOutputs());
     ASSERT_EQ(slides.steps.size(), 1U);
     const auto scenes = scenesAt(slides, {});
     EXPECT_TRUE(scenes[0].rows.empty());
@@ -75,7 +75,7 @@ TEST(Notes, HaveNoSlidesAndAreNotRun) {
 }
 
 TEST(Countdowns, WordsStandOverTheFiguresInTheirBox) {
-    const ItemSlides slides = slidesOf(CountdownItem{u"We begin in"_s, QTime(10, 30)}, usualOutputs());
+    const ItemSlides slides = momentSlides(CountdownItem{u"We begin in"_s, QTime(10, 30)}, usualOutputs());
     for (const Scene& scene : scenesAt(slides, {})) {
         const SlideObject figures = figuresOf(scene);
         EXPECT_EQ(figures.kind, ObjectKind::Countdown);
@@ -86,7 +86,7 @@ TEST(Countdowns, WordsStandOverTheFiguresInTheirBox) {
 }
 
 TEST(Countdowns, ForAWhileBeginWhenTheyAreTaken) {
-    const ItemSlides slides = slidesOf(CountdownItem{{}, std::nullopt, 90}, usualOutputs());
+    const ItemSlides slides = momentSlides(CountdownItem{{}, std::nullopt, 90}, usualOutputs());
     const auto scenes = scenesAt(slides, {});
     EXPECT_EQ(secondsLeft(figuresOf(scenes[0]), QTime(8, 0)), 90);
     const SlideObject running = figuresOf(startedAt(scenes, QTime(10, 0))[0]);

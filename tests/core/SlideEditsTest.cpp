@@ -17,7 +17,7 @@ Output outputOf(OutputKind kind) {
     return output;
 }
 
-ItemSlides slidesOf(const ItemContent& content, OutputKind kind = OutputKind::Hall) {
+ItemSlides contentSlides(const ItemContent& content, OutputKind kind = OutputKind::Hall) {
     EvenMeasures measures;
     return slidesFor(content, {outputOf(kind)}, plainChain(samples::theme(), {}), measures);
 }
@@ -80,7 +80,7 @@ TEST(SlideEdits, AReplacedSlideIsStillNamedByWhatItReplaced) {
     content.parts[0].lines[1].breakBefore = true; // the slide of A2 and A3
     SlideEdits edits;
     edits.setWords({u"A"_s, 1, 1, 2}, u"something else"_s);
-    const ItemSlides slides = slidesOf(withEdits(content, edits));
+    const ItemSlides slides = contentSlides(withEdits(content, edits));
     EXPECT_EQ(slidePlace(slides.content, slides.outputs[0].slides[1]), (SlidePlace{u"A"_s, 1, 1, 2}));
 }
 
@@ -134,11 +134,11 @@ TEST(SlideEdits, SlidesOfOneLongLineCannotBeToldApartByTheirLines) {
     content.parts = {part};
     content.entries = {{0, 1, 1, {}}};
     content.isProse = true;
-    const ItemSlides slides = slidesOf(content);
+    const ItemSlides slides = contentSlides(content);
     ASSERT_GT(slides.outputs[0].slides.size(), 1U);
     for (int s = 0; s < int(slides.outputs[0].slides.size()); ++s)
         EXPECT_TRUE(sharesLines(slides.outputs[0], s));
-    const ItemSlides song = slidesOf(letters());
+    const ItemSlides song = contentSlides(letters());
     for (int s = 0; s < int(song.outputs[0].slides.size()); ++s)
         EXPECT_FALSE(sharesLines(song.outputs[0], s));
 }

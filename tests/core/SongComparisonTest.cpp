@@ -9,7 +9,7 @@
 namespace mivanta {
 namespace {
 
-using Kind = ComparedRow::Kind;
+using RowKind = ComparedRow::Kind;
 using What = ComparedRow::What;
 
 Song songOf(const QStringList& lines) {
@@ -53,7 +53,7 @@ TEST(SongComparison, ChordsAreShownWhereOnlyTheyDiffer) {
     const auto rows = compareSongs(left, right);
     EXPECT_EQ(rows.back().left, u"[G]Morning"_s);
     EXPECT_EQ(rows.back().right, u"[A]Morning"_s);
-    EXPECT_EQ(rows.back().kind, Kind::Changed);
+    EXPECT_EQ(rows.back().kind, RowKind::Changed);
 }
 
 TEST(SongComparison, DetailsStandByName) {
@@ -64,7 +64,7 @@ TEST(SongComparison, DetailsStandByName) {
     right.copyright = u"Quay Press"_s;
     QStringList told;
     for (const ComparedRow& row : compareSongs(left, right))
-        if (row.what == What::Detail && row.kind != Kind::Same)
+        if (row.what == What::Detail && row.kind != RowKind::Same)
             told << row.name + u'=' + row.left + u'/' + row.right;
     EXPECT_EQ(told, (QStringList{u"Copyright=/Quay Press"_s, u"Key=D/G"_s}));
 }
@@ -85,7 +85,7 @@ TEST(SongComparison, SongsBeyondMeasureAreStillCompared) {
 QStringList column(const std::vector<ComparedRow>& rows, bool left) {
     QStringList texts;
     for (const ComparedRow& row : rows)
-        if (row.what != What::Detail && row.kind != (left ? Kind::OnlyRight : Kind::OnlyLeft))
+        if (row.what != What::Detail && row.kind != (left ? RowKind::OnlyRight : RowKind::OnlyLeft))
             texts << (left ? row.left : row.right);
     return texts;
 }
@@ -93,7 +93,7 @@ QStringList column(const std::vector<ComparedRow>& rows, bool left) {
 RC_GTEST_PROP(SongComparison, ASongIsLikeItself, ()) {
     const Song song = *samples::anySong();
     for (const ComparedRow& row : compareSongs(song, song))
-        RC_ASSERT(row.kind == Kind::Same);
+        RC_ASSERT(row.kind == RowKind::Same);
 }
 
 RC_GTEST_PROP(SongComparison, EachSideIsComplete, ()) {
@@ -109,7 +109,7 @@ RC_GTEST_PROP(SongComparison, EachSideIsComplete, ()) {
     RC_ASSERT(column(rows, true) == column(compareSongs(a, a), true));
     RC_ASSERT(column(rows, false) == column(compareSongs(b, b), true));
     for (const ComparedRow& row : rows) {
-        RC_ASSERT((row.kind == Kind::Same) == (row.left == row.right));
+        RC_ASSERT((row.kind == RowKind::Same) == (row.left == row.right));
         for (const TextSpan& mark : row.leftMarks)
             RC_ASSERT((mark.from >= 0 && mark.length > 0 && mark.from + mark.length <= row.left.size()));
         for (const TextSpan& mark : row.rightMarks)

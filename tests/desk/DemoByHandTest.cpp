@@ -21,7 +21,7 @@ struct DemoLine {
     const char16_t* title; ///< "# …" = a heading
 };
 
-constexpr DemoLine kDemo[]{
+constexpr DemoLine kDemoOrder[]{
     {nullptr, u"# Gathering"},
     {u"welcome at the har", u"Words of welcome at the harbour"},
     {u"morning over", u"Morning over Quillhaven"},
@@ -144,7 +144,7 @@ protected:
 
 TEST_F(DemoByHand, KeysAloneAndDragsAloneMakeTheSameFile) {
     nameByKeys();
-    for (const DemoLine& line : kDemo) {
+    for (const DemoLine& line : kDemoOrder) {
         const auto count = titles().size();
         if (const QString heading = headingOf(line); !heading.isEmpty()) {
             answers->typed = heading;
@@ -168,7 +168,7 @@ TEST_F(DemoByHand, KeysAloneAndDragsAloneMakeTheSameFile) {
     session->document().setPlace(u"Quillhaven Harbour Chapel"_s);
     // Everything but the headings from the last to the first, each dropped before the others.
     int count = 0;
-    for (auto line = std::rbegin(kDemo); line != std::rend(kDemo); ++line) {
+    for (auto line = std::rbegin(kDemoOrder); line != std::rend(kDemoOrder); ++line) {
         if (!headingOf(*line).isEmpty())
             continue;
         dropAt(isPictures(*line) ? filesToDrag(pictureFiles()) : results()->model()->mimeData({find(*line)}),
@@ -177,7 +177,7 @@ TEST_F(DemoByHand, KeysAloneAndDragsAloneMakeTheSameFile) {
     }
     // The headings as lines from elsewhere, where they belong.
     int row = 0;
-    for (const DemoLine& line : kDemo) {
+    for (const DemoLine& line : kDemoOrder) {
         if (!headingOf(line).isEmpty()) {
             auto* text = new QMimeData;
             text->setText(QString::fromUtf16(line.title));
@@ -203,7 +203,7 @@ TEST_F(DemoByHand, KeysAloneAndDragsAloneMakeTheSameFile) {
 
     EXPECT_EQ(withoutIds(folder.filePath(u"keys.mivanta"_s)),
               withoutIds(folder.filePath(u"drags.mivanta"_s)));
-    EXPECT_EQ(titles().size(), qsizetype(std::size(kDemo)));
+    EXPECT_EQ(titles().size(), qsizetype(std::size(kDemoOrder)));
 }
 
 } // namespace

@@ -3,6 +3,7 @@
 #include "desk/library/ImportModel.h"
 #include "support/Samples.h"
 #include "support/Text.h"
+#include "support/WaitUntil.h"
 #include <QLabel>
 #include <QMimeData>
 #include <QPainter>
@@ -32,10 +33,6 @@ protected:
                          [this](const std::vector<FindPick>& picks) { chosen = picks; });
         QObject::connect(panel.get(), &FindPanel::opened,
                          [this](const FindPick& pick) { opened.push_back(pick); });
-    }
-    template <typename Condition>
-    bool waitUntil(Condition condition) {
-        return QTest::qWaitFor(condition, 10'000);
     }
     [[nodiscard]] QStringList titles() const {
         QStringList result;

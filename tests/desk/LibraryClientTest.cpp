@@ -4,6 +4,7 @@
 #include "desk/app/Sender.h"
 #include "support/Samples.h"
 #include "support/Text.h"
+#include "support/WaitUntil.h"
 #include <QTemporaryDir>
 #include <QTest>
 #include <gtest/gtest.h>
@@ -19,10 +20,6 @@ protected:
         QObject::connect(client.get(), &LibraryClient::changed, [this] { ++changes; });
         client->open();
         ASSERT_TRUE(waitUntil([&] { return client->isOpen(); }));
-    }
-    template <typename Condition>
-    bool waitUntil(Condition condition) {
-        return QTest::qWaitFor(condition, 10'000);
     }
     Song saved(const QString& title) {
         std::optional<Song> result;

@@ -102,6 +102,28 @@ TEST_F(Moments, APauseIsNamedOnTheSheet) {
     EXPECT_TRUE(session->document().undoStack().undoText().contains(u"renaming"_s));
 }
 
+TEST_F(Moments, ANameThatIsBeingTypedStaysWhileTheServiceChanges) {
+    choose(u"add-pause"_s);
+    const auto field = [&] { return sheet->view()->findChild<QLineEdit*>(); };
+    const auto typeWhile = [&](const QString& name, const std::function<void()>& change) {
+        sheet->view()->setFocus();
+        press(Qt::Key_F2);
+        ASSERT_TRUE(waitUntil([&] { return field() && QApplication::focusWidget() == field(); }));
+        field()->selectAll();
+        type(name.first(3));
+        change();
+        QCoreApplication::processEvents();
+        ASSERT_TRUE(field()) << "what was typed is gone";
+        type(name.mid(3) + u'\n');
+        EXPECT_TRUE(waitUntil([&] { return titles().last() == name; })) << titles().last().toStdString();
+        EXPECT_TRUE(waitUntil([&] { return !field(); }));
+    };
+    typeWhile(u"Silence"_s, [&] { session->document().setTitle(u"Evening"_s); });
+    session->document().insert(0, songItem(samples::harbourSong(u"One"_s)));
+    sheet->select(last().id);
+    typeWhile(u"Quiet"_s, [&] { session->document().setTitle(u"Morning"_s); });
+}
+
 TEST_F(Moments, PicturesAreASetThatIsPutInOrder) {
     answers->files = {picture(u"dawn.png"_s), picture(u"dusk.png"_s, Qt::red),
                       picture(u"night.png"_s, Qt::black)};

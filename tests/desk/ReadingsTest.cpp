@@ -93,7 +93,7 @@ TEST_F(Readings, WhatIsOfferedChangesNoMoreWhileItIsLookedAt) {
     set("backdrop.colour", Colour{210, 200, 160, 255});
     QStringList first;
     bool isTold = false;
-    QObject::connect(&session->contrasts(), &Contrasts::measured, window, [&] { isTold = true; });
+    QObject::connect(&session->contrasts(), &Contrasts::measured, window.get(), [&] { isTold = true; });
     ASSERT_TRUE(waitUntil(
         [&] {
             if (first.isEmpty())

@@ -3,6 +3,7 @@
 #include "formats/ServiceFile.h"
 #include "support/Samples.h"
 #include "support/Text.h"
+#include "support/WaitUntil.h"
 #include <QJsonDocument>
 #include <QTemporaryDir>
 #include <QTest>
@@ -25,10 +26,6 @@ QByteArray contentOf(const ServiceDocument& document) {
 
 class Document : public ::testing::Test {
 protected:
-    template <typename Condition>
-    bool waitUntil(Condition condition) {
-        return QTest::qWaitFor(condition, 10'000);
-    }
     bool save(const QString& path) {
         bool done = false;
         QString problem;

@@ -11,9 +11,9 @@
 #include "store/Settings.h"
 #include "support/Golden.h"
 #include "support/Text.h"
+#include "support/WaitUntil.h"
 #include <QApplication>
 #include <QDir>
-#include <QElapsedTimer>
 #include <QKeyEvent>
 #include <QLabel>
 #include <QPrinter>
@@ -152,11 +152,6 @@ protected:
         session.reset();
         open();
         ASSERT_TRUE(waitUntil([&] { return window->notices()->text().contains(u"not saved last time"_s); }));
-    }
-
-    template <typename Condition>
-    bool waitUntil(Condition condition, int milliseconds = 10'000) {
-        return QTest::qWaitFor(condition, milliseconds);
     }
 
     void importDemo() {

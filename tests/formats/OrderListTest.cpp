@@ -9,7 +9,7 @@ namespace mivanta {
 namespace {
 
 /// "label|words|leader|seconds"; headings begin with "#".
-QStringList read(const QString& text) {
+QStringList linesRead(const QString& text) {
     QStringList lines;
     for (const OrderLine& line : orderLinesOf(text))
         lines << (line.kind == OrderLine::Kind::Heading
@@ -33,7 +33,7 @@ TEST(OrderList, AnEmailIsReadLineByLine) {
                          "Closing song: TBC\n"
                          "-- \n"
                          "Maren\n"_s;
-    EXPECT_EQ(read(mail),
+    EXPECT_EQ(linesRead(mail),
               (QStringList{u"#Gathering"_s, u"Opening song|Lantern on the Water|Maren|"_s, u"|Every Tide||"_s,
                            u"#THE WORD"_s, u"|Luke 5:1-11 (Ole, 3 min)||"_s, u"|Sermon|Pia|1200"_s,
                            u"Song after it|||"_s, u"#Sending"_s, u"Closing song|||"_s}));
@@ -41,24 +41,24 @@ TEST(OrderList, AnEmailIsReadLineByLine) {
 }
 
 TEST(OrderList, EmptyBracketsAreWords) {
-    EXPECT_EQ(read(u"( )"_s), QStringList{u"|( )||"_s});
-    EXPECT_EQ(read(u"Every Tide ( )"_s), QStringList{u"|Every Tide ( )||"_s});
+    EXPECT_EQ(linesRead(u"( )"_s), QStringList{u"|( )||"_s});
+    EXPECT_EQ(linesRead(u"Every Tide ( )"_s), QStringList{u"|Every Tide ( )||"_s});
 }
 
 TEST(OrderList, ATableIsReadByItsColumnNamesInAnyOrder) {
     const QStringList expected{u"#Gathering"_s, u"Song|Every Tide, again|Maren|240"_s};
-    EXPECT_EQ(read(u"time,length,title,kind,leader,note\n,,Gathering,Heading,,\n"
-                   "10:30,about 4 min,\"Every Tide, again\",Song,Maren,softly\n"_s),
+    EXPECT_EQ(linesRead(u"time,length,title,kind,leader,note\n,,Gathering,Heading,,\n"
+                        "10:30,about 4 min,\"Every Tide, again\",Song,Maren,softly\n"_s),
               expected);
-    EXPECT_EQ(read(u"Who;What;Type;Minutes\n;Gathering;heading;\nMaren;Every Tide, again;Song;4\n"_s),
+    EXPECT_EQ(linesRead(u"Who;What;Type;Minutes\n;Gathering;heading;\nMaren;Every Tide, again;Song;4\n"_s),
               expected);
-    EXPECT_EQ(read(u"Title\tLeader\nEvery Tide\tMaren\n\t\n"_s), QStringList{u"|Every Tide|Maren|"_s});
+    EXPECT_EQ(linesRead(u"Title\tLeader\nEvery Tide\tMaren\n\t\n"_s), QStringList{u"|Every Tide|Maren|"_s});
 }
 
 TEST(OrderList, CommasInAnEmailMakeNoTable) {
-    EXPECT_EQ(read(u"Words of welcome, by the door\nSalt and Bread, twice\n"_s).size(), 2);
-    EXPECT_TRUE(read(u""_s).isEmpty());
-    EXPECT_TRUE(read(u"\n\n--\nsignature"_s).isEmpty());
+    EXPECT_EQ(linesRead(u"Words of welcome, by the door\nSalt and Bread, twice\n"_s).size(), 2);
+    EXPECT_TRUE(linesRead(u""_s).isEmpty());
+    EXPECT_TRUE(linesRead(u"\n\n--\nsignature"_s).isEmpty());
 }
 
 RC_GTEST_PROP(OrderList, AnythingIsReadAndWhatIsReadWasWritten, ()) {

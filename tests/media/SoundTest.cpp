@@ -3,9 +3,9 @@
 #include "media/Mpv.h"
 #include "media/SoundVoice.h"
 #include "support/Text.h"
+#include "support/WaitUntil.h"
 #include <QCoreApplication>
 #include <QDir>
-#include <QElapsedTimer>
 #include <QFile>
 #include <QTcpServer>
 #include <QTemporaryDir>
@@ -29,14 +29,6 @@ protected:
         QFile in(path);
         EXPECT_TRUE(in.open(QIODevice::ReadOnly));
         return in.readAll();
-    }
-    template <typename Condition>
-    static bool waitUntil(Condition condition) {
-        QElapsedTimer time;
-        time.start();
-        while (!condition() && time.elapsed() < 30'000)
-            QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 10);
-        return condition();
     }
     QTemporaryDir folder;
 };

@@ -7,7 +7,7 @@
 namespace mivanta {
 namespace {
 
-const QSize kSize(48, 27);
+const QSize kTurnedSize(48, 27);
 
 QColor anyColor(bool opaque) {
     const auto channel = [] { return *rc::gen::inRange(0, 256); };
@@ -18,8 +18,8 @@ LayerPart anyPart() {
     if (*rc::gen::inRange(0, 4) == 0)
         return {};
     const QSize size(*rc::gen::inRange(1, 30), *rc::gen::inRange(1, 20));
-    const QPoint at(*rc::gen::inRange(0, kSize.width() - size.width() + 1),
-                    *rc::gen::inRange(0, std::max(1, kSize.height() - size.height() + 1)));
+    const QPoint at(*rc::gen::inRange(0, kTurnedSize.width() - size.width() + 1),
+                    *rc::gen::inRange(0, std::max(1, kTurnedSize.height() - size.height() + 1)));
     LayerPart part{QImage(size, QImage::Format_ARGB32_Premultiplied), at};
     part.image.fill(anyColor(false));
     return part;
@@ -28,7 +28,7 @@ LayerPart anyPart() {
 BehindPtr anyBehind(const QByteArray& key) {
     auto layer = std::make_shared<BehindLayer>();
     layer->key = key;
-    layer->image = QImage(kSize, QImage::Format_RGB32);
+    layer->image = QImage(kTurnedSize, QImage::Format_RGB32);
     layer->image.fill(anyColor(true));
     layer->layer = layer->image;
     return layer;
@@ -40,7 +40,7 @@ FramePtr anyFrame(const QByteArray& key, const BehindPtr& behind, const std::vec
     frame->key = key;
     frame->behind = behind;
     frame->words = anyPart();
-    QImage front(kSize, QImage::Format_ARGB32_Premultiplied);
+    QImage front(kTurnedSize, QImage::Format_ARGB32_Premultiplied);
     front.fill(Qt::transparent);
     {
         QPainter painter(&front);
@@ -92,8 +92,8 @@ QImage atRest(const Frame& frame) {
     return image;
 }
 
-QImage painted(const Turning& turning, int elapsed, const QImage& over = {}, const QRect& part = {}) {
-    QImage image = over.isNull() ? QImage(kSize, QImage::Format_RGB32) : over.copy();
+QImage paintedOver(const Turning& turning, int elapsed, const QImage& over = {}, const QRect& part = {}) {
+    QImage image = over.isNull() ? QImage(kTurnedSize, QImage::Format_RGB32) : over.copy();
     QPainter painter(&image);
     if (!part.isNull())
         painter.setClipRect(part);
@@ -120,19 +120,19 @@ Case anyCase() {
 RC_GTEST_PROP(AnyTurning, EndsWithTheNewPicture, ()) {
     const Case made = anyCase();
     const int end = made.turning.duration();
-    RC_ASSERT(difference(painted(made.turning, end), atRest(*made.to), 3).worstShare == 0);
-    RC_ASSERT(difference(painted(made.turning, end + 5000), atRest(*made.to), 3).worstShare == 0);
+    RC_ASSERT(difference(paintedOver(made.turning, end), atRest(*made.to), 3).worstShare == 0);
+    RC_ASSERT(difference(paintedOver(made.turning, end + 5000), atRest(*made.to), 3).worstShare == 0);
 }
 
 RC_GTEST_PROP(AnyTurning, WhatIsDrawnInPartsIsWhatIsDrawnWhole, ()) {
     // The player draws only what may have changed; the screen must be as if it had drawn everything.
     const Case made = anyCase();
-    QImage screen = painted(made.turning, 0);
+    QImage screen = paintedOver(made.turning, 0);
     int before = 0;
     for (int at = *rc::gen::inRange(1, 60); at < made.turning.duration() + 60; at += 37) {
-        screen = painted(made.turning, at, screen, made.turning.changedSince(before));
+        screen = paintedOver(made.turning, at, screen, made.turning.changedSince(before));
         before = at;
-        RC_ASSERT(difference(screen, painted(made.turning, at), 1).worstShare == 0);
+        RC_ASSERT(difference(screen, paintedOver(made.turning, at), 1).worstShare == 0);
     }
 }
 
@@ -141,7 +141,7 @@ RC_GTEST_PROP(AnyTurning, WhatIsFrozenIsWhatWasSeen, ()) {
     RC_PRE(made.turning.duration() > 0);
     const int at = *rc::gen::inRange(0, made.turning.duration() + 1);
     const FramePtr frozen = made.turning.frozen(at);
-    RC_ASSERT(difference(atRest(*frozen), painted(made.turning, at), 4).worstShare == 0);
+    RC_ASSERT(difference(atRest(*frozen), paintedOver(made.turning, at), 4).worstShare == 0);
 }
 
 } // namespace

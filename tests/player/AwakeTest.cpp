@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "player/Awake.h"
 #include "support/Text.h"
+#include "support/WaitUntil.h"
 #include <QCoreApplication>
 #include <QDBusConnection>
-#include <QElapsedTimer>
 #include <QProcess>
 #include <gtest/gtest.h>
 
@@ -27,15 +27,6 @@ public:
     QList<uint> held;
     uint last = 40;
 };
-
-template <typename Condition>
-bool waitUntil(Condition condition) {
-    QElapsedTimer time;
-    time.start();
-    while (!condition() && time.elapsed() < 10'000)
-        QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 20);
-    return condition();
-}
 
 TEST(Awake, KeepsTheScreenSaverAwayWhileItIsOn) {
     QProcess bus;

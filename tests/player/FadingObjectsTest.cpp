@@ -11,7 +11,7 @@
 namespace mivanta {
 namespace {
 
-const QSize kSize(320, 180);
+const QSize kFadingSize(320, 180);
 
 SlideObject disc(int fadeIn, int fadeOut, bool inFront = true) {
     SlideObject object;
@@ -28,7 +28,7 @@ const QPoint kOnDisc(int(0.8 * 320), int(0.25 * 180));
 Scene sceneWith(std::vector<SlideObject> objects, const QString& words = {}) {
     Scene scene;
     scene.output = u"hall"_s;
-    scene.size = kSize;
+    scene.size = kFadingSize;
     scene.fontSize = 20;
     scene.look.backdrop.colour = {0, 0, 100, 255};
     if (!words.isEmpty())
@@ -46,7 +46,7 @@ Transition fade(int ms) {
 class FadingObjects : public ::testing::Test {
 protected:
     FramePtr drawn(const Scene& scene) {
-        FramePtr made = frames.get(scene, kSize);
+        FramePtr made = frames.get(scene, kFadingSize);
         const auto connection =
             QObject::connect(&frames, &PreparedFrames::ready, [&](const FramePtr& frame) { made = frame; });
         QElapsedTimer time;
@@ -57,7 +57,7 @@ protected:
         return made;
     }
     static QImage painted(const Turning& turning, int elapsed) {
-        QImage image(kSize, QImage::Format_RGB32);
+        QImage image(kFadingSize, QImage::Format_RGB32);
         QPainter painter(&image);
         turning.paint(painter, {}, elapsed);
         return image;

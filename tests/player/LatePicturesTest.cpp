@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "player/OutputPicture.h"
 #include "support/Text.h"
+#include "support/WaitUntil.h"
 #include <QCoreApplication>
-#include <QElapsedTimer>
 #include <QTemporaryDir>
 #include <fcntl.h>
 #include <gtest/gtest.h>
@@ -49,15 +49,6 @@ protected:
         picture.paint(painter, image.rect());
         return image.pixel(5, 5);
     }
-    template <typename Condition>
-    static bool waitUntil(Condition condition, int ms = 10'000) {
-        QElapsedTimer time;
-        time.start();
-        while (!condition() && time.elapsed() < ms)
-            QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 20);
-        return condition();
-    }
-
     QTemporaryDir folder;
     QTemporaryDir cache;
     PreparedFrames frames;

@@ -2,7 +2,7 @@
 #include "player/OutputSet.h"
 #include "player/PreparedFrames.h"
 #include "support/Text.h"
-#include <QElapsedTimer>
+#include "support/WaitUntil.h"
 #include <QGuiApplication>
 #include <QScreen>
 #include <QWindow>
@@ -19,22 +19,13 @@ Output output(const QString& name, PlaceKind place = PlaceKind::Automatic) {
     return result;
 }
 
-Scene scene(const QString& words) {
+Scene sceneOf(const QString& words) {
     Scene result;
     result.output = u"hall"_s;
     result.size = {640, 360};
     result.fontSize = 30;
     result.rows = {{words, {}}};
     return result;
-}
-
-template <typename Condition>
-bool waitUntil(Condition condition) {
-    QElapsedTimer time;
-    time.start();
-    while (!condition() && time.elapsed() < 5000)
-        QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 10);
-    return condition();
 }
 
 int openWindows() {
@@ -117,27 +108,27 @@ protected:
 };
 
 TEST_F(Frames, AreDrawnOnceAndRemembered) {
-    EXPECT_EQ(frames.get(scene(u"one"_s), {640, 360}), nullptr);
-    static_cast<void>(frames.get(scene(u"one"_s), {640, 360})); // asked again while it is drawn
+    EXPECT_EQ(frames.get(sceneOf(u"one"_s), {640, 360}), nullptr);
+    static_cast<void>(frames.get(sceneOf(u"one"_s), {640, 360})); // asked again while it is drawn
     ASSERT_TRUE(waitUntil([&] { return ready.size() == 1; }));
-    const FramePtr frame = frames.get(scene(u"one"_s), {640, 360});
+    const FramePtr frame = frames.get(sceneOf(u"one"_s), {640, 360});
     ASSERT_TRUE(frame);
     EXPECT_EQ(frame->behind->image.size(), QSize(640, 360));
     EXPECT_FALSE(frame->small.isNull());
-    EXPECT_EQ(frames.get(scene(u"one"_s), {640, 360}), frame);
+    EXPECT_EQ(frames.get(sceneOf(u"one"_s), {640, 360}), frame);
     EXPECT_EQ(ready.size(), 1);
 }
 
 TEST_F(Frames, WhatIsPreparedIsThereWhenItIsAskedFor) {
-    frames.prepare(scene(u"next"_s), {640, 360});
+    frames.prepare(sceneOf(u"next"_s), {640, 360});
     ASSERT_TRUE(waitUntil([&] { return ready.size() == 1; }));
-    EXPECT_NE(frames.get(scene(u"next"_s), {640, 360}), nullptr);
+    EXPECT_NE(frames.get(sceneOf(u"next"_s), {640, 360}), nullptr);
 }
 
 TEST_F(Frames, AnOutputWithoutAWindowGetsTheSmallPictureOnly) {
-    frames.prepare(scene(u"small"_s), {});
+    frames.prepare(sceneOf(u"small"_s), {});
     ASSERT_TRUE(waitUntil([&] { return ready.size() == 1; }));
-    const FramePtr frame = frames.get(scene(u"small"_s), {});
+    const FramePtr frame = frames.get(sceneOf(u"small"_s), {});
     ASSERT_TRUE(frame);
     EXPECT_EQ(frame->behind, nullptr);
     EXPECT_FALSE(frame->small.isNull());
@@ -145,31 +136,31 @@ TEST_F(Frames, AnOutputWithoutAWindowGetsTheSmallPictureOnly) {
 
 TEST_F(Frames, WhatIsWaitedForGoesBeforeWhatIsDrawnAhead) {
     for (int i = 0; i < 12; ++i)
-        frames.prepare(scene(u"ahead %1"_s.arg(i)), {640, 360});
-    static_cast<void>(frames.get(scene(u"now"_s), {640, 360}));
-    const QByteArray now = PreparedFrames::keyOf(scene(u"now"_s), {640, 360});
+        frames.prepare(sceneOf(u"ahead %1"_s.arg(i)), {640, 360});
+    static_cast<void>(frames.get(sceneOf(u"now"_s), {640, 360}));
+    const QByteArray now = PreparedFrames::keyOf(sceneOf(u"now"_s), {640, 360});
     ASSERT_TRUE(waitUntil([&] { return ready.contains(now); }));
     EXPECT_LT(ready.indexOf(now), 12);
 }
 
 TEST_F(Frames, WhatIsNotWantedAnyMoreIsNotDrawn) {
     for (int i = 0; i < 40; ++i)
-        frames.prepare(scene(u"old %1"_s.arg(i)), {640, 360});
+        frames.prepare(sceneOf(u"old %1"_s.arg(i)), {640, 360});
     EXPECT_GE(frames.waiting(), 39u);
     frames.prepareNoMore();
-    frames.prepare(scene(u"new"_s), {640, 360});
-    const QByteArray wanted = PreparedFrames::keyOf(scene(u"new"_s), {640, 360});
+    frames.prepare(sceneOf(u"new"_s), {640, 360});
+    const QByteArray wanted = PreparedFrames::keyOf(sceneOf(u"new"_s), {640, 360});
     ASSERT_TRUE(waitUntil([&] { return ready.contains(wanted); }));
     EXPECT_LE(ready.size(), 2); // the one that was being drawn, and this
     EXPECT_EQ(frames.waiting(), 0u);
 }
 
 TEST_F(Frames, KeysTellScenesAndSizesApart) {
-    const QByteArray key = PreparedFrames::keyOf(scene(u"a"_s), {640, 360});
-    EXPECT_EQ(key, PreparedFrames::keyOf(scene(u"a"_s), {640, 360}));
-    EXPECT_NE(key, PreparedFrames::keyOf(scene(u"b"_s), {640, 360}));
-    EXPECT_NE(key, PreparedFrames::keyOf(scene(u"a"_s), {320, 180}));
-    Scene black = scene(u"a"_s);
+    const QByteArray key = PreparedFrames::keyOf(sceneOf(u"a"_s), {640, 360});
+    EXPECT_EQ(key, PreparedFrames::keyOf(sceneOf(u"a"_s), {640, 360}));
+    EXPECT_NE(key, PreparedFrames::keyOf(sceneOf(u"b"_s), {640, 360}));
+    EXPECT_NE(key, PreparedFrames::keyOf(sceneOf(u"a"_s), {320, 180}));
+    Scene black = sceneOf(u"a"_s);
     black.curtain = Curtain::Black;
     EXPECT_NE(key, PreparedFrames::keyOf(black, {640, 360}));
 }

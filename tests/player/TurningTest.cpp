@@ -10,12 +10,12 @@
 namespace mivanta {
 namespace {
 
-const QSize kSize(64, 36);
+const QSize kLayerSize(64, 36);
 
 BehindPtr behind(const QByteArray& key, QColor colour) {
     auto layer = std::make_shared<BehindLayer>();
     layer->key = key;
-    layer->image = QImage(kSize, QImage::Format_RGB32);
+    layer->image = QImage(kLayerSize, QImage::Format_RGB32);
     layer->image.fill(colour);
     layer->layer = layer->image.convertToFormat(QImage::Format_ARGB32_Premultiplied);
     return layer;
@@ -41,7 +41,7 @@ Transition transition(TransitionKind kind, int ms = 100) {
 }
 
 QImage painted(const Turning& turning, int elapsed) {
-    QImage image(kSize, QImage::Format_RGB32);
+    QImage image(kLayerSize, QImage::Format_RGB32);
     image.fill(Qt::magenta);
     QPainter painter(&image);
     turning.paint(painter, {}, elapsed);

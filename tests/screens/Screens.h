@@ -5,6 +5,7 @@
 #include "store/Settings.h"
 #include "support/Golden.h"
 #include "support/Text.h"
+#include "support/WaitUntil.h"
 #include <QDir>
 #include <QElapsedTimer>
 #include <QFile>
@@ -27,19 +28,6 @@ inline void pass(int milliseconds) {
     time.start();
     while (time.elapsed() < milliseconds)
         QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 10);
-}
-
-template <typename Condition>
-bool waitUntil(Condition condition, int milliseconds = 30'000) {
-    QElapsedTimer time;
-    time.start();
-    while (time.elapsed() < milliseconds) {
-        if (condition())
-            return true;
-        QCoreApplication::processEvents(QEventLoop::AllEvents, 5);
-        QThread::msleep(5);
-    }
-    return condition();
 }
 
 /// Processes of a program that work on the folder.

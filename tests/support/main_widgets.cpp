@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/base/LeavableWork.h"
 #include "desk/parts/Style.h"
 #include "media/Mpv.h"
 #include "render/Fonts.h"
@@ -15,5 +16,8 @@ int main(int argc, char** argv) {
     QApplication::setOrganizationName(QStringLiteral("mivanta-test"));
     mivanta::loadShippedFonts();
     mivanta::applyStyle(app);
-    return RUN_ALL_TESTS();
+    const int result = RUN_ALL_TESTS();
+    if (mivanta::leftWorks() > 0)
+        std::_Exit(result); // before the application is gone, which it uses
+    return result;
 }

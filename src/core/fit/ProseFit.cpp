@@ -31,13 +31,13 @@ struct Unit {
     int lastRow = -1; // -1 = all
 };
 
-struct Segment {
+struct ProseSegment {
     std::vector<ProseLine> lines;
     std::vector<Unit> units;
 };
 
-std::vector<Segment> segmentsOf(const FitPart& part, const TextMeasure& measure) {
-    std::vector<Segment> segments;
+std::vector<ProseSegment> segmentsOf(const FitPart& part, const TextMeasure& measure) {
+    std::vector<ProseSegment> segments;
     bool startNew = true;
     for (const FitLine& line : part.lines) {
         startNew = startNew || line.breakBefore;
@@ -47,7 +47,7 @@ std::vector<Segment> segmentsOf(const FitPart& part, const TextMeasure& measure)
         if (startNew)
             segments.emplace_back();
         startNew = false;
-        Segment& segment = segments.back();
+        ProseSegment& segment = segments.back();
         const TextMeasure& own = line.measure ? *line.measure : measure;
         segment.lines.push_back({line.line, LineWrapper(line.words, own), std::nullopt});
         if (line.beside)
@@ -66,7 +66,7 @@ std::vector<Segment> segmentsOf(const FitPart& part, const TextMeasure& measure)
 
 class Setter {
 public:
-    Setter(Segment segment, double widthEm, const SlideRoom& room, bool balanced)
+    Setter(ProseSegment segment, double widthEm, const SlideRoom& room, bool balanced)
         : m_segment(std::move(segment)),
           m_width(widthEm),
           m_column(widthEm * (1 - kColumnGap) / 2),
@@ -260,7 +260,7 @@ private:
         }
     }
 
-    Segment m_segment;
+    ProseSegment m_segment;
     double m_width;  // em
     double m_column; // em, of one of two
     SlideRoom m_room;
@@ -274,10 +274,10 @@ FitResult fitProse(const std::vector<FitPart>& parts, const FitLimits& limits, c
     const int least = std::clamp(limits.smallestSize, 1, most);
     FitResult result{most, {}, {}};
     result.parts.resize(parts.size());
-    std::vector<std::vector<Segment>> segments;
+    std::vector<std::vector<ProseSegment>> segments;
     for (size_t p = 0; p < parts.size(); ++p) {
         segments.push_back(segmentsOf(parts[p], measure));
-        for (const Segment& segment : segments.back())
+        for (const ProseSegment& segment : segments.back())
             for (const ProseLine& line : segment.lines) {
                 const double column = line.beside ? (1 - kColumnGap) / 2 : 1;
                 const double widest =
@@ -293,7 +293,7 @@ FitResult fitProse(const std::vector<FitPart>& parts, const FitLimits& limits, c
     if (limits.rowHeight * result.size > limits.box.height())
         result.reason = {FitCause::TooNarrow, parts.empty() ? -1 : 0, -1};
     for (size_t p = 0; p < parts.size(); ++p)
-        for (Segment& segment : segments[p]) {
+        for (ProseSegment& segment : segments[p]) {
             const Setter setter(std::move(segment), limits.box.width() / result.size,
                                 SlideRoom::of(limits, result.size), !limits.fillsRows);
             auto slides = setter.slides();

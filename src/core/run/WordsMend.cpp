@@ -8,13 +8,13 @@ namespace mivanta {
 namespace {
 
 /// The stretch in which two texts differ, apart from what they begin and end with alike.
-struct Stretch {
+struct ChangedStretch {
     int from = 0;
     int removed = 0;
     QString inserted;
 };
 
-Stretch differenceOf(const QString& before, const QString& after) {
+ChangedStretch differenceOf(const QString& before, const QString& after) {
     const qsizetype shorter = std::min(before.size(), after.size());
     qsizetype head = 0;
     while (head < shorter && before[head] == after[head])
@@ -33,12 +33,12 @@ void mendLines(Part& part, const QString& words) {
     const QStringList after = words.split(u'\n');
     if (before.size() == after.size()) {
         for (qsizetype i = 0, at = 0; i < before.size(); at += after[i].size() + 1, ++i) {
-            const Stretch stretch = differenceOf(before[i], after[i]);
+            const ChangedStretch stretch = differenceOf(before[i], after[i]);
             if (stretch.removed > 0 || !stretch.inserted.isEmpty())
                 replaceText(alone, int(at) + stretch.from, stretch.removed, stretch.inserted);
         }
     } else {
-        const Stretch stretch = differenceOf(flatText(alone), words);
+        const ChangedStretch stretch = differenceOf(flatText(alone), words);
         replaceText(alone, stretch.from, stretch.removed, stretch.inserted);
     }
     part = std::move(alone.front());

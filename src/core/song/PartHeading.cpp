@@ -7,40 +7,40 @@ namespace mivanta {
 
 namespace {
 
-struct Known {
+struct KnownHeading {
     const char* name; ///< lower case, without spaces and hyphens
     PartKind kind;
 };
 
 constexpr std::array kKnown{
-    Known{"verse", PartKind::Verse},
-    Known{"stanza", PartKind::Verse},
-    Known{"strophe", PartKind::Verse},
-    Known{"vers", PartKind::Verse},
-    Known{"couplet", PartKind::Verse},
-    Known{"estrofa", PartKind::Verse},
-    Known{"kehrvers", PartKind::Chorus},
-    Known{"estribillo", PartKind::Chorus},
-    Known{"coro", PartKind::Chorus},
-    Known{"pont", PartKind::Bridge},
-    Known{"puente", PartKind::Bridge},
-    Known{"zwischenspiel", PartKind::Interlude},
-    Known{"vorspiel", PartKind::Intro},
-    Known{"chorus", PartKind::Chorus},
-    Known{"refrain", PartKind::Chorus},
-    Known{"prechorus", PartKind::PreChorus},
-    Known{"bridge", PartKind::Bridge},
-    Known{"middleeight", PartKind::Bridge},
-    Known{"intro", PartKind::Intro},
-    Known{"introduction", PartKind::Intro},
-    Known{"interlude", PartKind::Interlude},
-    Known{"instrumental", PartKind::Interlude},
-    Known{"solo", PartKind::Interlude},
-    Known{"tag", PartKind::Tag},
-    Known{"coda", PartKind::Tag},
-    Known{"ending", PartKind::Ending},
-    Known{"outro", PartKind::Ending},
-    Known{"end", PartKind::Ending},
+    KnownHeading{"verse", PartKind::Verse},
+    KnownHeading{"stanza", PartKind::Verse},
+    KnownHeading{"strophe", PartKind::Verse},
+    KnownHeading{"vers", PartKind::Verse},
+    KnownHeading{"couplet", PartKind::Verse},
+    KnownHeading{"estrofa", PartKind::Verse},
+    KnownHeading{"kehrvers", PartKind::Chorus},
+    KnownHeading{"estribillo", PartKind::Chorus},
+    KnownHeading{"coro", PartKind::Chorus},
+    KnownHeading{"pont", PartKind::Bridge},
+    KnownHeading{"puente", PartKind::Bridge},
+    KnownHeading{"zwischenspiel", PartKind::Interlude},
+    KnownHeading{"vorspiel", PartKind::Intro},
+    KnownHeading{"chorus", PartKind::Chorus},
+    KnownHeading{"refrain", PartKind::Chorus},
+    KnownHeading{"prechorus", PartKind::PreChorus},
+    KnownHeading{"bridge", PartKind::Bridge},
+    KnownHeading{"middleeight", PartKind::Bridge},
+    KnownHeading{"intro", PartKind::Intro},
+    KnownHeading{"introduction", PartKind::Intro},
+    KnownHeading{"interlude", PartKind::Interlude},
+    KnownHeading{"instrumental", PartKind::Interlude},
+    KnownHeading{"solo", PartKind::Interlude},
+    KnownHeading{"tag", PartKind::Tag},
+    KnownHeading{"coda", PartKind::Tag},
+    KnownHeading{"ending", PartKind::Ending},
+    KnownHeading{"outro", PartKind::Ending},
+    KnownHeading{"end", PartKind::Ending},
 };
 
 } // namespace
@@ -59,7 +59,7 @@ PartHeading readAnyHeading(const QString& words) {
     if (!match.captured(3).isEmpty())
         heading.bandOnly = match.captured(3).startsWith(u'b', Qt::CaseInsensitive);
     const QString name = heading.name.toLower().remove(u' ').remove(u'-');
-    for (const Known& known : kKnown)
+    for (const KnownHeading& known : kKnown)
         if (name == QLatin1String(known.name)) {
             heading.kind = known.kind;
             heading.name.clear();

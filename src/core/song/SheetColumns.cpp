@@ -11,7 +11,7 @@ using namespace Qt::StringLiterals;
 
 namespace {
 
-constexpr int kTab = 8;
+constexpr int kTabColumns = 8;
 constexpr int kLeastLines = 3; ///< with words on both sides
 constexpr int kWobble = 2;     ///< columns may begin so many characters apart
 
@@ -25,11 +25,11 @@ QStringList withSpacesForTabs(const QStringList& lines) {
     QStringList spaced;
     for (const QString& line : lines) {
         if (const auto match = oneTab.match(line); match.hasMatch()) {
-            spaced << match.captured(1).leftJustified(widest + kTab) + match.captured(2);
+            spaced << match.captured(1).leftJustified(widest + kTabColumns) + match.captured(2);
             continue;
         }
         QString plain = line;
-        spaced << plain.replace(u'\t', QString(kTab, u' '));
+        spaced << plain.replace(u'\t', QString(kTabColumns, u' '));
     }
     return spaced;
 }

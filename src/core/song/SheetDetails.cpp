@@ -9,13 +9,13 @@ using namespace Qt::StringLiterals;
 
 namespace {
 
-struct Known {
+struct KnownDetail {
     const char* name;                 ///< as it is told
     std::vector<const char*> written; ///< in lower case, without spaces, "_", "-" and "by"
 };
 
-const std::vector<Known>& known() {
-    static const std::vector<Known> all{
+const std::vector<KnownDetail>& known() {
+    static const std::vector<KnownDetail> all{
         {"title", {"title", "t", "titel", "titre", "titulo"}},
         {"subtitle", {"subtitle", "st", "othertitle", "alternativetitle"}},
         {"words",
@@ -164,7 +164,7 @@ QString detailNamed(const QString& name) {
     plain.remove(by);
     plain.replace(und, u"&"_s);
     plain.remove(u' ').remove(u'_').remove(u'-');
-    for (const Known& each : known())
+    for (const KnownDetail& each : known())
         for (const char* written : each.written)
             if (plain == QString::fromUtf8(written))
                 return QString::fromLatin1(each.name);

@@ -40,13 +40,13 @@ struct HeadedPart {
 };
 
 HeadedPart partOfHeading(QString words) {
-    if (words.endsWith(u':'))
-        words.chop(1);
+    while (words.endsWith(u':') || words.endsWith(u' '))
+        words.chop(1); // all of them: what is written of it has to be read as the same
     const PartHeading heading = readAnyHeading(words);
     return {{PartId::create(), heading.kind, heading.number, heading.name}, heading.bandOnly};
 }
 
-QStringList wordsOf(const Part& part) {
+QStringList lineWordsOf(const Part& part) {
     QStringList words;
     for (const Line& line : part.lines)
         words << line.words.toLower().split(u' ', Qt::SkipEmptyParts);
@@ -55,8 +55,8 @@ QStringList wordsOf(const Part& part) {
 
 /// How alike two parts' words are, 0 to 1 (Dice: twice the shared words over all words).
 double likeness(const Part& a, const Part& b) {
-    QStringList ofA = wordsOf(a);
-    const QStringList ofB = wordsOf(b);
+    QStringList ofA = lineWordsOf(a);
+    const QStringList ofB = lineWordsOf(b);
     if (ofA.isEmpty() || ofB.isEmpty())
         return 0;
     const auto all = double(ofA.size() + ofB.size());

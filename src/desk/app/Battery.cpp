@@ -12,7 +12,7 @@ namespace {
 
 const QString kService = QStringLiteral("org.freedesktop.UPower");
 const QString kDevice = QStringLiteral("/org/freedesktop/UPower/devices/DisplayDevice");
-constexpr int kPatienceMs = 3000;
+constexpr int kAnswerMs = 3000;
 constexpr int kLookMs = 30'000;
 // As UPower numbers them.
 constexpr uint kDischarging = 2;
@@ -38,7 +38,7 @@ private:
         if (!system.isConnected())
             return;
         QDBusInterface device(kService, kDevice, QStringLiteral("org.freedesktop.DBus.Properties"), system);
-        device.setTimeout(kPatienceMs);
+        device.setTimeout(kAnswerMs);
         const QDBusReply<QVariantMap> all =
             device.call(QStringLiteral("GetAll"), kService + QStringLiteral(".Device"));
         if (!all.isValid() || !all.value().value(QStringLiteral("IsPresent")).toBool())

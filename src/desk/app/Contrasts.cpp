@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/Contrasts.h"
+#include "core/base/LeavableWork.h"
 #include "link/SceneCodec.h"
 #include "media/PictureProxies.h"
 #include "render/LegibilityMeasure.h"
@@ -29,8 +30,10 @@ Contrasts::Contrasts(QObject* parent)
 Contrasts::~Contrasts() {
     m_pool->clear();
     // What hangs on a disk that does not answer is left to itself; it knows nothing of what goes here.
-    if (!m_pool->waitForDone(kPatienceMs))
+    if (!m_pool->waitForDone(kPatienceMs)) {
         static_cast<void>(m_pool.release());
+        ++leftWorks();
+    }
 }
 
 void Contrasts::setPictures(const QString& folder, const QString& cacheFolder) {

@@ -11,7 +11,7 @@ using namespace Qt::StringLiterals;
 
 namespace {
 
-constexpr int kPatienceMs = 1000;
+constexpr int kDoorPatienceMs = 1000;
 constexpr qint64 kLongestRequest = 16 * 1024;
 constexpr std::pair<DoorRequest::Kind, const char*> kWords[]{{DoorRequest::Kind::Raise, "raise"},
                                                              {DoorRequest::Kind::Open, "open"},
@@ -62,11 +62,11 @@ QString Door::pathOf(const QString& sessionFolder, bool isSecond) {
 bool Door::knock(const QString& path, const DoorRequest& request) {
     QLocalSocket socket;
     socket.connectToServer(path);
-    if (!socket.waitForConnected(kPatienceMs))
+    if (!socket.waitForConnected(kDoorPatienceMs))
         return false;
     socket.write(lineOf(request));
     // The answer says that a program lives behind the door, and not only its socket.
-    return socket.waitForBytesWritten(kPatienceMs) && socket.waitForReadyRead(kPatienceMs) &&
+    return socket.waitForBytesWritten(kDoorPatienceMs) && socket.waitForReadyRead(kDoorPatienceMs) &&
            socket.readAll().startsWith("ok");
 }
 
@@ -79,7 +79,7 @@ bool Door::listen(const QString& path) {
 void Door::answer() {
     while (QLocalSocket* socket = m_server.nextPendingConnection()) {
         connect(socket, &QLocalSocket::disconnected, socket, &QObject::deleteLater);
-        QTimer::singleShot(kPatienceMs, socket, [socket] { socket->abort(); });
+        QTimer::singleShot(kDoorPatienceMs, socket, [socket] { socket->abort(); });
         connect(socket, &QLocalSocket::readyRead, this, [this, socket] {
             if (!socket->canReadLine()) {
                 if (socket->bytesAvailable() > kLongestRequest)

@@ -13,7 +13,7 @@ namespace mivanta {
 
 namespace {
 
-constexpr int kSoonMs = 50; // a window that closes has its successor by then
+constexpr int kSuccessorMs = 50; // a window that closes has its successor by then
 
 template <typename Reply>
 struct Freed {
@@ -62,10 +62,10 @@ xcb_connection_t* x11() {
 FocusWithoutManager::FocusWithoutManager(QObject* parent) : QObject(parent) {
     connect(qGuiApp, &QGuiApplication::focusWindowChanged, this, [this](const QWindow* window) {
         if (!window)
-            QTimer::singleShot(kSoonMs, this, &FocusWithoutManager::takeBack);
+            QTimer::singleShot(kSuccessorMs, this, &FocusWithoutManager::takeBack);
     });
     qApp->installEventFilter(this);
-    QTimer::singleShot(kSoonMs, this, &FocusWithoutManager::takeBack);
+    QTimer::singleShot(kSuccessorMs, this, &FocusWithoutManager::takeBack);
 }
 
 bool FocusWithoutManager::eventFilter(QObject* watched, QEvent* event) {
@@ -76,9 +76,9 @@ bool FocusWithoutManager::eventFilter(QObject* watched, QEvent* event) {
     if (!dialog->isWindow() || dialog->windowType() != Qt::Dialog)
         return false;
     if (!isShown)
-        QTimer::singleShot(kSoonMs, this, &FocusWithoutManager::takeBack);
+        QTimer::singleShot(kSuccessorMs, this, &FocusWithoutManager::takeBack);
     else
-        QTimer::singleShot(kSoonMs, dialog, [dialog] {
+        QTimer::singleShot(kSuccessorMs, dialog, [dialog] {
             if (dialog->isVisible() && isAlone())
                 dialog->activateWindow();
         });
@@ -100,7 +100,7 @@ void FocusWithoutManager::takeBack() {
     if (window && window->isVisible())
         window->activateWindow();
     else
-        QTimer::singleShot(kSoonMs, this, &FocusWithoutManager::takeBack); // it is not shown yet
+        QTimer::singleShot(kSuccessorMs, this, &FocusWithoutManager::takeBack); // it is not shown yet
 }
 
 } // namespace mivanta

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/Folders.h"
-#include <QCoreApplication>
+#include "core/base/Said.h"
 #include <QDir>
 #include <QFileInfo>
 #include <QRegularExpression>
@@ -12,10 +12,6 @@ namespace mivanta {
 namespace {
 
 constexpr qsizetype kLongestName = 120; ///< letters; file systems take 255 bytes
-
-QString tr(const char* text) {
-    return QCoreApplication::translate("Folders", text);
-}
 
 /// In the settings; never changes.
 QString keyOf(FolderKind kind) {
@@ -35,7 +31,7 @@ QString usualFolder(FolderKind kind) {
     switch (kind) {
     case FolderKind::Services: {
         const QString folder =
-            QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation) + u'/' + tr("Services");
+            QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation) + u'/' + Said::tr("Services");
         return QDir().mkpath(folder) ? folder : QDir::homePath();
     }
     case FolderKind::Pictures:
@@ -73,7 +69,7 @@ QString fileNameOf(const QString& title) {
     QString name = title;
     name =
         name.replace(refused, QStringLiteral(" ")).simplified().remove(hiding).left(kLongestName).trimmed();
-    return name.isEmpty() ? tr("Service") : name;
+    return name.isEmpty() ? Said::tr("Service") : name;
 }
 
 } // namespace mivanta

@@ -1,34 +1,30 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/Lamp.h"
-#include <QCoreApplication>
+#include "core/base/Said.h"
 #include <algorithm>
 
 namespace mivanta {
 
 namespace {
 
-QString tr(const char* text) {
-    return QCoreApplication::translate("Lamp", text);
-}
-
 QString textOf(ShownKind kind) {
     switch (kind) {
     case ShownKind::Nothing:
-        return tr("Nothing on screen");
+        return Said::tr("Nothing on screen");
     case ShownKind::Black:
-        return tr("Black");
+        return Said::tr("Black");
     case ShownKind::TestCard:
-        return tr("Test card");
+        return Said::tr("Test card");
     case ShownKind::HouseCard:
-        return tr("House card");
+        return Said::tr("House card");
     case ShownKind::Backdrop:
-        return tr("Backdrop only");
+        return Said::tr("Backdrop only");
     case ShownKind::PlainWords:
-        return tr("Plain words");
+        return Said::tr("Plain words");
     case ShownKind::Words:
-        return tr("Words on screen");
+        return Said::tr("Words on screen");
     case ShownKind::Picture:
-        return tr("Picture on screen");
+        return Said::tr("Picture on screen");
     }
     return {};
 }
@@ -66,16 +62,16 @@ LampState lampOf(const std::vector<Shown>& outputs, const QString& otherService,
     lamp.lit = kind == ShownKind::Words || kind == ShownKind::PlainWords || kind == ShownKind::Picture;
     QStringList facts{textOf(kind)};
     if (!otherService.isEmpty())
-        facts << tr("from \u201c%1\u201d").arg(otherService);
-    facts << (outputs.size() == 1 ? tr("1 output") : tr("%1 outputs").arg(outputs.size()));
+        facts << Said::tr("from \u201c%1\u201d").arg(otherService);
+    facts << (outputs.size() == 1 ? Said::tr("1 output") : Said::tr("%1 outputs").arg(outputs.size()));
     if (std::any_of(outputs.begin(), outputs.end(), [](const Shown& each) { return each.hasCallOut; }))
-        facts << tr("call-out");
+        facts << Said::tr("call-out");
     if (const auto apart = std::count_if(outputs.begin(), outputs.end(), isApart); apart > 0)
-        facts << tr("%1 apart").arg(apart);
+        facts << Said::tr("%1 apart").arg(apart);
     if (withoutScreen > 0)
-        facts << tr("%1 without a screen").arg(withoutScreen);
+        facts << Said::tr("%1 without a screen").arg(withoutScreen);
     if (kind != ShownKind::TestCard && std::any_of(outputs.begin(), outputs.end(), isTestCard))
-        facts << tr("test card");
+        facts << Said::tr("test card");
     lamp.text = facts.join(QStringLiteral(" \u00b7 "));
     return lamp;
 }

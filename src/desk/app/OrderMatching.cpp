@@ -2,7 +2,7 @@
 #include "desk/app/OrderMatching.h"
 #include "core/base/Cases.h"
 #include "core/base/Fold.h"
-#include <QCoreApplication>
+#include "core/base/Said.h"
 #include <algorithm>
 
 namespace mivanta {
@@ -12,21 +12,17 @@ namespace {
 constexpr size_t kMostChoices = 8;
 constexpr int kFewestWords = 2;
 
-QString tr(const char* text) {
-    return QCoreApplication::translate("OrderMatching", text);
-}
-
 QString keyOf(const QString& text) {
     return foldedForSearch(text).trimmed();
 }
 
 QString choiceText(const FindHit& hit) {
     return std::visit(
-        Cases{[](const SongHit& song) { return tr("Song: %1").arg(song.song.title); },
-              [](const TextHit& text) { return tr("Text: %1").arg(text.text.title); },
-              [](const VerseHit& verse) { return tr("Verse: %1").arg(verse.place()); },
+        Cases{[](const SongHit& song) { return Said::tr("Song: %1").arg(song.song.title); },
+              [](const TextHit& text) { return Said::tr("Text: %1").arg(text.text.title); },
+              [](const VerseHit& verse) { return Said::tr("Verse: %1").arg(verse.place()); },
               [](const FoundPassage& passage) {
-                  return tr("Scripture: %1 (%2)").arg(passage.understood.text, passage.shortName);
+                  return Said::tr("Scripture: %1 (%2)").arg(passage.understood.text, passage.shortName);
               },
               [](const FoundBook&) { return QString(); }},
         hit);
@@ -76,13 +72,14 @@ MatchedLine matched(const OrderLine& line, std::vector<FindHit> hits) {
     for (const FindHit& hit : hits)
         if (result.choices.size() < kMostChoices)
             result.choices.push_back({choiceText(hit), *pickOf(hit)});
-    const LineChoice slot{tr("To be chosen: %1").arg(slotOf(line).name), slotOf(line)};
-    const LineChoice note{tr("A note for the operator"), NoteItem{line.written}};
+    const LineChoice slot{Said::tr("To be chosen: %1").arg(slotOf(line).name), slotOf(line)};
+    const LineChoice note{Said::tr("A note for the operator"), NoteItem{line.written}};
     const bool isPlace = !line.label.isEmpty();
     result.choices.push_back(isPlace ? slot : note);
     result.choices.push_back(isPlace ? note : slot);
-    result.choices.push_back({tr("A heading"), Heading{line.words.isEmpty() ? line.label : line.words}});
-    result.choices.push_back({tr("Leave it out"), LineChoice::LeftOut{}});
+    result.choices.push_back(
+        {Said::tr("A heading"), Heading{line.words.isEmpty() ? line.label : line.words}});
+    result.choices.push_back({Said::tr("Leave it out"), LineChoice::LeftOut{}});
     result.isDoubtful = certain != 1 && !(line.words.isEmpty() && isPlace);
     return result;
 }
@@ -94,9 +91,9 @@ Result<std::vector<MatchedLine>> matchOrder(Library& library, const std::vector<
     for (const OrderLine& line : lines) {
         if (line.kind == OrderLine::Kind::Heading) {
             all.push_back({line,
-                           {{tr("A heading"), Heading{line.words}},
-                            {tr("A note for the operator"), NoteItem{line.written}},
-                            {tr("Leave it out"), LineChoice::LeftOut{}}},
+                           {{Said::tr("A heading"), Heading{line.words}},
+                            {Said::tr("A note for the operator"), NoteItem{line.written}},
+                            {Said::tr("Leave it out"), LineChoice::LeftOut{}}},
                            false});
             continue;
         }

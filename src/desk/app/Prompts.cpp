@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/Prompts.h"
+#include "core/base/Said.h"
 #include "media/PictureProxies.h"
 #include "media/Sound.h"
-#include <QCoreApplication>
 #include <QFileDialog>
 #include <QInputDialog>
 #include <QMessageBox>
@@ -12,10 +12,6 @@
 namespace mivanta {
 
 namespace {
-
-QString tr(const char* text) {
-    return QCoreApplication::translate("Prompts", text);
-}
 
 /// Titles may be as long as somebody pasted them.
 QString shortened(const QString& title) {
@@ -55,12 +51,12 @@ QString DialogPrompts::fileToWrite(FolderKind kind, const QString& title, const 
 }
 
 QString DialogPrompts::serviceToOpen() {
-    return fileToOpen(FolderKind::Services, tr("Open a service"), tr("Services (*.mivanta)"));
+    return fileToOpen(FolderKind::Services, Said::tr("Open a service"), Said::tr("Services (*.mivanta)"));
 }
 
 QString DialogPrompts::whereToSave(const QString& suggestedName) {
-    QString path =
-        fileToWrite(FolderKind::Services, tr("Save the service"), suggestedName, tr("Services (*.mivanta)"));
+    QString path = fileToWrite(FolderKind::Services, Said::tr("Save the service"), suggestedName,
+                               Said::tr("Services (*.mivanta)"));
     if (!path.isEmpty() && !path.endsWith(QLatin1String(".mivanta")))
         path += QStringLiteral(".mivanta");
     return path;
@@ -68,13 +64,13 @@ QString DialogPrompts::whereToSave(const QString& suggestedName) {
 
 QStringList DialogPrompts::songFilesToImport() {
     return filesToOpen(
-        FolderKind::Songs, tr("Bring in song files"),
-        tr("Songs (*.cho *.chordpro *.chopro *.crd *.chord *.txt *.text *.csv *.rtf *.odt *.docx *.odp "
-           "*.pptx);;All files (*)"));
+        FolderKind::Songs, Said::tr("Bring in song files"),
+        Said::tr("Songs (*.cho *.chordpro *.chopro *.crd *.chord *.txt *.text *.csv *.rtf *.odt *.docx *.odp "
+                 "*.pptx);;All files (*)"));
 }
 
 QString DialogPrompts::songFolderToImport() {
-    return folderToOpen(FolderKind::Songs, tr("Bring in a folder of songs"));
+    return folderToOpen(FolderKind::Songs, Said::tr("Bring in a folder of songs"));
 }
 
 QString DialogPrompts::text(const QString& question, const QString& before) {
@@ -92,56 +88,59 @@ std::optional<QString> DialogPrompts::answer(const QString& title, const QString
 }
 
 QString DialogPrompts::scriptureFileToImport() {
-    return fileToOpen(FolderKind::Scripture, tr("Bring in a translation"),
-                      tr("Scripture (*.usfm *.sfm *.xml *.osis *.txt *.zip);;All files (*)"));
+    return fileToOpen(FolderKind::Scripture, Said::tr("Bring in a translation"),
+                      Said::tr("Scripture (*.usfm *.sfm *.xml *.osis *.txt *.zip);;All files (*)"));
 }
 
 QString DialogPrompts::scriptureFolderToImport() {
-    return folderToOpen(FolderKind::Scripture, tr("Bring in a translation from a folder"));
+    return folderToOpen(FolderKind::Scripture, Said::tr("Bring in a translation from a folder"));
 }
 
 QStringList DialogPrompts::textFilesToImport() {
-    return filesToOpen(FolderKind::Texts, tr("Bring in texts"), tr("Texts (*.txt *.text);;All files (*)"));
+    return filesToOpen(FolderKind::Texts, Said::tr("Bring in texts"),
+                       Said::tr("Texts (*.txt *.text);;All files (*)"));
 }
 
 QStringList DialogPrompts::themeFilesToImport() {
-    return filesToOpen(FolderKind::Themes, tr("Bring in themes"),
-                       tr("Themes (*.mivanta-theme *.json);;All files (*)"));
+    return filesToOpen(FolderKind::Themes, Said::tr("Bring in themes"),
+                       Said::tr("Themes (*.mivanta-theme *.json);;All files (*)"));
 }
 
 QString DialogPrompts::pictureToChoose() {
     return fileToOpen(
-        FolderKind::Pictures, tr("Choose a picture"),
-        tr("Pictures (*.%1);;All files (*)").arg(pictureSuffixes().join(QStringLiteral(" *."))));
+        FolderKind::Pictures, Said::tr("Choose a picture"),
+        Said::tr("Pictures (*.%1);;All files (*)").arg(pictureSuffixes().join(QStringLiteral(" *."))));
 }
 
 QStringList DialogPrompts::picturesToChoose() {
     return filesToOpen(
-        FolderKind::Pictures, tr("Choose pictures"),
-        tr("Pictures (*.%1);;All files (*)").arg(pictureSuffixes().join(QStringLiteral(" *."))));
+        FolderKind::Pictures, Said::tr("Choose pictures"),
+        Said::tr("Pictures (*.%1);;All files (*)").arg(pictureSuffixes().join(QStringLiteral(" *."))));
 }
 
 QString DialogPrompts::soundToChoose() {
-    return fileToOpen(FolderKind::Sounds, tr("Choose a sound"),
-                      tr("Sounds (*.%1);;All files (*)").arg(soundSuffixes().join(QStringLiteral(" *."))));
+    return fileToOpen(
+        FolderKind::Sounds, Said::tr("Choose a sound"),
+        Said::tr("Sounds (*.%1);;All files (*)").arg(soundSuffixes().join(QStringLiteral(" *."))));
 }
 
 QString DialogPrompts::folderToLookIn() {
-    return folderToOpen(FolderKind::Missing, tr("Where to look for the missing files"));
+    return folderToOpen(FolderKind::Missing, Said::tr("Where to look for the missing files"));
 }
 
 bool DialogPrompts::deleteTheme(const QString& name, const QString& warning) {
-    return QMessageBox::question(m_window, QStringLiteral("Mivanta"),
-                                 tr("Put the theme \u201c%1\u201d into the bin?\n\n%2").arg(name, warning)) ==
+    return QMessageBox::question(
+               m_window, QStringLiteral("Mivanta"),
+               Said::tr("Put the theme \u201c%1\u201d into the bin?\n\n%2").arg(name, warning)) ==
            QMessageBox::Yes;
 }
 
 QString DialogPrompts::whereToExport(const QString& suggestedName) {
-    return fileToWrite(FolderKind::Exports, tr("Write a file"), suggestedName, {});
+    return fileToWrite(FolderKind::Exports, Said::tr("Write a file"), suggestedName, {});
 }
 
 QString DialogPrompts::folderToSendTo() {
-    return folderToOpen(FolderKind::Exports, tr("Write the songs into a folder"));
+    return folderToOpen(FolderKind::Exports, Said::tr("Write the songs into a folder"));
 }
 
 bool DialogPrompts::choosePrinter(QPrinter& printer) {
@@ -153,9 +152,9 @@ namespace {
 Prompts::Unsaved askUnsaved(QWidget* window, const QString& question, const QString& giveUpText) {
     QMessageBox box(QMessageBox::Question, QStringLiteral("Mivanta"), question, QMessageBox::NoButton,
                     window);
-    const auto* save = box.addButton(tr("Save"), QMessageBox::AcceptRole);
+    const auto* save = box.addButton(Said::tr("Save"), QMessageBox::AcceptRole);
     const auto* giveUp = box.addButton(giveUpText, QMessageBox::DestructiveRole);
-    box.addButton(tr("Cancel"), QMessageBox::RejectRole);
+    box.addButton(Said::tr("Cancel"), QMessageBox::RejectRole);
     box.exec();
     return box.clickedButton() == save     ? Prompts::Unsaved::Save
            : box.clickedButton() == giveUp ? Prompts::Unsaved::GiveUp
@@ -165,26 +164,28 @@ Prompts::Unsaved askUnsaved(QWidget* window, const QString& question, const QStr
 } // namespace
 
 Prompts::Unsaved DialogPrompts::unsavedWork(const QString& service) {
-    return askUnsaved(m_window, tr("\u201c%1\u201d has changes that are not saved.").arg(shortened(service)),
-                      tr("Discard the changes"));
+    return askUnsaved(m_window,
+                      Said::tr("\u201c%1\u201d has changes that are not saved.").arg(shortened(service)),
+                      Said::tr("Discard the changes"));
 }
 
 Prompts::Unsaved DialogPrompts::unsavedSong(const QString& title) {
-    return askUnsaved(m_window,
-                      tr("\u201c%1\u201d has changes that are not in the library yet.").arg(shortened(title)),
-                      tr("Discard the changes"));
+    return askUnsaved(
+        m_window,
+        Said::tr("\u201c%1\u201d has changes that are not in the library yet.").arg(shortened(title)),
+        Said::tr("Discard the changes"));
 }
 
 bool DialogPrompts::emptyBin(int songs) {
-    return removeForGood(tr("%1 songs").arg(songs));
+    return removeForGood(Said::tr("%1 songs").arg(songs));
 }
 
 bool DialogPrompts::removeForGood(const QString& what) {
     QMessageBox box(QMessageBox::Warning, QStringLiteral("Mivanta"),
-                    tr("%1 in the bin will be gone for good, with all earlier versions.").arg(what),
+                    Said::tr("%1 in the bin will be gone for good, with all earlier versions.").arg(what),
                     QMessageBox::NoButton, m_window);
-    const auto* go = box.addButton(tr("Empty the bin"), QMessageBox::DestructiveRole);
-    box.setDefaultButton(box.addButton(tr("Keep them"), QMessageBox::RejectRole));
+    const auto* go = box.addButton(Said::tr("Empty the bin"), QMessageBox::DestructiveRole);
+    box.setDefaultButton(box.addButton(Said::tr("Keep them"), QMessageBox::RejectRole));
     box.exec();
     return box.clickedButton() == go;
 }
@@ -199,24 +200,25 @@ bool DialogPrompts::agree(const QString& question, const QString& yes) {
 }
 
 bool DialogPrompts::packNow(const QString& what) {
-    return QMessageBox::question(m_window, QStringLiteral("Mivanta"), tr("%1\n\nPack it?").arg(what)) ==
+    return QMessageBox::question(m_window, QStringLiteral("Mivanta"), Said::tr("%1\n\nPack it?").arg(what)) ==
            QMessageBox::Yes;
 }
 
 Prompts::WhileOnScreen DialogPrompts::openWhileOnScreen(const QString& running, const QString& other) {
     QMessageBox box(QMessageBox::Warning, QStringLiteral("Mivanta"),
-                    tr("\u201c%1\u201d is on the screens. How do you want to open \u201c%2\u201d?")
+                    Said::tr("\u201c%1\u201d is on the screens. How do you want to open \u201c%2\u201d?")
                         .arg(shortened(running), shortened(other)),
                     QMessageBox::NoButton, m_window);
     box.setObjectName(QStringLiteral("open-while-on-screen"));
     box.setInformativeText(
-        tr("A second window prepares it and saves it while this one runs on; it cannot put anything on the "
-           "screens.\n\nWhen you change over, the screens keep their picture until you take something of "
-           "\u201c%1\u201d. Undo brings \u201c%2\u201d back.")
+        Said::tr(
+            "A second window prepares it and saves it while this one runs on; it cannot put anything on the "
+            "screens.\n\nWhen you change over, the screens keep their picture until you take something of "
+            "\u201c%1\u201d. Undo brings \u201c%2\u201d back.")
             .arg(shortened(other), shortened(running)));
-    const auto* second = box.addButton(tr("Prepare it in a &second window"), QMessageBox::AcceptRole);
-    const auto* over = box.addButton(tr("&Change over"), QMessageBox::DestructiveRole);
-    QPushButton* stay = box.addButton(tr("S&tay"), QMessageBox::RejectRole);
+    const auto* second = box.addButton(Said::tr("Prepare it in a &second window"), QMessageBox::AcceptRole);
+    const auto* over = box.addButton(Said::tr("&Change over"), QMessageBox::DestructiveRole);
+    QPushButton* stay = box.addButton(Said::tr("S&tay"), QMessageBox::RejectRole);
     box.setDefaultButton(stay);
     box.setEscapeButton(stay);
     box.exec();
@@ -228,20 +230,20 @@ Prompts::WhileOnScreen DialogPrompts::openWhileOnScreen(const QString& running, 
 bool DialogPrompts::logOutWhileOnScreen() {
     QMessageBox box(
         QMessageBox::Warning, QStringLiteral("Mivanta"),
-        tr("You are logging out, and the screens would go dark. The service is kept, saved or not."),
+        Said::tr("You are logging out, and the screens would go dark. The service is kept, saved or not."),
         QMessageBox::NoButton, m_window);
-    const auto* end = box.addButton(tr("Log out"), QMessageBox::DestructiveRole);
-    box.setDefaultButton(box.addButton(tr("Keep running"), QMessageBox::RejectRole));
+    const auto* end = box.addButton(Said::tr("Log out"), QMessageBox::DestructiveRole);
+    box.setDefaultButton(box.addButton(Said::tr("Keep running"), QMessageBox::RejectRole));
     box.exec();
     return box.clickedButton() == end;
 }
 
 bool DialogPrompts::quitWhileOnScreen() {
     QMessageBox box(QMessageBox::Warning, QStringLiteral("Mivanta"),
-                    tr("Something is on the screens. Quitting takes it away."), QMessageBox::NoButton,
+                    Said::tr("Something is on the screens. Quitting takes it away."), QMessageBox::NoButton,
                     m_window);
-    const auto* end = box.addButton(tr("Quit Mivanta"), QMessageBox::DestructiveRole);
-    box.setDefaultButton(box.addButton(tr("Keep running"), QMessageBox::RejectRole));
+    const auto* end = box.addButton(Said::tr("Quit Mivanta"), QMessageBox::DestructiveRole);
+    box.setDefaultButton(box.addButton(Said::tr("Keep running"), QMessageBox::RejectRole));
     box.exec();
     return box.clickedButton() == end;
 }

@@ -6,7 +6,7 @@
 namespace mivanta {
 
 namespace {
-constexpr const char* kKey = "services/recent";
+constexpr const char* kRecentKey = "services/recent";
 }
 
 RecentServices::RecentServices(QWidget* parent) : QMenu(tr("Open Recent"), parent) {
@@ -17,7 +17,7 @@ RecentServices::RecentServices(QWidget* parent) : QMenu(tr("Open Recent"), paren
 }
 
 QStringList RecentServices::paths() {
-    return QSettings().value(QLatin1String(kKey)).toStringList();
+    return QSettings().value(QLatin1String(kRecentKey)).toStringList();
 }
 
 void RecentServices::note(const QString& path) {
@@ -27,7 +27,7 @@ void RecentServices::note(const QString& path) {
     const QString whole = QFileInfo(path).absoluteFilePath();
     all.removeAll(whole);
     all.prepend(whole);
-    QSettings().setValue(QLatin1String(kKey), QStringList(all.mid(0, kMost)));
+    QSettings().setValue(QLatin1String(kRecentKey), QStringList(all.mid(0, kMost)));
 }
 
 void RecentServices::fill() {

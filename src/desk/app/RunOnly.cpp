@@ -5,11 +5,11 @@
 namespace mivanta {
 
 namespace {
-const QString kKey = QStringLiteral("run/only");
+const QString kRunOnlyKey = QStringLiteral("run/only");
 }
 
 RunOnly::RunOnly(QObject* parent) : QObject(parent) {
-    m_isSet = QSettings().value(kKey, false).toBool();
+    m_isSet = QSettings().value(kRunOnlyKey, false).toBool();
     m_isLocked = m_isSet;
 }
 
@@ -22,7 +22,7 @@ void RunOnly::take(bool isSet, bool isLocked) {
 }
 
 void RunOnly::set(bool on) {
-    QSettings().setValue(kKey, on);
+    QSettings().setValue(kRunOnlyKey, on);
     take(on, on && m_isLocked);
 }
 

@@ -1,39 +1,34 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/app/ScreenTexts.h"
-#include <QCoreApplication>
+#include "core/base/Said.h"
 #include <algorithm>
 
 namespace mivanta {
 
-namespace {
-QString tr(const char* text) {
-    return QCoreApplication::translate("ScreenTexts", text);
-}
-} // namespace
-
 QString placeText(const Placement& placement, const Output& output) {
     switch (placement.kind) {
     case Placement::Kind::FullScreen:
-        return tr("Full screen on %1").arg(placement.monitor);
+        return Said::tr("Full screen on %1").arg(placement.monitor);
     case Placement::Kind::Window:
-        return output.place.window.isNull()
-                   ? tr("In a window: a simulated screen")
-                   : tr("In a window at %1, %2").arg(output.place.window.x()).arg(output.place.window.y());
+        return output.place.window.isNull() ? Said::tr("In a window: a simulated screen")
+                                            : Said::tr("In a window at %1, %2")
+                                                  .arg(output.place.window.x())
+                                                  .arg(output.place.window.y());
     case Placement::Kind::Missing:
-        return tr("Waits for its screen: %1").arg(placement.monitor);
+        return Said::tr("Waits for its screen: %1").arg(placement.monitor);
     case Placement::Kind::Closed:
         break;
     }
-    return tr("On no screen; drawn for the desks only");
+    return Said::tr("On no screen; drawn for the desks only");
 }
 
 QString monitorText(int number, const Monitor& monitor) {
-    const QString text = tr("Screen %1: %2 (%3 \u00d7 %4)")
+    const QString text = Said::tr("Screen %1: %2 (%3 \u00d7 %4)")
                              .arg(number)
                              .arg(monitor.label())
                              .arg(monitor.geometry.width())
                              .arg(monitor.geometry.height());
-    return monitor.isDesk ? tr("%1, this one").arg(text) : text;
+    return monitor.isDesk ? Said::tr("%1, this one").arg(text) : text;
 }
 
 QString mirrorText(const std::vector<Monitor>& monitors) {
@@ -45,24 +40,26 @@ QString mirrorText(const std::vector<Monitor>& monitors) {
             names << monitors[size_t(index)].name;
             hasDesk = hasDesk || monitors[size_t(index)].isDesk;
         }
-        const QString all = names.join(tr(" and "));
-        sentences << (hasDesk
-                          ? tr("%1 mirror each other, so everybody would see these desks: no output goes "
+        const QString all = names.join(Said::tr(" and "));
+        sentences
+            << (hasDesk
+                    ? Said::tr("%1 mirror each other, so everybody would see these desks: no output goes "
                                "there. In the system's display settings, set the screens to extend the "
                                "desktop.")
-                                .arg(all)
-                          : tr("%1 mirror each other: both show the same output. For an output on each, set "
+                          .arg(all)
+                    : Said::tr("%1 mirror each other: both show the same output. For an output on each, set "
                                "them to extend the desktop in the system's display settings.")
-                                .arg(all));
+                          .arg(all));
     }
     return sentences.join(u' ');
 }
 
 QString monitorsText(const std::vector<Monitor>& monitors) {
-    const QString count = monitors.size() == 1
-                              ? tr("One screen is connected, so the outputs open as windows on it. Plug a "
-                                   "projector in and the hall moves there by itself.")
-                              : tr("%1 screens are connected.").arg(monitors.size());
+    const QString count =
+        monitors.size() == 1
+            ? Said::tr("One screen is connected, so the outputs open as windows on it. Plug a "
+                       "projector in and the hall moves there by itself.")
+            : Said::tr("%1 screens are connected.").arg(monitors.size());
     const QString mirrored = mirrorText(monitors);
     return mirrored.isEmpty() ? count : count + u' ' + mirrored;
 }

@@ -6,7 +6,7 @@ namespace mivanta {
 
 namespace {
 constexpr int kIdleMs = 4; // between two items
-constexpr int kSoonMs = 250;
+constexpr int kReadSoonMs = 250;
 } // namespace
 
 ServiceReadings::ServiceReadings(SlideBook& book, Contrasts& contrasts, QObject* parent)
@@ -15,7 +15,7 @@ ServiceReadings::ServiceReadings(SlideBook& book, Contrasts& contrasts, QObject*
       m_contrasts(contrasts) {
     m_idle.setInterval(kIdleMs);
     m_soon.setSingleShot(true);
-    m_soon.setInterval(kSoonMs);
+    m_soon.setInterval(kReadSoonMs);
     connect(&m_idle, &QTimer::timeout, this, &ServiceReadings::readOne);
     connect(&m_soon, &QTimer::timeout, this, &ServiceReadings::changed);
     connect(&m_book, &SlideBook::completed, this, &ServiceReadings::bookChanged);

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/check/LookFindings.h"
+#include "core/base/Said.h"
 #include "desk/app/Session.h"
 #include "render/FontCoverage.h"
-#include <QCoreApplication>
 #include <cmath>
 
 namespace mivanta {
@@ -10,10 +10,6 @@ namespace mivanta {
 namespace {
 
 constexpr int kMostLettersShown = 12;
-
-QString tr(const char* text) {
-    return QCoreApplication::translate("LookFindings", text);
-}
 
 QString shortened(const QString& letters) {
     qsizetype end = std::min<qsizetype>(letters.size(), kMostLettersShown);
@@ -26,19 +22,20 @@ void addReading(std::vector<Finding>& findings, const ItemId& item, const Output
                 const Reading& reading) {
     const Legibility& worst = reading.worst;
     const QString mending = output.insists.empty()
-                                ? tr("The Prepare desk shows what would mend it, under Look.")
-                                : tr("The output insists on its theme: change that in the Library.");
+                                ? Said::tr("The Prepare desk shows what would mend it, under Look.")
+                                : Said::tr("The output insists on its theme: change that in the Library.");
     if (!worst.isLargeEnough())
-        findings.push_back({Severity::Doubt, item, tr("%1: too small for the back row").arg(output.label()),
-                            tr("It reads to %1 m, the back row is at %2 m (slide %3). %4")
+        findings.push_back({Severity::Doubt, item,
+                            Said::tr("%1: too small for the back row").arg(output.label()),
+                            Said::tr("It reads to %1 m, the back row is at %2 m (slide %3). %4")
                                 .arg(std::floor(worst.readsTo))
                                 .arg(worst.backRow)
                                 .arg(reading.slide + 1)
                                 .arg(mending)});
     if (!worst.isStrongEnough())
         findings.push_back({Severity::Doubt, item,
-                            tr("%1: words are weak against the backdrop").arg(output.label()),
-                            tr("The contrast is %1, %2 is wanted in this light (slide %3). %4")
+                            Said::tr("%1: words are weak against the backdrop").arg(output.label()),
+                            Said::tr("The contrast is %1, %2 is wanted in this light (slide %3). %4")
                                 .arg(QString::number(worst.contrast, 'f', 1))
                                 .arg(kGoodContrast)
                                 .arg(reading.slide + 1)
@@ -59,18 +56,19 @@ void addFont(std::vector<Finding>& findings, const ItemId& item, const ItemSlide
     if (const QString instead = substituteFor(words.family); !instead.isEmpty())
         findings.push_back(
             {Severity::Doubt, item,
-             tr("%1: the font %2 is not on this computer").arg(output.output.label(), words.family),
-             tr("%1 is used instead. Install the font, or choose another one for the theme.").arg(instead)});
+             Said::tr("%1: the font %2 is not on this computer").arg(output.output.label(), words.family),
+             Said::tr("%1 is used instead. Install the font, or choose another one for the theme.")
+                 .arg(instead)});
     const FontCoverage coverage = coverageOf(wordsOf(slides.content), fontOf(words));
     if (!coverage.missing.isEmpty())
-        findings.push_back(
-            {Severity::Blocks, item,
-             tr("%1: no font has these letters: %2").arg(output.output.label(), shortened(coverage.missing)),
-             tr("Empty boxes are shown for them. Install a font for this script.")});
+        findings.push_back({Severity::Blocks, item,
+                            Said::tr("%1: no font has these letters: %2")
+                                .arg(output.output.label(), shortened(coverage.missing)),
+                            Said::tr("Empty boxes are shown for them. Install a font for this script.")});
     if (!coverage.borrowed.isEmpty())
         findings.push_back({Severity::Note, item,
-                            tr("%1: some letters come from another font").arg(output.output.label()),
-                            tr("The theme's font has none for %1; they are shown in another one.")
+                            Said::tr("%1: some letters come from another font").arg(output.output.label()),
+                            Said::tr("The theme's font has none for %1; they are shown in another one.")
                                 .arg(shortened(coverage.borrowed))});
 }
 

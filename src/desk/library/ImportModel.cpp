@@ -1,17 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/ImportModel.h"
+#include "core/base/Said.h"
 #include "desk/parts/FindList.h"
-#include <QCoreApplication>
 #include <algorithm>
 #include <numeric>
 
 namespace mivanta {
 
 namespace {
-
-QString tr(const char* text) {
-    return QCoreApplication::translate("ImportModel", text);
-}
 
 int rankOf(ImportFinding finding) {
     if (isDoubtful(finding))
@@ -35,20 +31,20 @@ QString findingText(const ImportCandidate& candidate) {
     const QString other = candidate.other ? candidate.other->title : QString();
     switch (candidate.finding) {
     case ImportFinding::New:
-        return tr("new");
+        return Said::tr("new");
     case ImportFinding::Same:
-        return tr("already in the library, just as it is");
+        return Said::tr("already in the library, just as it is");
     case ImportFinding::InBin:
-        return tr("lies in the bin");
+        return Said::tr("lies in the bin");
     case ImportFinding::NewerFile:
-        return tr("the file is newer than the song in the library");
+        return Said::tr("the file is newer than the song in the library");
     case ImportFinding::BothChanged:
-        return tr("the file and the library\u2019s song were both changed");
+        return Said::tr("the file and the library\u2019s song were both changed");
     case ImportFinding::SameWords:
-        return other == candidate.song.title ? tr("the same title and mostly the same words")
-                                             : tr("mostly the words of \u201c%1\u201d").arg(other);
+        return other == candidate.song.title ? Said::tr("the same title and mostly the same words")
+                                             : Said::tr("mostly the words of \u201c%1\u201d").arg(other);
     case ImportFinding::SameTitle:
-        return tr("the title of a song that has other words");
+        return Said::tr("the title of a song that has other words");
     case ImportFinding::Unreadable:
         return candidate.problem;
     }
@@ -58,15 +54,15 @@ QString findingText(const ImportCandidate& candidate) {
 QString decisionText(const ImportCandidate& candidate, ImportDecision decision) {
     switch (decision) {
     case ImportDecision::LeaveOut:
-        return tr("Leave out");
+        return Said::tr("Leave out");
     case ImportDecision::Add:
-        return candidate.finding == ImportFinding::InBin ? tr("Restore")
-               : candidate.other                         ? tr("Keep both")
-                                                         : tr("Add");
+        return candidate.finding == ImportFinding::InBin ? Said::tr("Restore")
+               : candidate.other                         ? Said::tr("Keep both")
+                                                         : Said::tr("Add");
     case ImportDecision::Replace:
-        return tr("Replace");
+        return Said::tr("Replace");
     case ImportDecision::MergeDetails:
-        return tr("Merge details");
+        return Said::tr("Merge details");
     }
     return {};
 }
@@ -176,7 +172,7 @@ QVariant ImportModel::data(const QModelIndex& index, int role) const {
     case Qt::DisplayRole:
         return at->finding == ImportFinding::Unreadable ? file : at->song.title;
     case FindListModel::NumberRole:
-        return isToDecide(index.row())  ? tr("to decide")
+        return isToDecide(index.row())  ? Said::tr("to decide")
                : choicesOf(*at).empty() ? QString()
                                         : decisionText(*at, at->decision);
     case FindListModel::SecondLineRole:

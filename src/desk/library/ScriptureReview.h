@@ -6,6 +6,7 @@
 class QComboBox;
 class QLabel;
 class QPushButton;
+class QVBoxLayout;
 
 namespace mivanta {
 
@@ -21,7 +22,7 @@ Q_SIGNALS:
     void agreed(const std::shared_ptr<mivanta::ScriptureText>& text);
 
 private:
-    void fillNames(class QVBoxLayout* column);
+    void fillNames(QVBoxLayout* column);
     void showCount();
     void take();
 

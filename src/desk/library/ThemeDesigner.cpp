@@ -22,7 +22,7 @@
 namespace mivanta {
 
 namespace {
-constexpr int kSoonMs = 30; // previews follow a drag this closely
+constexpr int kFollowDragMs = 30; // previews follow a drag this closely
 }
 
 ThemeDesigner::ThemeDesigner(const Tools& tools, ThemeDraft& draft, QWidget* parent)
@@ -38,7 +38,7 @@ ThemeDesigner::ThemeDesigner(const Tools& tools, ThemeDraft& draft, QWidget* par
     row->addWidget(buildStage(), 10);
     row->addWidget(buildFormColumn(), 6);
     m_soon.setSingleShot(true);
-    m_soon.setInterval(kSoonMs);
+    m_soon.setInterval(kFollowDragMs);
     connect(&m_soon, &QTimer::timeout, this, &ThemeDesigner::showSample);
     connect(&m_draft, &ThemeDraft::opened, this, [this] {
         m_slide = 0;

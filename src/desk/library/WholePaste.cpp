@@ -1,18 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/WholePaste.h"
+#include "core/base/Said.h"
 #include "core/song/PasteCleanup.h"
 #include "core/song/SingingOrder.h"
 #include "formats/PlainText.h"
-#include <QCoreApplication>
 #include <algorithm>
 
 namespace mivanta {
 
 namespace {
-
-QString tr(const char* text) {
-    return QCoreApplication::translate("WholePaste", text);
-}
 
 template <typename Value>
 void takeWhereEmpty(Value& mine, const Value& theirs) {
@@ -24,15 +20,15 @@ QString understoodOf(const ReadSong& read, const QString& titleBefore) {
     const Song& song = read.song;
     QStringList facts;
     if (song.title != titleBefore)
-        facts << tr("the title \u201c%1\u201d").arg(song.title);
+        facts << Said::tr("the title \u201c%1\u201d").arg(song.title);
     if (const QStringList names = song.authorNames(); !names.isEmpty())
-        facts << tr("names: %1").arg(names.join(QStringLiteral(", ")));
+        facts << Said::tr("names: %1").arg(names.join(QStringLiteral(", ")));
     if (!song.copyright.isEmpty())
-        facts << tr("the copyright");
+        facts << Said::tr("the copyright");
     if (!song.key.isEmpty())
-        facts << tr("key %1").arg(song.key);
+        facts << Said::tr("key %1").arg(song.key);
     if (!song.bookNumbers.empty() || !song.licenceNumber.isEmpty())
-        facts << tr("its numbers");
+        facts << Said::tr("its numbers");
     QStringList labels;
     for (const Part& part : song.parts)
         labels << part.label();
@@ -42,22 +38,23 @@ QString understoodOf(const ReadSong& read, const QString& titleBefore) {
         withChords += int(std::count_if(part.lines.begin(), part.lines.end(),
                                         [](const Line& line) { return !line.chords.empty(); }));
     if (withChords > 0)
-        facts << (withChords == 1 ? tr("chords over 1 line") : tr("chords over %1 lines").arg(withChords));
+        facts << (withChords == 1 ? Said::tr("chords over 1 line")
+                                  : Said::tr("chords over %1 lines").arg(withChords));
     if (!song.singingOrder.empty())
-        facts << tr("sung %1").arg(singingOrderText(song));
+        facts << Said::tr("sung %1").arg(singingOrderText(song));
     if (!read.warnings.empty()) {
         QStringList said;
         for (const ReadWarning& warning : read.warnings)
             said << warning.text;
         facts << said.join(u' ');
     }
-    return tr("Understood: %1.").arg(facts.join(QStringLiteral("; ")));
+    return Said::tr("Understood: %1.").arg(facts.join(QStringLiteral("; ")));
 }
 
 } // namespace
 
 QString newSongTitle() {
-    return tr("New song");
+    return Said::tr("New song");
 }
 
 bool isFresh(const Song& song) {

@@ -1,15 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/ItemFacts.h"
+#include "core/base/Said.h"
 #include "desk/parts/Counted.h"
-#include <QCoreApplication>
 
 namespace mivanta {
 
 namespace {
-
-QString tr(const char* text) {
-    return QCoreApplication::translate("ItemFacts", text);
-}
 
 QString joined(QStringList facts) {
     facts.removeAll(QString());
@@ -24,10 +20,11 @@ QString countedOrNothing(size_t count, const QString& one, const QString& many) 
 
 QString kindFacts(const Item& item) {
     QStringList facts{
-        item.isHeading() ? tr("Heading \u00b7 F2 renames it")
+        item.isHeading() ? Said::tr("Heading \u00b7 F2 renames it")
         : item.isUnknown()
-            ? tr("This came from another version of Mivanta. It is kept in the order as it is, and passed "
-                 "over while running.")
+            ? Said::tr(
+                  "This came from another version of Mivanta. It is kept in the order as it is, and passed "
+                  "over while running.")
             : kindText(item.content)};
     if (const Passage* passage = item.passage())
         facts << passage->words.front().translation.name;
@@ -36,8 +33,8 @@ QString kindFacts(const Item& item) {
     if (const Song* song = item.song()) {
         facts << song->authorNames().join(QStringLiteral(", "));
         if (!song->key.isEmpty())
-            facts << (song->capo > 0 ? tr("key %1, capo %2").arg(song->key).arg(song->capo)
-                                     : tr("key %1").arg(song->key));
+            facts << (song->capo > 0 ? Said::tr("key %1, capo %2").arg(song->key).arg(song->capo)
+                                     : Said::tr("key %1").arg(song->key));
         if (!song->bookNumbers.empty())
             facts << song->bookNumbers.front().book + u' ' + song->bookNumbers.front().number;
     }
@@ -50,34 +47,36 @@ QString unusualFacts(const Item& item, const std::vector<Theme>& themes) {
     const ItemPlan& plan = item.plan;
     QStringList facts;
     if (plan.skipped)
-        facts << tr("left out today");
+        facts << Said::tr("left out today");
     if (plan.at)
-        facts << tr("begins at %1").arg(plan.at->toString(QStringLiteral("HH:mm")));
+        facts << Said::tr("begins at %1").arg(plan.at->toString(QStringLiteral("HH:mm")));
     if (plan.seconds)
-        facts << tr("takes %1").arg(durationText(*plan.seconds));
+        facts << Said::tr("takes %1").arg(durationText(*plan.seconds));
     if (plan.advance)
-        facts << (plan.goesOn ? tr("every %1 by itself, then the next item") : tr("every %1 by itself"))
+        facts << (plan.goesOn ? Said::tr("every %1 by itself, then the next item")
+                              : Said::tr("every %1 by itself"))
                      .arg(durationText(*plan.advance));
     if (!plan.leader.isEmpty())
-        facts << tr("led by %1").arg(plan.leader);
+        facts << Said::tr("led by %1").arg(plan.leader);
     if (!plan.note.isEmpty())
-        facts << tr("note: %1").arg(plan.note);
+        facts << Said::tr("note: %1").arg(plan.note);
     if (plan.sound)
-        facts << tr("sounds %1").arg(plan.sound->title);
+        facts << Said::tr("sounds %1").arg(plan.sound->title);
     const LookChoice& choice = item.look.choice;
     if (const Theme* theme = choice.theme.isEmpty() ? nullptr : themeOf(choice.theme, themes))
-        facts << tr("theme %1").arg(theme->name);
+        facts << Said::tr("theme %1").arg(theme->name);
     else if (!choice.isEmpty())
-        facts << tr("a look of its own");
-    facts << countedOrNothing(item.look.slides.size(), tr("1 slide with a look of its own"),
-                              tr("%1 slides with a look of their own"));
-    facts << countedOrNothing(item.edits.hidden.size(), tr("1 slide hidden"), tr("%1 slides hidden"));
-    facts << countedOrNothing(item.edits.words.size(), tr("1 slide says something else"),
-                              tr("%1 slides say something else"));
+        facts << Said::tr("a look of its own");
+    facts << countedOrNothing(item.look.slides.size(), Said::tr("1 slide with a look of its own"),
+                              Said::tr("%1 slides with a look of their own"));
+    facts << countedOrNothing(item.edits.hidden.size(), Said::tr("1 slide hidden"),
+                              Said::tr("%1 slides hidden"));
+    facts << countedOrNothing(item.edits.words.size(), Said::tr("1 slide says something else"),
+                              Said::tr("%1 slides say something else"));
     if (!item.edits.order.empty())
-        facts << tr("slides in another order");
+        facts << Said::tr("slides in another order");
     if (!item.edits.stageNote.isEmpty() || !item.edits.stageWords.isEmpty())
-        facts << tr("something of its own on stage");
+        facts << Said::tr("something of its own on stage");
     return joined(facts);
 }
 
@@ -93,11 +92,11 @@ SetTabs setTabsOf(const Item& item) {
 
 QString wordsTabName(const Item& item) {
     if (item.song() || item.text())
-        return tr("Words");
+        return Said::tr("Words");
     if (item.passage())
-        return tr("Verses");
+        return Said::tr("Verses");
     if (std::holds_alternative<PictureItem>(item.content))
-        return tr("Pictures");
+        return Said::tr("Pictures");
     return kindText(item.content);
 }
 

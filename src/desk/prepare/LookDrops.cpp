@@ -1,17 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/LookDrops.h"
+#include "core/base/Said.h"
 #include "desk/app/BringInMedia.h"
 #include "desk/app/Session.h"
 #include "media/PictureProxies.h"
-#include <QCoreApplication>
 
 namespace mivanta {
 
 namespace {
-
-QString tr(const char* text) {
-    return QCoreApplication::translate("LookDrops", text);
-}
 
 void useTheme(Session& session, const LookTarget& target, const QString& onto, const Theme& theme) {
     std::vector<Theme> themes = session.book().themes();
@@ -19,9 +15,9 @@ void useTheme(Session& session, const LookTarget& target, const QString& onto, c
         themes.push_back(theme); // it has only just come into the library
     session.document().changeLook(
         target, themes, [&](LookChoice& choice) { choice.theme = theme.id; },
-        tr("the theme %1").arg(theme.name));
-    Q_EMIT session.notice(
-        tr("\u201c%1\u201d is now the theme of %2. Undo (Ctrl+Z) takes it back.").arg(theme.name, onto));
+        Said::tr("the theme %1").arg(theme.name));
+    Q_EMIT session.notice(Said::tr("\u201c%1\u201d is now the theme of %2. Undo (Ctrl+Z) takes it back.")
+                              .arg(theme.name, onto));
 }
 
 void usePicture(Session& session, const LookTarget& target, const QString& onto,
@@ -33,8 +29,8 @@ void usePicture(Session& session, const LookTarget& target, const QString& onto,
             choice.own.set(*lookProperty(QStringLiteral("backdrop.kind")),
                            LookChoiceIndex{int(BackdropKind::Picture)});
         },
-        tr("the backdrop %1").arg(picture.title));
-    Q_EMIT session.notice(tr("\u201c%1\u201d is now the backdrop of %2. Undo (Ctrl+Z) takes it back.")
+        Said::tr("the backdrop %1").arg(picture.title));
+    Q_EMIT session.notice(Said::tr("\u201c%1\u201d is now the backdrop of %2. Undo (Ctrl+Z) takes it back.")
                               .arg(picture.title, onto));
 }
 

@@ -13,7 +13,7 @@ namespace mivanta {
 
 namespace {
 
-constexpr int kRowsOfWords = 3;
+constexpr int kRowsOfMoment = 3;
 
 /// What it says, where it is one of those.
 std::optional<QString> wordsOf(const ItemWords& words) {
@@ -36,7 +36,7 @@ MomentInService::MomentInService(Session& session, QWidget* parent) : QWidget(pa
     m_words = new QPlainTextEdit(this);
     m_words->setObjectName(QStringLiteral("moment-words"));
     m_words->setTabChangesFocus(true);
-    m_words->setFixedHeight(m_words->fontMetrics().lineSpacing() * kRowsOfWords + spaced(4));
+    m_words->setFixedHeight(m_words->fontMetrics().lineSpacing() * kRowsOfMoment + spaced(4));
     m_what->setBuddy(m_words);
     m_end = new QWidget(this);
     const auto field = [&](const char* name, const QString& label, const QString& tip) {

@@ -28,12 +28,23 @@ QString sideText(const Item& item, const Service& service) {
 OrderModel::OrderModel(ServiceDocument& document, QObject* parent)
     : QAbstractListModel(parent),
       m_document(document) {
-    connect(&m_document, &ServiceDocument::changed, this, [this] {
-        beginResetModel();
-        work();
-        endResetModel();
-    });
+    connect(&m_document, &ServiceDocument::changed, this, &OrderModel::follow);
     work();
+}
+
+/// A name that is being typed stays where it is while rows only change what they say.
+void OrderModel::follow() {
+    const auto& items = m_document.service().items;
+    const bool hasSameRows = std::equal(items.begin(), items.end(), m_ids.begin(), m_ids.end(),
+                                        [](const Item& item, const ItemId& id) { return item.id == id; });
+    if (!hasSameRows)
+        beginResetModel();
+    work();
+    if (!hasSameRows)
+        endResetModel();
+    else if (!m_ids.empty())
+        Q_EMIT dataChanged(index(0), index(rowCount() - 1));
+    Q_EMIT followed();
 }
 
 /// What takes the whole order into account.
@@ -41,9 +52,12 @@ void OrderModel::work() {
     const Service& service = m_document.service();
     m_times = m_document.timetable();
     m_numbers.clear();
+    m_ids.clear();
     int number = 0;
-    for (const Item& item : service.items)
+    for (const Item& item : service.items) {
         m_numbers.push_back(item.isRun() ? ++number : 0);
+        m_ids.push_back(item.id);
+    }
 }
 
 QString OrderModel::slackText(int row) const {
@@ -120,9 +134,7 @@ bool OrderModel::setData(const QModelIndex& index, const QVariant& value, int ro
     const QString title = value.toString().trimmed();
     if (role != Qt::EditRole || title.isEmpty())
         return false;
-    // Later: the change resets this model, which must not happen under the editor that is closing.
-    QMetaObject::invokeMethod(
-        this, [this, id = idAt(index.row()), title] { m_document.rename(id, title); }, Qt::QueuedConnection);
+    m_document.rename(idAt(index.row()), title);
     return true;
 }
 

@@ -46,8 +46,10 @@ Q_SIGNALS:
     void filesDropped(const QStringList& files, int at);
     void textDropped(const QString& text, int at);
     void picksDropped(const std::vector<mivanta::FindPick>& picks, int at);
+    void followed(); ///< a change of the service: rows came and went, or say something else
 
 private:
+    void follow();
     void work();
     [[nodiscard]] QString slackText(int row) const;
     [[nodiscard]] GroupPlace groupPlace(int row) const;
@@ -55,6 +57,7 @@ private:
 
     ServiceDocument& m_document;
     Timetable m_times;
+    std::vector<ItemId> m_ids;                              ///< by row
     std::vector<int> m_numbers;                             ///< by row; 0 = none
     const QString m_token = QUuid::createUuid().toString(); ///< tells its own drags from other windows'
 };

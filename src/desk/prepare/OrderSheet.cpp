@@ -110,8 +110,9 @@ OrderSheet::OrderSheet(ServiceDocument& document, SlideBook& book, QWidget* pare
         m_selected = selected();
         Q_EMIT selectionChanged();
     });
-    connect(m_model, &QAbstractItemModel::modelReset, this, [this] {
-        restoreSelection();
+    connect(m_model, &QAbstractItemModel::modelReset, this, &OrderSheet::restoreSelection);
+    connect(m_model, &OrderModel::followed, this, [this] {
+        Q_EMIT currentChanged();
         showHead();
         showFoot();
     });
@@ -134,7 +135,6 @@ void OrderSheet::restoreSelection() {
         m_current = {};
         m_selected.clear();
     }
-    Q_EMIT currentChanged();
 }
 
 ItemId OrderSheet::current() const {

@@ -45,9 +45,14 @@ public:
             line->setFont(textFont(1.0, true));
             line->setStyleSheet(
                 QStringLiteral("padding: 0 2px; border: 1px solid %1").arg(day().accent.name()));
+            line->setText(index.data(Qt::EditRole).toString());
+            line->selectAll();
         }
         return editor;
     }
+
+    /// What is being typed is not replaced when the order changes meanwhile.
+    void setEditorData(QWidget*, const QModelIndex&) const override {}
 
 private:
     /// Of items that stay together, at their left.

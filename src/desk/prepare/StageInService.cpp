@@ -9,7 +9,7 @@
 namespace mivanta {
 
 namespace {
-constexpr int kRowsOfWords = 2;
+constexpr int kRowsOfStageWords = 2;
 }
 
 StageInService::StageInService(Session& session, QWidget* parent) : QWidget(parent), m_session(session) {
@@ -22,7 +22,7 @@ StageInService::StageInService(Session& session, QWidget* parent) : QWidget(pare
     m_words->setToolTip(
         tr("Stage monitors show this in place of the words; the hall and the stream keep the words"));
     m_words->setTabChangesFocus(true);
-    m_words->setFixedHeight(m_words->fontMetrics().lineSpacing() * kRowsOfWords + spaced(4));
+    m_words->setFixedHeight(m_words->fontMetrics().lineSpacing() * kRowsOfStageWords + spaced(4));
     m_note->setAccessibleName(tr("Note for the stage"));
     m_words->setAccessibleName(tr("On stage instead"));
     auto* form = new QFormLayout(this);

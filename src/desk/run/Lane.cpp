@@ -15,7 +15,7 @@ int closedHeight() {
 int headHeight() {
     return spaced(9);
 }
-int margin() {
+int laneMargin() {
     return spaced(2.5);
 }
 int gap() {
@@ -24,7 +24,7 @@ int gap() {
 
 /// Cards stay readable: at least this wide, and at most four in a row.
 int columnsFor(int width) {
-    return std::clamp((width - 2 * margin()) / spaced(44), 1, 4);
+    return std::clamp((width - 2 * laneMargin()) / spaced(44), 1, 4);
 }
 
 } // namespace
@@ -57,7 +57,7 @@ int Lane::noteHeight(int width) const {
     if (m_note.isEmpty())
         return 0;
     const QFontMetrics metrics(textFont(1.05, true));
-    const QRect room(0, 0, width - 2 * margin() - spaced(8), 1000);
+    const QRect room(0, 0, width - 2 * laneMargin() - spaced(8), 1000);
     return metrics.boundingRect(room, Qt::TextWordWrap, m_note).height() + spaced(2);
 }
 
@@ -135,7 +135,7 @@ QRect Lane::markedArea() const {
 
 int Lane::placeCards(int width, bool place) const {
     const int columns = columnsFor(width);
-    const int wide = (width - 2 * margin() - gap() * (columns - 1)) / columns;
+    const int wide = (width - 2 * laneMargin() - gap() * (columns - 1)) / columns;
     int y = headHeight() + noteHeight(width);
     for (size_t first = 0; first < m_cards.size(); first += size_t(columns)) {
         const size_t end = std::min(m_cards.size(), first + size_t(columns));
@@ -143,7 +143,7 @@ int Lane::placeCards(int width, bool place) const {
         for (size_t i = first; i < end; ++i)
             high = std::max(high, m_cards[i]->wantedHeight(wide));
         for (size_t i = first; place && i < end; ++i)
-            m_cards[i]->setGeometry(margin() + int(i - first) * (wide + gap()), y, wide, high);
+            m_cards[i]->setGeometry(laneMargin() + int(i - first) * (wide + gap()), y, wide, high);
         y += high + gap();
     }
     return y + spaced(0.5);
@@ -184,7 +184,7 @@ void Lane::paintEvent(QPaintEvent*) {
         painter.drawRoundedRect(QRectF(rect()), 5, 5);
     }
     const int high = m_open ? headHeight() : closedHeight();
-    const QRect row(margin(), 0, width() - 2 * margin(), high);
+    const QRect row(laneMargin(), 0, width() - 2 * laneMargin(), high);
     painter.setFont(m_open ? textFont(1.25, true) : monoFont(0.95));
     painter.setPen(m_open ? text : quiet);
     const int numberWide = spaced(8);

@@ -10,7 +10,7 @@ namespace mivanta {
 
 namespace {
 
-constexpr int kTickMs = 500;
+constexpr int kTimingTickMs = 500;
 constexpr int kLate = 120;  // seconds behind that are worth a colour
 constexpr int kOnTime = 15; // nobody is that exact
 
@@ -34,7 +34,7 @@ TimingPanel::TimingPanel(Session& session, QWidget* parent) : QWidget(parent), m
     m_behind = addFigure("timing-behind");
     m_item = addFigure("timing-item");
     m_end = addFigure("timing-end");
-    m_tick.setInterval(kTickMs);
+    m_tick.setInterval(kTimingTickMs);
     connect(&m_tick, &QTimer::timeout, this, &TimingPanel::refresh);
     connect(&m_session.run(), &RunController::changed, this, &TimingPanel::refresh);
 }

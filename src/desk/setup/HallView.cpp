@@ -11,7 +11,7 @@ namespace mivanta {
 namespace {
 constexpr double kEyes = 1.2;       // metres above the floor, of someone who sits
 constexpr double kScreenFoot = 1.6; // metres above the floor, of a screen's lower edge
-constexpr int kRows = 4;
+constexpr int kPeopleRows = 4;
 } // namespace
 
 HallView::HallView(QWidget* parent) : QWidget(parent) {
@@ -85,8 +85,8 @@ void HallView::paintEvent(QPaintEvent*) {
     painter.fillRect(screen, day().accent);
     painter.setPen(QPen(QColor(0x8a, 0x7f, 0x66), 2));
     painter.drawLine(QPointF(margin, floor), QPointF(width() - margin, floor));
-    for (int row = 1; row <= kRows; ++row)
-        paintPerson(painter, left + (right - left) * row / kRows, floor, metre, row == kRows);
+    for (int row = 1; row <= kPeopleRows; ++row)
+        paintPerson(painter, left + (right - left) * row / kPeopleRows, floor, metre, row == kPeopleRows);
 
     painter.setFont(textFont(0.9));
     painter.setPen(day().text);
