@@ -3,10 +3,10 @@
 #include "Figures.h"
 #include "SongMaker.h"
 #include "Timing.h"
-#include "desk/library/SongDraft.h"
-#include "desk/library/SongEditor.h"
-#include "desk/library/Speller.h"
-#include "desk/library/WordsSheet.h"
+#include "desk/song/SongEditor.h"
+#include "desk/song/Speller.h"
+#include "desk/song/WordsSheet.h"
+#include "session/library/SongDraft.h"
 #include <QApplication>
 #include <QElapsedTimer>
 #include <QKeyEvent>

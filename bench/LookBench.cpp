@@ -4,13 +4,13 @@
 #include "SongMaker.h"
 #include "Timing.h"
 #include "core/run/RunState.h"
-#include "desk/app/SlideBook.h"
-#include "desk/parts/ThumbnailStore.h"
 #include "media/PictureProxies.h"
 #include "player/OutputPicture.h"
 #include "player/OutputWindow.h"
 #include "render/FontMeasure.h"
 #include "render/SceneRenderer.h"
+#include "session/readings/ThumbnailStore.h"
+#include "session/service/SlideBook.h"
 #include "store/Settings.h"
 #include <QBackingStore>
 #include <QDir>

@@ -4,8 +4,8 @@
 #include "Memory.h"
 #include "SongMaker.h"
 #include "Timing.h"
-#include "desk/app/MainWindow.h"
 #include "desk/run/RunDesk.h"
+#include "desk/window/MainWindow.h"
 #include "store/ServiceStore.h"
 #include "store/Settings.h"
 #include <QApplication>
@@ -98,10 +98,10 @@ public:
                              m_ready[output] = wasReady;
                          });
         m_session.start();
-        waitUntil([&] { return opened && m_session.placements().size() == 3; });
+        waitUntil([&] { return opened && m_session.outputs().placements().size() == 3; });
         m_window.goTo(MainWindow::RunAt);
         waitUntil([&] { return m_session.book().isComplete(); }, 60'000);
-        for (const Placement& placement : m_session.placements())
+        for (const Placement& placement : m_session.outputs().placements())
             if (placement.kind != Placement::Kind::FullScreen)
                 qFatal("an output is not on a monitor");
         wait(500);

@@ -1,11 +1,14 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
 # One folder under src/ is one target. Its headers are reached through a folder of links of its own,
-# so a file can include a layer's headers only when its target links that layer.
+# so a file can include a layer's headers only when its target links that layer. A layer may lie in another
+# folder: desk/kit is the target mivanta_desk_kit.
 
 function(mivanta_headers target layer)
-    file(MAKE_DIRECTORY ${CMAKE_BINARY_DIR}/layers/${layer})
-    file(CREATE_LINK ${CMAKE_SOURCE_DIR}/src/${layer} ${CMAKE_BINARY_DIR}/layers/${layer}/${layer} SYMBOLIC)
-    target_include_directories(${target} PUBLIC ${CMAKE_BINARY_DIR}/layers/${layer})
+    string(REPLACE "/" "_" links ${layer})
+    cmake_path(GET layer PARENT_PATH around)
+    file(MAKE_DIRECTORY ${CMAKE_BINARY_DIR}/layers/${links}/${around})
+    file(CREATE_LINK ${CMAKE_SOURCE_DIR}/src/${layer} ${CMAKE_BINARY_DIR}/layers/${links}/${layer} SYMBOLIC)
+    target_include_directories(${target} PUBLIC ${CMAKE_BINARY_DIR}/layers/${links})
 endfunction()
 
 # Headers of the standard library and of Qt are read once for all targets of a kind: they are most of the time that a
@@ -66,28 +69,29 @@ function(mivanta_unity target)
     set_target_properties(${target} PROPERTIES UNITY_BUILD ON UNITY_BUILD_MODE GROUP)
 endfunction()
 
-# mivanta_layer(NAME [PUBLIC libs...] [PRIVATE libs...]): a static library of every source in src/NAME.
+# mivanta_layer(FOLDER [PUBLIC libs...] [PRIVATE libs...]): a static library of every source in src/FOLDER.
 function(mivanta_layer layer)
     cmake_parse_arguments(ARG "" "" "PUBLIC;PRIVATE" ${ARGN})
+    string(REPLACE "/" "_" target mivanta_${layer})
     file(GLOB_RECURSE sources CONFIGURE_DEPENDS ${CMAKE_SOURCE_DIR}/src/${layer}/*.cpp
          ${CMAKE_SOURCE_DIR}/src/${layer}/*.h)
     list(FILTER sources EXCLUDE REGEX "/main\\.cpp$")
-    add_library(mivanta_${layer} STATIC ${sources})
-    set_target_properties(mivanta_${layer} PROPERTIES AUTOMOC ON)
-    mivanta_headers(mivanta_${layer} ${layer})
-    target_link_libraries(mivanta_${layer} PUBLIC ${ARG_PUBLIC} PRIVATE ${ARG_PRIVATE})
+    add_library(${target} STATIC ${sources})
+    set_target_properties(${target} PROPERTIES AUTOMOC ON)
+    mivanta_headers(${target} ${layer})
+    target_link_libraries(${target} PUBLIC ${ARG_PUBLIC} PRIVATE ${ARG_PRIVATE})
     set(kinds)
-    if("Qt6::Widgets" IN_LIST ARG_PUBLIC)
+    if(layer MATCHES "^desk/")
         list(APPEND kinds WIDGETS)
     elseif("Qt6::Gui" IN_LIST ARG_PUBLIC OR "mivanta_render" IN_LIST ARG_PUBLIC)
         list(APPEND kinds GUI)
     endif()
-    mivanta_precompile(mivanta_${layer} ${kinds})
-    mivanta_unity(mivanta_${layer})
+    mivanta_precompile(${target} ${kinds})
+    mivanta_unity(${target})
 endfunction()
 
-# mivanta_program(LAYER EXECUTABLE): src/LAYER/main.cpp on top of the layer's library.
-function(mivanta_program layer executable)
-    add_executable(${executable} ${CMAKE_SOURCE_DIR}/src/${layer}/main.cpp)
-    target_link_libraries(${executable} PRIVATE mivanta_${layer})
+# mivanta_program(FOLDER EXECUTABLE LAYERS...): src/FOLDER/main.cpp on top of those layers.
+function(mivanta_program folder executable)
+    add_executable(${executable} ${CMAKE_SOURCE_DIR}/src/${folder}/main.cpp)
+    target_link_libraries(${executable} PRIVATE ${ARGN})
 endfunction()

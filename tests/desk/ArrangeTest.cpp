@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/Window.h"
-#include "desk/parts/ObjectsEditor.h"
-#include "desk/parts/SlideCanvas.h"
+#include "desk/look/ObjectsEditor.h"
+#include "desk/look/SlideCanvas.h"
 #include "desk/prepare/LookInService.h"
 #include "store/MediaFiles.h"
 #include "support/Samples.h"

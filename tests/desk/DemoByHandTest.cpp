@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/Dropping.h"
 #include "desk/Window.h"
-#include "desk/app/PasteOrder.h"
-#include "desk/parts/FindList.h"
+#include "desk/find/FindList.h"
+#include "desk/prepare/PasteOrder.h"
 #include "formats/ServiceFile.h"
 #include <QJsonArray>
 #include <QJsonDocument>

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "Window.h"
-#include "desk/library/WordsSheet.h"
+#include "desk/song/WordsSheet.h"
 #include "store/Library.h"
 #include <QLineEdit>
 #include <QPushButton>

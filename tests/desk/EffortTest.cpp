@@ -2,7 +2,7 @@
 #include "EditorTest.h"
 #include "core/song/SingingOrder.h"
 #include "desk/library/LibraryDesk.h"
-#include "desk/parts/LookForm.h"
+#include "desk/look/LookForm.h"
 #include "desk/prepare/PrepareDesk.h"
 #include <QClipboard>
 #include <QComboBox>

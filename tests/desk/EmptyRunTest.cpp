@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/Window.h"
-#include "desk/run/RunKeys.h"
+#include "session/run/RunKeys.h"
 #include "support/Samples.h"
 #include <QLineEdit>
 #include <QPushButton>
@@ -73,15 +73,15 @@ TEST_F(EmptyRun, WhenEverythingIsLeftOutWhatIsOnScreenStays) {
 }
 
 TEST_F(EmptyRun, AnOutputWithoutItsMonitorIsRunWithTheOthers) {
-    Output hall = session->outputs()[0];
+    Output hall = session->outputs().all()[0];
     hall.place = {PlaceKind::Monitor, u"HDMI-9"_s};
-    session->changeOutput(hall);
+    session->outputs().change(hall);
     session->document().insert(0, songItem(samples::harbourSong(u"First"_s)));
     window->goTo(MainWindow::RunAt);
     press(Qt::Key_Space);
     for (const auto& output : {u"hall"_s, u"stage"_s, u"stream"_s})
         EXPECT_TRUE(waitUntil([&] { return !shown(output).isNull(); })) << output.toStdString();
-    EXPECT_EQ(session->placements()[0].kind, Placement::Kind::Missing);
+    EXPECT_EQ(session->outputs().placements()[0].kind, Placement::Kind::Missing);
     EXPECT_EQ(child<PictureView>(u"run-hall"_s)->accessibleName(), u"HALL \u00b7 NO SCREEN"_s);
 }
 

@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "desk/parts/FindPanel.h"
+#include "desk/find/FindPanel.h"
 #include "desk/library/ImportModel.h"
 #include "support/Samples.h"
 #include "support/Text.h"

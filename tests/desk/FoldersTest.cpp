@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "desk/app/Folders.h"
+#include "desk/kit/Folders.h"
 #include "support/Text.h"
 #include <QDir>
 #include <QSettings>

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "Window.h"
-#include "desk/library/WordsSheet.h"
+#include "desk/song/WordsSheet.h"
 #include <QComboBox>
 #include <QLineEdit>
 #include <QMimeData>
@@ -99,12 +99,14 @@ TEST_F(Desks, CheckNamesWhatIsMissing) {
 
 TEST_F(Desks, SetupMovesAnOutputAndRemembersIt) {
     press(Qt::Key_5, Qt::AltModifier);
-    ASSERT_TRUE(waitUntil(
-        [&] { return !session->placements().empty() && window->findChild<QComboBox*>(u"place-stage"_s); }));
+    ASSERT_TRUE(waitUntil([&] {
+        return !session->outputs().placements().empty() && window->findChild<QComboBox*>(u"place-stage"_s);
+    }));
     auto* place = child<QComboBox>(u"place-stage"_s);
     place->setFocus();
     press(Qt::Key_End);
-    ASSERT_TRUE(waitUntil([&] { return session->placements()[1].kind == Placement::Kind::Closed; }));
+    ASSERT_TRUE(
+        waitUntil([&] { return session->outputs().placements()[1].kind == Placement::Kind::Closed; }));
     EXPECT_TRUE(waitUntil([&] { return QFile::exists(libraryFolder + u"/outputs.json"_s); }));
     EXPECT_EQ((*loadOutputs(libraryFolder))[1].place.kind, PlaceKind::Closed);
 }
@@ -112,9 +114,9 @@ TEST_F(Desks, SetupMovesAnOutputAndRemembersIt) {
 TEST_F(Desks, TwoScreensGiveTheHallOneOfItsOwn) {
     if (QGuiApplication::screens().size() < 2)
         GTEST_SKIP() << "one screen here";
-    ASSERT_TRUE(waitUntil([&] { return !session->placements().empty(); }));
-    EXPECT_EQ(session->placements()[0].kind, Placement::Kind::FullScreen);
-    EXPECT_EQ(session->placements()[1].kind, Placement::Kind::Window);
+    ASSERT_TRUE(waitUntil([&] { return !session->outputs().placements().empty(); }));
+    EXPECT_EQ(session->outputs().placements()[0].kind, Placement::Kind::FullScreen);
+    EXPECT_EQ(session->outputs().placements()[1].kind, Placement::Kind::Window);
 }
 
 TEST_F(Desks, EveryControlHasANameAndATip) {

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/Dropping.h"
 #include "desk/Window.h"
-#include "desk/parts/DragOpens.h"
-#include "desk/parts/LookDrag.h"
-#include "desk/parts/ThemeList.h"
+#include "desk/kit/DragOpens.h"
+#include "desk/kit/LookDrag.h"
+#include "desk/look/ThemeList.h"
 #include "desk/prepare/Bench.h"
 #include "formats/ThemeFile.h"
 #include "store/MediaFiles.h"

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/LookInService.h"
 #include "desk/Window.h"
-#include "desk/parts/LookForm.h"
-#include "desk/parts/PictureView.h"
+#include "desk/kit/PictureView.h"
+#include "desk/look/LookForm.h"
 #include "formats/ServiceFile.h"
 #include "support/Samples.h"
 #include <QComboBox>

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "desk/parts/ObjectsEditor.h"
-#include "desk/parts/ColourEdit.h"
+#include "desk/look/ObjectsEditor.h"
+#include "desk/kit/ColourEdit.h"
 #include "support/Text.h"
 #include <QDoubleSpinBox>
 #include <QLineEdit>

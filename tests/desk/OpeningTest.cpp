@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "Window.h"
-#include "desk/app/MissingFiles.h"
+#include "session/service/MissingFiles.h"
 #include "store/Backups.h"
 #include "store/SafeFiles.h"
 #include "store/ServicePack.h"

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/order/UsedMedia.h"
-#include "desk/app/RecentServices.h"
-#include "desk/app/ServiceDocument.h"
 #include "desk/prepare/CommonValue.h"
 #include "desk/prepare/OrderModel.h"
+#include "desk/window/RecentServices.h"
+#include "session/service/ServiceDocument.h"
 #include "store/MediaFiles.h"
 #include "store/ServicePack.h"
 #include "support/Samples.h"

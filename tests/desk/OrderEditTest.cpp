@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "desk/parts/OrderEdit.h"
+#include "desk/song/OrderEdit.h"
 #include "core/song/SingingOrder.h"
 #include "support/Samples.h"
 #include "support/Text.h"

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/Window.h"
 #include "desk/check/CheckDesk.h"
-#include "desk/parts/PictureView.h"
+#include "desk/kit/PictureView.h"
 #include "desk/setup/HallView.h"
 #include "desk/setup/SetupDesk.h"
 #include "support/Samples.h"
@@ -17,7 +17,7 @@ namespace {
 class OtherDesks : public WindowTest {
 protected:
     [[nodiscard]] const Output& output(const QString& name) const {
-        for (const Output& each : session->outputs())
+        for (const Output& each : session->outputs().all())
             if (each.name == name)
                 return each;
         std::abort();

@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "Window.h"
 #include "core/song/SingingOrder.h"
+#include "desk/kit/OneLineFields.h"
 #include "desk/library/LibraryDesk.h"
-#include "desk/library/WordsSheet.h"
-#include "desk/parts/OneLineFields.h"
 #include "desk/prepare/PrepareDesk.h"
+#include "desk/song/WordsSheet.h"
 #include <QClipboard>
 #include <QLineEdit>
 #include <QPushButton>

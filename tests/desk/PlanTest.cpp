@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/Window.h"
-#include "desk/app/ItemClipboard.h"
 #include "desk/prepare/LookInService.h"
 #include "desk/prepare/PlanInService.h"
 #include "desk/run/Lane.h"
+#include "session/service/ItemClipboard.h"
 #include "support/Samples.h"
 #include <QCheckBox>
 #include <QClipboard>

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "Window.h"
-#include "desk/parts/FindPanel.h"
+#include "desk/find/FindPanel.h"
 #include "support/Samples.h"
 #include <QComboBox>
 #include <QMenu>

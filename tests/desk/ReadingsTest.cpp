@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/Window.h"
-#include "desk/parts/ReadingPanel.h"
+#include "desk/look/ReadingPanel.h"
 #include "desk/prepare/LookInService.h"
 #include "render/LegibilityMeasure.h"
 #include "support/Samples.h"

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/RunCovers.h"
-#include "desk/app/RunSocket.h"
+#include "remote/RunSocket.h"
 #include <QJsonArray>
 #include <QJsonDocument>
 #include <QLocalSocket>

@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/RunCovers.h"
 #include "desk/Dropping.h"
-#include "desk/app/KeptRun.h"
 #include "desk/run/KeyStrip.h"
 #include "desk/run/Lane.h"
 #include "desk/run/LaneCard.h"
 #include "desk/run/LaneList.h"
 #include "desk/run/OutputsMenu.h"
+#include "session/run/KeptRun.h"
 #include <QLineEdit>
 #include <QMenu>
 #include <QRandomGenerator>
@@ -355,7 +355,7 @@ TEST_F(RunCovers, KeysThatAreMashedNeverBreakAnything) {
         ASSERT_TRUE(!state().next || session->book().slidesOf(state().next->item)) << i;
         ASSERT_TRUE(!state().onScreen || session->book().slidesOf(state().onScreen->item)) << i;
         if (state().onScreen) {
-            ASSERT_EQ(run().live().size(), session->outputs().size()) << i;
+            ASSERT_EQ(run().live().size(), session->outputs().all().size()) << i;
         }
     }
     run().setFrozen(u"hall"_s, false);

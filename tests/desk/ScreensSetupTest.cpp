@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/Window.h"
-#include "desk/app/ScreenTexts.h"
+#include "session/outputs/ScreenTexts.h"
 #include "support/Samples.h"
 #include <QCheckBox>
 #include <QComboBox>
@@ -19,9 +19,9 @@ protected:
         WindowTest::SetUp();
         session->document().insert(0, songItem(samples::harbourSong(u"First"_s)));
         window->goTo(MainWindow::SetupAt);
-        ASSERT_TRUE(waitUntil([&] { return !session->placements().empty(); }));
+        ASSERT_TRUE(waitUntil([&] { return !session->outputs().placements().empty(); }));
     }
-    const Output& output(size_t index = 0) { return session->outputs()[index]; }
+    const Output& output(size_t index = 0) { return session->outputs().all()[index]; }
     Scene sceneOn(const QString& name) {
         for (const Scene& scene : session->run().shownNow())
             if (scene.output == name)
@@ -131,19 +131,20 @@ TEST_F(ScreensSetup, AWindowGetsItsPlace) {
 TEST_F(ScreensSetup, AScreenThatIsMissingIsSaidAndComesBack) {
     Output hall = output();
     hall.place = {PlaceKind::Monitor, u"HDMI-9"_s, {u"Seaview"_s, u"P-20"_s, u"1"_s}};
-    session->changeOutput(hall);
-    ASSERT_TRUE(waitUntil([&] { return session->placements()[0].kind == Placement::Kind::Missing; }));
+    session->outputs().change(hall);
+    ASSERT_TRUE(
+        waitUntil([&] { return session->outputs().placements()[0].kind == Placement::Kind::Missing; }));
     EXPECT_TRUE(textsOf(u"setup-desk"_s).join(u' ').contains(u"Seaview P-20 at HDMI-9"_s));
     EXPECT_EQ(child<QComboBox>(u"place-hall"_s)->currentText(), u"Seaview P-20 at HDMI-9, not connected"_s);
     // What the session says when monitors come and go.
     const Placement there{Placement::Kind::FullScreen, u"HDMI-9"_s};
     const Placement gone{Placement::Kind::Missing, u"HDMI-9"_s};
-    const auto others =
-        std::vector<Placement>(session->placements().begin() + 1, session->placements().end());
+    const auto others = std::vector<Placement>(session->outputs().placements().begin() + 1,
+                                               session->outputs().placements().end());
     const auto tell = [&](const Placement& first) {
         std::vector<Placement> all{first};
         all.insert(all.end(), others.begin(), others.end());
-        Q_EMIT session->player().placesChanged(session->monitors(), all);
+        Q_EMIT session->player().placesChanged(session->outputs().monitors(), all);
         return window->notices()->text();
     };
     static_cast<void>(tell(there));

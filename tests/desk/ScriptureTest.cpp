@@ -185,7 +185,7 @@ TEST_F(ScriptureOnDesks, AnUnplannedReadingOutlivesTheDesks) {
     const RunState before = session->run().state();
     const QByteArray kept = session->run().keptState();
     SlideBook book(session->document(), shippedThemes());
-    book.setOutputs(session->outputs());
+    book.setOutputs(session->outputs().all());
     RunController again(book, session->document(), session->player());
     again.takeUp(kept);
     EXPECT_EQ(again.state(), before);

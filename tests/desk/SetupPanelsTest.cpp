@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/Window.h"
-#include "desk/run/RunKeys.h"
+#include "session/run/RunKeys.h"
 #include "support/Samples.h"
 #include <QFile>
 #include <QPlainTextEdit>

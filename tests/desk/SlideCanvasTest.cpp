@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "desk/parts/SlideCanvas.h"
+#include "desk/look/SlideCanvas.h"
 #include "support/Samples.h"
 #include "support/Text.h"
 #include <QApplication>

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "EditorTest.h"
 #include "core/song/SingingOrder.h"
-#include "desk/library/Speller.h"
+#include "desk/song/Speller.h"
 #include <QClipboard>
 #include <QComboBox>
 #include <QLineEdit>

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "Window.h"
 #include "core/song/SingingOrder.h"
-#include "desk/library/WordsSheet.h"
+#include "desk/song/WordsSheet.h"
 #include "store/Library.h"
 #include <QDialog>
 #include <QLineEdit>

@@ -26,7 +26,7 @@ protected:
     }
     QStringList names() {
         QStringList all;
-        for (const Output& output : session->outputs())
+        for (const Output& output : session->outputs().all())
             all << output.name;
         return all;
     }
@@ -44,8 +44,8 @@ TEST_F(Stage, OutputsAreAddedAndRemovedAndKept) {
     choose(u"add-stage"_s);
     choose(u"add-hall"_s);
     EXPECT_EQ(names(), (QStringList{u"hall"_s, u"stage"_s, u"stream"_s, u"stage 2"_s, u"hall 2"_s}));
-    EXPECT_TRUE(session->outputs()[3].showsChords);
-    EXPECT_EQ(session->outputs()[3].kind, OutputKind::Stage);
+    EXPECT_TRUE(session->outputs().all()[3].showsChords);
+    EXPECT_EQ(session->outputs().all()[3].kind, OutputKind::Stage);
     answers->quit = true;                            // agreed
     child<QPushButton>(u"remove-output"_s)->click(); // the one that was added last is chosen
     EXPECT_EQ(names(), (QStringList{u"hall"_s, u"stage"_s, u"stream"_s, u"stage 2"_s}));
@@ -66,9 +66,9 @@ TEST_F(Stage, TheLastOutputStays) {
 }
 
 TEST_F(Stage, EachMonitorHasItsLayoutAndFollowsTheSong) {
-    Output stage = session->outputs()[1];
+    Output stage = session->outputs().all()[1];
     stage.look.theme = u"stage-words-and-next"_s;
-    session->changeOutput(stage);
+    session->outputs().change(stage);
     window->goTo(MainWindow::RunAt);
     press(Qt::Key_Space);
     QStringList said = saidOn(u"stage"_s);

@@ -2,8 +2,8 @@
 #include "Dropping.h"
 #include "Window.h"
 #include "core/order/Groups.h"
-#include "desk/app/PasteOrder.h"
-#include "desk/app/StartMenu.h"
+#include "desk/prepare/PasteOrder.h"
+#include "desk/window/StartMenu.h"
 #include "store/ServiceTemplates.h"
 #include "support/Samples.h"
 #include <QClipboard>

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/Window.h"
-#include "desk/library/ThemeDraft.h"
-#include "desk/parts/LookForm.h"
-#include "desk/parts/SlideCanvas.h"
+#include "desk/look/LookForm.h"
+#include "desk/look/SlideCanvas.h"
+#include "session/library/ThemeDraft.h"
 #include "support/Samples.h"
 #include <QComboBox>
 #include <QDropEvent>

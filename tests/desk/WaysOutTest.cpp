@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "Window.h"
-#include "desk/app/Battery.h"
+#include "session/machine/Battery.h"
 #include <QDBusConnection>
 #include <QDBusMessage>
 #include <QDBusVirtualObject>
@@ -26,7 +26,7 @@ protected:
     }
     [[nodiscard]] QString lamp() const { return window->findChild<Header*>(u"header"_s)->lampText(); }
     [[nodiscard]] bool hasOutput(const QString& name) const {
-        const auto& all = session->outputs();
+        const auto& all = session->outputs().all();
         return std::any_of(all.begin(), all.end(), [&](const Output& output) { return output.name == name; });
     }
 };
@@ -52,7 +52,7 @@ TEST_F(WaysOut, AnOutputThatShowsSomethingIsRemovedAfterAQuestionAndCanBePutBack
     for (QWidget* row : window->findChildren<QWidget*>())
         if (row->accessibleName() == u"Show how Stream is set up"_s)
             QTest::mouseClick(row, Qt::LeftButton);
-    session->removeOutput(u"stream"_s);
+    session->outputs().remove(u"stream"_s);
     EXPECT_FALSE(hasOutput(u"stream"_s));
     EXPECT_TRUE(lamp().contains(u"2 outputs"_s)) << lamp().toStdString();
     auto* back = child<QPushButton>(u"notice-action"_s);
@@ -69,7 +69,7 @@ TEST_F(WaysOut, RemovingAnOutputSaysWhatItTakesAway) {
     ASSERT_EQ(answers->questions.size(), 1);
     EXPECT_TRUE(answers->questions[0].contains(u"shows something now"_s))
         << answers->questions[0].toStdString();
-    EXPECT_EQ(session->outputs().size(), 3u); // the usual answer is no
+    EXPECT_EQ(session->outputs().all().size(), 3u); // the usual answer is no
 }
 
 TEST_F(WaysOut, LoggingOutAsksAndKeepsTheService) {

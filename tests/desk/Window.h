@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/MainWindow.h"
-#include "desk/parts/Header.h"
-#include "desk/parts/NoticeBar.h"
-#include "desk/parts/PictureView.h"
+#include "desk/kit/NoticeBar.h"
+#include "desk/kit/PictureView.h"
 #include "desk/prepare/Bench.h"
 #include "desk/prepare/OrderSheet.h"
 #include "desk/run/RunDesk.h"
+#include "desk/window/Header.h"
+#include "desk/window/MainWindow.h"
 #include "store/ServiceStore.h"
 #include "store/Settings.h"
 #include "support/Golden.h"

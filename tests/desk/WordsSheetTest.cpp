@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "desk/library/WordsSheet.h"
+#include "desk/song/WordsSheet.h"
 #include "support/AnySong.h"
 #include "support/Samples.h"
 #include "support/Text.h"

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "soak/Work.h"
-#include "desk/app/ServiceDocument.h"
+#include "session/service/ServiceDocument.h"
 #include "soak/Model.h"
 #include "store/Backups.h"
 #include "store/MediaFiles.h"

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/base/LeavableWork.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/Style.h"
 #include "media/Mpv.h"
 #include "render/Fonts.h"
 #include <QApplication>

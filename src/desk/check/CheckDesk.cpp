@@ -2,9 +2,9 @@
 #include "desk/check/CheckDesk.h"
 #include "desk/check/DifferencesPanel.h"
 #include "desk/check/MissingPanel.h"
-#include "desk/parts/Columns.h"
-#include "desk/parts/EmptyState.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/Columns.h"
+#include "desk/kit/EmptyState.h"
+#include "desk/kit/Style.h"
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QLayoutItem>
@@ -77,7 +77,7 @@ CheckDesk::CheckDesk(Session& session, Prompts& prompts, QWidget* parent)
         m_fontFindings.look(m_session);
         look();
     });
-    connect(&m_session, &Session::placesChanged, this, &CheckDesk::look);
+    connect(&m_session.outputs(), &Outputs::placesChanged, this, &CheckDesk::look);
     connect(&m_session.readings(), &ServiceReadings::changed, this, &CheckDesk::look);
     connect(&m_session.missing(), &MissingFiles::changed, this, &CheckDesk::look);
     connect(&m_session.differences(), &Differences::changed, this, &CheckDesk::look);
@@ -91,8 +91,8 @@ void CheckDesk::showEvent(QShowEvent* event) {
 
 std::vector<Finding> CheckDesk::screenFindings() const {
     std::vector<Finding> findings;
-    const auto& outputs = m_session.outputs();
-    const auto& placements = m_session.placements();
+    const auto& outputs = m_session.outputs().all();
+    const auto& placements = m_session.outputs().placements();
     for (size_t i = 0; i < outputs.size() && i < placements.size(); ++i)
         if (outputs[i].kind == OutputKind::Hall && placements[i].kind != Placement::Kind::FullScreen)
             findings.push_back({Severity::Doubt,

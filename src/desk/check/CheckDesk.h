@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/run/Findings.h"
-#include "desk/app/Prompts.h"
-#include "desk/app/Session.h"
 #include "desk/check/LookFindings.h"
+#include "desk/kit/Prompts.h"
+#include "session/Session.h"
 #include <QScrollArea>
 
 class QLabel;

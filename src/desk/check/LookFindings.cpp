@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/check/LookFindings.h"
 #include "core/base/Said.h"
-#include "desk/app/Session.h"
 #include "render/FontCoverage.h"
+#include "session/Session.h"
 #include <cmath>
 
 namespace mivanta {
@@ -91,9 +91,9 @@ std::vector<Finding> readingFindings(Session& session) {
     const SlideBook& book = session.book();
     for (int i = 0; i < book.itemCount(); ++i) {
         const auto readings = session.readings().of(book.itemId(i));
-        for (size_t o = 0; o < readings.size() && o < session.outputs().size(); ++o)
+        for (size_t o = 0; o < readings.size() && o < session.outputs().all().size(); ++o)
             if (readings[o])
-                addReading(findings, book.itemId(i), session.outputs()[o], *readings[o]);
+                addReading(findings, book.itemId(i), session.outputs().all()[o], *readings[o]);
     }
     return findings;
 }

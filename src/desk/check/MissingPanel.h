@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/Prompts.h"
-#include "desk/app/Session.h"
+#include "desk/kit/Prompts.h"
+#include "session/Session.h"
 #include <QWidget>
 
 class QLabel;

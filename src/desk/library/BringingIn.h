@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/LibraryClient.h"
+#include "session/library/LibraryClient.h"
 
 namespace mivanta {
 

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/ImportModel.h"
 #include "core/base/Said.h"
-#include "desk/parts/FindList.h"
+#include "desk/find/FindList.h"
 #include <algorithm>
 #include <numeric>
 

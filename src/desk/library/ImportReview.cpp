@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/ImportReview.h"
-#include "desk/parts/Columns.h"
-#include "desk/parts/CompareView.h"
-#include "desk/parts/FindList.h"
-#include "desk/parts/Style.h"
+#include "desk/find/FindList.h"
+#include "desk/kit/Columns.h"
+#include "desk/kit/CompareView.h"
+#include "desk/kit/Style.h"
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLabel>

@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/LibraryDesk.h"
+#include "desk/kit/Style.h"
 #include "desk/library/ScriptureLibrary.h"
 #include "desk/library/SongLibrary.h"
 #include "desk/library/TextLibrary.h"
 #include "desk/library/ThemeLibrary.h"
-#include "desk/parts/Style.h"
 #include <QAction>
 #include <QDragEnterEvent>
 #include <QMimeData>

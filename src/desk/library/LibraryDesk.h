@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/Finding.h"
-#include "desk/app/Tools.h"
+#include "desk/kit/Tools.h"
+#include "store/finding/Finding.h"
 #include <QWidget>
 #include <functional>
 

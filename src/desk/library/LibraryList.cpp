@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/LibraryList.h"
-#include "desk/parts/Columns.h"
-#include "desk/parts/FindPanel.h"
-#include "desk/parts/SendMenu.h"
-#include "desk/parts/Style.h"
+#include "desk/find/FindPanel.h"
+#include "desk/kit/Columns.h"
+#include "desk/kit/Style.h"
+#include "desk/sending/SendMenu.h"
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QMenu>

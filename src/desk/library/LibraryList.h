@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/Prompts.h"
-#include "desk/app/Sender.h"
-#include "desk/app/Session.h"
+#include "desk/kit/Prompts.h"
+#include "desk/sending/Sender.h"
+#include "session/Session.h"
 #include <QWidget>
 
 class QLabel;

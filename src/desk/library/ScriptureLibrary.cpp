@@ -1,13 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/ScriptureLibrary.h"
+#include "desk/find/ReferenceHelp.h"
+#include "desk/kit/Columns.h"
+#include "desk/kit/EmptyState.h"
+#include "desk/kit/LayoutForm.h"
+#include "desk/kit/Style.h"
 #include "desk/library/TranslationsColumn.h"
 #include "desk/library/VersesView.h"
-#include "desk/library/WordsPreview.h"
-#include "desk/parts/Columns.h"
-#include "desk/parts/EmptyState.h"
-#include "desk/parts/LayoutForm.h"
-#include "desk/parts/ReferenceHelp.h"
-#include "desk/parts/Style.h"
+#include "desk/song/WordsPreview.h"
 #include "store/Settings.h"
 #include <QComboBox>
 #include <QHBoxLayout>

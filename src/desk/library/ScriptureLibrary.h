@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/Session.h"
-#include "desk/app/Tools.h"
-#include "desk/parts/FindList.h"
+#include "desk/find/FindList.h"
+#include "desk/kit/Tools.h"
+#include "session/Session.h"
 #include <QWidget>
 
 class QComboBox;

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/ScriptureReview.h"
-#include "desk/parts/Columns.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/Columns.h"
+#include "desk/kit/Style.h"
 #include <QComboBox>
 #include <QDialogButtonBox>
 #include <QFormLayout>

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/SeveralSongs.h"
 #include "core/base/Fold.h"
-#include "desk/parts/Columns.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/Columns.h"
+#include "desk/kit/Style.h"
 #include <QComboBox>
 #include <QGridLayout>
 #include <QHBoxLayout>

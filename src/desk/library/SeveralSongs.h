@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/Session.h"
-#include "desk/parts/ThemeBox.h"
+#include "desk/kit/ThemeBox.h"
+#include "session/Session.h"
 #include <QWidget>
 #include <functional>
 

@@ -1,13 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/Prompts.h"
-#include "desk/app/Sender.h"
-#include "desk/app/Session.h"
-#include "desk/app/Tools.h"
-#include "desk/library/DraftKeeper.h"
-#include "desk/library/OneSave.h"
-#include "desk/library/SongDraft.h"
-#include "desk/parts/ThumbnailStore.h"
+#include "desk/kit/Prompts.h"
+#include "desk/kit/Tools.h"
+#include "desk/sending/Sender.h"
+#include "session/Session.h"
+#include "session/library/DraftKeeper.h"
+#include "session/library/OneSave.h"
+#include "session/library/SongDraft.h"
+#include "session/readings/ThumbnailStore.h"
 #include <QWidget>
 
 class QPushButton;

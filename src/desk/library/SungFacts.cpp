@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/SungFacts.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/Style.h"
 #include <QLocale>
 
 namespace mivanta {

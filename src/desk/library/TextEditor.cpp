@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/TextEditor.h"
 #include "core/text/TextMarks.h"
-#include "desk/app/Prompts.h"
-#include "desk/parts/Columns.h"
-#include "desk/parts/RoleHighlighter.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/Columns.h"
+#include "desk/kit/Prompts.h"
+#include "desk/kit/RoleHighlighter.h"
+#include "desk/kit/Style.h"
 #include <QCheckBox>
 #include <QComboBox>
 #include <QGridLayout>

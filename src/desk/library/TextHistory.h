@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/LibraryClient.h"
 #include "desk/library/VersionsPage.h"
+#include "session/library/LibraryClient.h"
 
 namespace mivanta {
 

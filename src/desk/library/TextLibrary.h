@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/Session.h"
-#include "desk/app/Tools.h"
-#include "desk/library/DraftKeeper.h"
-#include "desk/library/OneSave.h"
-#include "desk/parts/FindList.h"
+#include "desk/find/FindList.h"
+#include "desk/kit/Tools.h"
+#include "session/Session.h"
+#include "session/library/DraftKeeper.h"
+#include "session/library/OneSave.h"
 #include <QWidget>
 
 class QLabel;

@@ -1,14 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/ThemeDesigner.h"
-#include "desk/app/BringInMedia.h"
-#include "desk/app/Prompts.h"
+#include "desk/kit/BringInMedia.h"
+#include "desk/kit/Columns.h"
+#include "desk/kit/PictureView.h"
+#include "desk/kit/Prompts.h"
+#include "desk/kit/Style.h"
 #include "desk/library/ThemeSample.h"
-#include "desk/parts/Columns.h"
-#include "desk/parts/LookForm.h"
-#include "desk/parts/PictureView.h"
-#include "desk/parts/ReadingPanel.h"
-#include "desk/parts/SlideCanvas.h"
-#include "desk/parts/Style.h"
+#include "desk/look/LookForm.h"
+#include "desk/look/ReadingPanel.h"
+#include "desk/look/SlideCanvas.h"
 #include <QCheckBox>
 #include <QComboBox>
 #include <QHBoxLayout>
@@ -227,7 +227,7 @@ void ThemeDesigner::boxChanged(int box, const QRectF& shares) {
 }
 
 void ThemeDesigner::fillOutputs() {
-    const auto& outputs = m_session.outputs();
+    const auto& outputs = m_session.outputs().all();
     if (m_output->count() == int(outputs.size()))
         return;
     m_output->clear();
@@ -257,7 +257,7 @@ void ThemeDesigner::showSample() {
     m_soon.stop();
     const auto& theme = m_draft.theme();
     const int at = m_output->currentIndex();
-    if (!theme || at < 0 || at >= int(m_session.outputs().size())) {
+    if (!theme || at < 0 || at >= int(m_session.outputs().all().size())) {
         m_canvas->setScene(std::nullopt);
         m_fit->clear();
         m_reading->clear();
@@ -266,7 +266,7 @@ void ThemeDesigner::showSample() {
         return;
     }
     // As if the output insisted on nothing: it is this theme that is designed.
-    Output output = m_session.outputs()[size_t(at)];
+    Output output = m_session.outputs().all()[size_t(at)];
     output.look = {};
     output.insists.clear();
     const ItemContent content = contentOf(m_sample->item().content, m_session.document().service());
@@ -318,7 +318,7 @@ void ThemeDesigner::showOutputs(const Theme& theme) {
     themes.push_back(theme);
     const ItemContent content = contentOf(m_sample->item().content, m_session.document().service());
     const ItemSlides slides =
-        slidesFor(content, m_session.outputs(), plainChain(theme, themes), m_session.book().measures());
+        slidesFor(content, m_session.outputs().all(), plainChain(theme, themes), m_session.book().measures());
     while (m_views.size() < slides.outputs.size()) {
         m_views.push_back(new PictureView(m_thumbnails, this));
         m_pictures->addWidget(m_views.back(), 1);

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/Session.h"
-#include "desk/app/Tools.h"
-#include "desk/library/ThemeDraft.h"
-#include "desk/parts/LookEditors.h"
+#include "desk/kit/Tools.h"
+#include "desk/look/LookEditors.h"
+#include "session/Session.h"
+#include "session/library/ThemeDraft.h"
 #include <QWidget>
 
 class QCheckBox;

@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/ThemeLibrary.h"
-#include "desk/app/Prompts.h"
+#include "desk/kit/Columns.h"
+#include "desk/kit/Prompts.h"
+#include "desk/kit/Style.h"
 #include "desk/library/ThemeDesigner.h"
-#include "desk/parts/Columns.h"
-#include "desk/parts/Style.h"
-#include "desk/parts/ThemeList.h"
+#include "desk/look/ThemeList.h"
 #include "formats/ThemeFile.h"
 #include "formats/ThemeJson.h"
 #include "media/PictureProxies.h"
@@ -306,7 +306,7 @@ void ThemeLibrary::putInBin() {
             QStringList users;
             if (!uses.songs.isEmpty())
                 users << tr("Songs that usually have it: %1.").arg(uses.songs.join(QStringLiteral(", ")));
-            for (const Output& output : m_session.outputs())
+            for (const Output& output : m_session.outputs().all())
                 if (output.look.theme == theme.id)
                     users << tr("The output %1 has it.").arg(output.label());
             const Service& service = m_session.document().service();

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/TranslationsColumn.h"
+#include "desk/kit/Columns.h"
+#include "desk/kit/Counted.h"
+#include "desk/kit/Style.h"
 #include "desk/library/ScriptureReview.h"
-#include "desk/parts/Columns.h"
-#include "desk/parts/Counted.h"
-#include "desk/parts/Style.h"
 #include <QComboBox>
 #include <QFormLayout>
 #include <QHBoxLayout>

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/VersionsPage.h"
-#include "desk/parts/CompareView.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/CompareView.h"
+#include "desk/kit/Style.h"
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QListWidget>

@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/ArrangeInService.h"
 #include "core/run/Cards.h"
-#include "desk/app/BringInMedia.h"
-#include "desk/parts/Columns.h"
-#include "desk/parts/ObjectsEditor.h"
-#include "desk/parts/SlideCanvas.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/BringInMedia.h"
+#include "desk/kit/Columns.h"
+#include "desk/kit/Style.h"
+#include "desk/look/ObjectsEditor.h"
+#include "desk/look/SlideCanvas.h"
 #include "desk/prepare/LookDrops.h"
 #include "desk/prepare/LookInService.h"
 #include <QCheckBox>

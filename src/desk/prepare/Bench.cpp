@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/Bench.h"
 #include "core/run/Cards.h"
-#include "desk/parts/Columns.h"
-#include "desk/parts/ElidedLabel.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/Columns.h"
+#include "desk/kit/ElidedLabel.h"
+#include "desk/kit/Style.h"
 #include "desk/prepare/ItemFacts.h"
 #include "desk/prepare/LookDrops.h"
 #include "desk/prepare/LookInService.h"

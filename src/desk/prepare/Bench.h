@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/Session.h"
-#include "desk/parts/LookEditors.h"
-#include "desk/parts/PictureView.h"
+#include "desk/kit/PictureView.h"
+#include "desk/look/LookEditors.h"
+#include "session/Session.h"
 #include <QWidget>
 
 class QLabel;

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/FileDrops.h"
-#include "desk/app/BringInMedia.h"
+#include "desk/kit/BringInMedia.h"
 #include "formats/SongReader.h"
 #include "media/PictureProxies.h"
 #include <QFileInfo>

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/ItemFacts.h"
 #include "core/base/Said.h"
-#include "desk/parts/Counted.h"
+#include "desk/kit/Counted.h"
 
 namespace mivanta {
 

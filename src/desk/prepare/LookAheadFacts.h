@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/order/LookAhead.h"
-#include "desk/app/Session.h"
+#include "session/Session.h"
 #include <QLabel>
 
 namespace mivanta {

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/LookDrops.h"
 #include "core/base/Said.h"
-#include "desk/app/BringInMedia.h"
-#include "desk/app/Session.h"
+#include "desk/kit/BringInMedia.h"
 #include "media/PictureProxies.h"
+#include "session/Session.h"
 
 namespace mivanta {
 

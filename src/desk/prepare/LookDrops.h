@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/order/LookTarget.h"
-#include "desk/parts/LookDrag.h"
+#include "desk/kit/LookDrag.h"
 
 class QObject;
 

@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/LookInService.h"
 #include "core/run/Cards.h"
-#include "desk/parts/Columns.h"
-#include "desk/parts/LookForm.h"
-#include "desk/parts/ReadingPanel.h"
-#include "desk/parts/SlideCanvas.h"
-#include "desk/parts/Style.h"
-#include "desk/parts/ThemeList.h"
+#include "desk/kit/Columns.h"
+#include "desk/kit/Style.h"
+#include "desk/look/LookForm.h"
+#include "desk/look/ReadingPanel.h"
+#include "desk/look/SlideCanvas.h"
+#include "desk/look/ThemeList.h"
 #include "desk/prepare/ArrangeInService.h"
 #include "render/LegibilityMeasure.h"
 #include <QComboBox>
@@ -397,7 +397,7 @@ void LookInService::showReading() {
         changeChoice(service, target(), m_session.book().themes(),
                      [&](LookChoice& choice) { choice.own.add(changes); });
         const Item* item = service.item(m_item);
-        return slidesFor(contentOf(*item, service), m_session.outputs(),
+        return slidesFor(contentOf(*item, service), m_session.outputs().all(),
                          lookChainOf(*item, service, m_session.book().themes()), m_session.book().measures());
     });
 }
@@ -406,11 +406,11 @@ void LookInService::showReading() {
 void LookInService::showWorst() {
     QStringList lines;
     const auto worst = m_session.readings().worst();
-    for (size_t i = 0; i < worst.size() && i < m_session.outputs().size(); ++i) {
+    for (size_t i = 0; i < worst.size() && i < m_session.outputs().all().size(); ++i) {
         const Item* item = worst[i] ? m_session.document().service().item(worst[i]->item) : nullptr;
         if (item)
             lines << tr("%1: %2 (\u2068%3\u2069)")
-                         .arg(m_session.outputs()[i].label(), readingText(worst[i]->reading.worst),
+                         .arg(m_session.outputs().all()[i].label(), readingText(worst[i]->reading.worst),
                               item->title());
     }
     m_worst->setText(tr("The worst of the whole service\n%1").arg(lines.join(u'\n')));

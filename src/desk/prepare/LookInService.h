@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/Session.h"
-#include "desk/parts/LookEditors.h"
-#include "desk/parts/ThumbnailStore.h"
+#include "desk/look/LookEditors.h"
+#include "session/Session.h"
+#include "session/readings/ThumbnailStore.h"
 #include <QWidget>
 #include <optional>
 

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/MomentInService.h"
 #include "core/base/Cases.h"
-#include "desk/parts/Columns.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/Columns.h"
+#include "desk/kit/Style.h"
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QLineEdit>

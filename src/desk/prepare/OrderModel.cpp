@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/OrderModel.h"
 #include "core/run/Cards.h"
-#include "desk/app/ItemClipboard.h"
-#include "desk/parts/FindList.h"
-#include "desk/parts/LookDrag.h"
+#include "desk/find/FindList.h"
+#include "desk/kit/LookDrag.h"
+#include "session/service/ItemClipboard.h"
 #include <QMimeData>
 
 namespace mivanta {

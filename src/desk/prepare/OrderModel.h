@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/timing/Timetable.h"
-#include "desk/app/Finding.h"
-#include "desk/app/ServiceDocument.h"
+#include "session/service/ServiceDocument.h"
+#include "store/finding/Finding.h"
 #include <QAbstractListModel>
 #include <QUuid>
 

@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/OrderSheet.h"
 #include "core/order/Groups.h"
-#include "desk/app/ItemClipboard.h"
-#include "desk/parts/Columns.h"
-#include "desk/parts/Counted.h"
-#include "desk/parts/ElidedLabel.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/Columns.h"
+#include "desk/kit/Counted.h"
+#include "desk/kit/ElidedLabel.h"
+#include "desk/kit/Style.h"
+#include "session/service/ItemClipboard.h"
 #include <QClipboard>
 #include <QDropEvent>
 #include <QGuiApplication>

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/SlideBook.h"
-#include "desk/parts/LookDrag.h"
+#include "desk/kit/LookDrag.h"
 #include "desk/prepare/OrderModel.h"
 #include "desk/prepare/OrderView.h"
+#include "session/service/SlideBook.h"
 #include <QWidget>
 #include <optional>
 

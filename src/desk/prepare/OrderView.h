@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/parts/LookDrag.h"
+#include "desk/kit/LookDrag.h"
 #include <QListView>
 #include <optional>
 

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/PassageInService.h"
-#include "desk/parts/LayoutForm.h"
-#include "desk/parts/ReferenceHelp.h"
-#include "desk/parts/Style.h"
+#include "desk/find/ReferenceHelp.h"
+#include "desk/kit/LayoutForm.h"
+#include "desk/kit/Style.h"
 #include "store/Settings.h"
 #include <QComboBox>
 #include <QGridLayout>

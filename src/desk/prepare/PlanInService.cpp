@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/PlanInService.h"
 #include "core/timing/Timetable.h"
-#include "desk/parts/Columns.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/Columns.h"
+#include "desk/kit/Style.h"
 #include "desk/prepare/CommonValue.h"
 #include <QCheckBox>
 #include <QGridLayout>

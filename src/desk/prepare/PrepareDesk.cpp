@@ -1,24 +1,24 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/PrepareDesk.h"
 #include "core/run/Cards.h"
-#include "desk/app/BringInMedia.h"
-#include "desk/app/OrderSender.h"
-#include "desk/app/PasteOrder.h"
-#include "desk/app/Placing.h"
-#include "desk/parts/Columns.h"
-#include "desk/parts/Counted.h"
-#include "desk/parts/EmptyState.h"
-#include "desk/parts/SendMenu.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/BringInMedia.h"
+#include "desk/kit/Columns.h"
+#include "desk/kit/Counted.h"
+#include "desk/kit/EmptyState.h"
+#include "desk/kit/Placing.h"
+#include "desk/kit/Style.h"
 #include "desk/prepare/FileDrops.h"
 #include "desk/prepare/LookAheadFacts.h"
 #include "desk/prepare/LookDrops.h"
 #include "desk/prepare/LookInService.h"
 #include "desk/prepare/MomentInService.h"
+#include "desk/prepare/PasteOrder.h"
 #include "desk/prepare/PlanInService.h"
 #include "desk/prepare/SoundInService.h"
 #include "desk/prepare/StageInService.h"
 #include "desk/prepare/WordsInService.h"
+#include "desk/sending/OrderSender.h"
+#include "desk/sending/SendMenu.h"
 #include <QAction>
 #include <QClipboard>
 #include <QGuiApplication>
@@ -485,7 +485,7 @@ void PrepareDesk::previewFound() {
     }
     m_session.library().words(this, *pick, [this, pick](const Result<ItemWords>& words) {
         const auto now = m_find->current();
-        if (!words || !now || pickOf(*now) != pick || m_session.outputs().empty())
+        if (!words || !now || pickOf(*now) != pick || m_session.outputs().all().empty())
             return;
         const ItemSlides slides = m_session.book().slidesOf(*words);
         const OutputSlides& output = slides.outputs[size_t(mainOutput(slides))];

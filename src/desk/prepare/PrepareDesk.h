@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/Placing.h"
-#include "desk/app/Sender.h"
-#include "desk/app/Session.h"
-#include "desk/app/Tools.h"
-#include "desk/parts/FindPanel.h"
+#include "desk/find/FindPanel.h"
+#include "desk/kit/Placing.h"
+#include "desk/kit/Tools.h"
 #include "desk/prepare/Bench.h"
 #include "desk/prepare/OrderSheet.h"
+#include "desk/sending/Sender.h"
+#include "session/Session.h"
 
 class QAction;
 class QStackedLayout;

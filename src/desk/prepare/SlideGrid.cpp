@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/SlideGrid.h"
 #include "core/run/Cards.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/Style.h"
 #include <QGridLayout>
 #include <QKeyEvent>
 

@@ -3,9 +3,9 @@
 #include "core/song/Chords.h"
 #include "core/song/PartEdits.h"
 #include "core/song/SongDifference.h"
-#include "desk/parts/CompareView.h"
-#include "desk/parts/OrderEdit.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/CompareView.h"
+#include "desk/kit/Style.h"
+#include "desk/song/OrderEdit.h"
 #include <QComboBox>
 #include <QHBoxLayout>
 #include <QLabel>

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/SoundInService.h"
-#include "desk/app/BringInMedia.h"
-#include "desk/app/Prompts.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/BringInMedia.h"
+#include "desk/kit/Prompts.h"
+#include "desk/kit/Style.h"
 #include "desk/prepare/CommonValue.h"
 #include "media/Sound.h"
 #include <QCheckBox>

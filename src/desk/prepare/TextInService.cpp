@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/TextInService.h"
 #include "core/text/TextMarks.h"
-#include "desk/parts/Columns.h"
-#include "desk/parts/RoleHighlighter.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/Columns.h"
+#include "desk/kit/RoleHighlighter.h"
+#include "desk/kit/Style.h"
 #include <QCheckBox>
 #include <QFormLayout>
 #include <QHBoxLayout>

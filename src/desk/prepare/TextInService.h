@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/Session.h"
+#include "session/Session.h"
 #include <QWidget>
 
 class QCheckBox;

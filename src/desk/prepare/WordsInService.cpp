@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/WordsInService.h"
-#include "desk/app/Session.h"
-#include "desk/library/SongEditor.h"
-#include "desk/library/WordsPreview.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/Style.h"
+#include "desk/song/SongEditor.h"
+#include "desk/song/WordsPreview.h"
+#include "session/Session.h"
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QPushButton>

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/order/Service.h"
-#include "desk/app/Tools.h"
-#include "desk/library/SongDraft.h"
+#include "desk/kit/Tools.h"
+#include "session/library/SongDraft.h"
 #include <QWidget>
 
 class QLabel;

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/run/AdvanceLine.h"
 #include "core/order/ItemPlan.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/Style.h"
 #include <QPainter>
 
 namespace mivanta {

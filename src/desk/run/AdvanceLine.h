@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/AutoAdvance.h"
-#include "desk/run/RunKeys.h"
+#include "session/run/AutoAdvance.h"
+#include "session/run/RunKeys.h"
 #include <QTimer>
 #include <QWidget>
 

@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/run/AheadPanel.h"
 #include "core/run/Cards.h"
-#include "desk/app/PlannedLengths.h"
-#include "desk/parts/ElidedLabel.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/ElidedLabel.h"
+#include "desk/kit/Style.h"
 #include "desk/run/AdvanceLine.h"
 #include "desk/run/SoundLine.h"
+#include "session/service/PlannedLengths.h"
 #include <QGridLayout>
 #include <QLabel>
 #include <QVBoxLayout>
@@ -126,7 +126,7 @@ void AheadPanel::refresh() {
 void AheadPanel::showByItself() {
     const RunState& state = m_session.run().state();
     QStringList others;
-    for (const Output& output : m_session.outputs())
+    for (const Output& output : m_session.outputs().all())
         if (m_session.onScreen().of(output.name).origin.isFrozen)
             others << tr("%1 is frozen and keeps its picture.").arg(output.label());
     if (const auto& callOut = state.covers.callOut; callOut && callOut->until)

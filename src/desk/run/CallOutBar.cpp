@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/run/CallOutBar.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/Style.h"
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLineEdit>
@@ -78,20 +78,20 @@ void CallOutBar::fillMenu() {
     if (settings.callOuts.isEmpty())
         m_menu->addAction(tr("No message is saved yet; Setup has room for them"))->setEnabled(false);
     m_menu->addSection(tr("On"));
-    for (const Output& output : m_session.outputs()) {
+    for (const Output& output : m_session.outputs().all()) {
         QAction* action = m_menu->addAction(output.label());
         action->setObjectName(QStringLiteral("call-out-on-") + output.name);
         action->setCheckable(true);
         action->setChecked(m_outputs.empty() || m_outputs.contains(output.name));
         connect(action, &QAction::triggered, this, [this, name = output.name](bool on) {
             if (m_outputs.empty())
-                for (const Output& each : m_session.outputs())
+                for (const Output& each : m_session.outputs().all())
                     m_outputs.insert(each.name);
             if (on)
                 m_outputs.insert(name);
             else
                 m_outputs.erase(name);
-            if (m_outputs.size() == m_session.outputs().size())
+            if (m_outputs.size() == m_session.outputs().all().size())
                 m_outputs.clear(); // on all of them, also on those to come
         });
     }

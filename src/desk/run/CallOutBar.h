@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/Session.h"
-#include "desk/run/RunKeys.h"
+#include "session/Session.h"
+#include "session/run/RunKeys.h"
 #include <QWidget>
 
 class QLineEdit;

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/RunController.h"
-#include "desk/run/RunKeys.h"
+#include "session/run/RunController.h"
+#include "session/run/RunKeys.h"
 #include <QWidget>
 
 class QToolButton;

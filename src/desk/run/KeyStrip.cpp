@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/run/KeyStrip.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/Style.h"
 #include <QCoreApplication>
 #include <QEvent>
 #include <QGridLayout>

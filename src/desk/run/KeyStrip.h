@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/run/RunKeys.h"
+#include "session/run/RunKeys.h"
 #include <QFrame>
 #include <QWidget>
 

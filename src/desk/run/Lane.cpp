@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/run/Lane.h"
-#include "desk/parts/Chips.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/Chips.h"
+#include "desk/kit/Style.h"
 #include <QMouseEvent>
 #include <QPainter>
 

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/run/LaneList.h"
-#include "desk/app/PlannedLengths.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/Style.h"
 #include "desk/run/CurtainBar.h"
+#include "session/service/PlannedLengths.h"
 #include <QLabel>
 #include <QScrollBar>
 #include <QVBoxLayout>

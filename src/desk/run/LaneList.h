@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/OnScreen.h"
 #include "desk/run/Lane.h"
+#include "session/run/OnScreen.h"
 #include <QScrollArea>
 
 class QLabel;

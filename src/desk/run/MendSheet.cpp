@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/run/MendSheet.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/Style.h"
 #include <QCheckBox>
 #include <QHBoxLayout>
 #include <QKeyEvent>
@@ -14,7 +14,9 @@ namespace mivanta {
 MendSheet::MendSheet(Session& session, QWidget* desk)
     : RunOverlay(QStringLiteral("mend-sheet"), {150, 84}, desk),
       m_session(session),
-      m_mend(session) {
+      m_mend(session.run(), session.document(), session.book(), session.library()) {
+    connect(&m_mend, &LiveMend::told, &m_session, &Session::notice);
+    connect(&m_mend, &LiveMend::failed, &m_session, &Session::problem);
     m_title = new QLabel(this);
     m_title->setObjectName(QStringLiteral("mend-title"));
     m_title->setFont(textFont(1.15, true));

@@ -1,7 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/LiveMend.h"
 #include "desk/run/RunOverlay.h"
+#include "session/Session.h"
+#include "session/run/LiveMend.h"
 
 class QCheckBox;
 class QLabel;

@@ -10,7 +10,7 @@ OutputsMenu::OutputsMenu(Session& session, const QString& output, QWidget* paren
       m_session(session) {
     setObjectName(QStringLiteral("outputs-menu"));
     int number = 0;
-    for (const Output& each : m_session.outputs()) {
+    for (const Output& each : m_session.outputs().all()) {
         if (each.name == output)
             fill(*this, each.name);
         else if (output.isEmpty())

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/run/RunDesk.h"
-#include "desk/app/BringInMedia.h"
-#include "desk/app/Placing.h"
-#include "desk/parts/EmptyState.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/BringInMedia.h"
+#include "desk/kit/EmptyState.h"
+#include "desk/kit/Placing.h"
+#include "desk/kit/Style.h"
 #include "desk/run/AheadPanel.h"
 #include "desk/run/CallOutBar.h"
 #include "desk/run/CurtainBar.h"

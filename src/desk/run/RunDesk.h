@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/Finding.h"
-#include "desk/app/Tools.h"
+#include "desk/kit/Tools.h"
 #include "desk/run/LaneList.h"
-#include "desk/run/RunKeys.h"
+#include "session/run/RunKeys.h"
+#include "store/finding/Finding.h"
 #include <QTimer>
 #include <QWidget>
 

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/run/RunFind.h"
-#include "desk/parts/FindPanel.h"
-#include "desk/parts/Style.h"
+#include "desk/find/FindPanel.h"
+#include "desk/kit/Style.h"
 #include <QLabel>
 #include <QPushButton>
 #include <QVBoxLayout>

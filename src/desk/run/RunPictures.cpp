@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/run/RunPictures.h"
 #include "core/run/Cards.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/Style.h"
 #include "desk/run/CurtainBar.h"
 #include "desk/run/OutputsMenu.h"
 #include <QHBoxLayout>
@@ -37,7 +37,7 @@ RunPictures::RunPictures(Session& session, ThumbnailStore& thumbnails, QWidget* 
     connect(&m_session.onScreen(), &OnScreen::changed, this, &RunPictures::refresh);
     connect(&m_session.book(), &SlideBook::changed, this, &RunPictures::outputsChanged);
     connect(&m_session.player(), &PlayerClient::frameChanged, this, &RunPictures::showFrame);
-    connect(&m_session, &Session::placesChanged, this, &RunPictures::refresh);
+    connect(&m_session.outputs(), &Outputs::placesChanged, this, &RunPictures::refresh);
     outputsChanged();
 }
 
@@ -55,7 +55,7 @@ void RunPictures::makeMenu(PictureView* view, const QString& output) {
 }
 
 QString RunPictures::labelOf(const QString& name) const {
-    for (const Output& output : m_session.outputs())
+    for (const Output& output : m_session.outputs().all())
         if (output.name == name)
             return output.label();
     return name;
@@ -64,8 +64,8 @@ QString RunPictures::labelOf(const QString& name) const {
 /// What is special about an output now: it is frozen, covered, or its screen is away.
 QString RunPictures::stateOf(const QString& name) const {
     QStringList facts;
-    const auto& outputs = m_session.outputs();
-    const auto& places = m_session.placements();
+    const auto& outputs = m_session.outputs().all();
+    const auto& places = m_session.outputs().placements();
     for (size_t i = 0; i < std::min(outputs.size(), places.size()); ++i)
         if (outputs[i].name == name && places[i].kind == Placement::Kind::Missing)
             facts << tr("no screen");
@@ -76,7 +76,7 @@ QString RunPictures::stateOf(const QString& name) const {
 
 void RunPictures::outputsChanged() {
     QStringList names;
-    for (const Output& output : m_session.outputs())
+    for (const Output& output : m_session.outputs().all())
         names << output.name;
     QStringList shown{m_main};
     for (const auto& [name, view] : m_others)
@@ -86,12 +86,12 @@ void RunPictures::outputsChanged() {
             delete view;
         m_others.clear();
         m_main.clear();
-        for (const Output& output : m_session.outputs())
+        for (const Output& output : m_session.outputs().all())
             if (m_main.isEmpty() && output.kind == OutputKind::Hall)
                 m_main = output.name;
         if (m_main.isEmpty() && !names.isEmpty())
             m_main = names.first();
-        for (const Output& output : m_session.outputs()) {
+        for (const Output& output : m_session.outputs().all()) {
             if (output.name == m_main)
                 continue;
             auto* view = new PictureView(m_thumbnails, m_small);

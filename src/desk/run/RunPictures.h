@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/Session.h"
-#include "desk/parts/PictureView.h"
+#include "desk/kit/PictureView.h"
+#include "session/Session.h"
 
 namespace mivanta {
 

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "desk/app/ItemSounds.h"
-#include "desk/run/RunKeys.h"
+#include "session/run/ItemSounds.h"
+#include "session/run/RunKeys.h"
 #include <QLabel>
 
 namespace mivanta {

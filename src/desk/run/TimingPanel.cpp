@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/run/TimingPanel.h"
-#include "desk/app/PlannedLengths.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/Style.h"
+#include "session/service/PlannedLengths.h"
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QVBoxLayout>

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/setup/BackupsPanel.h"
-#include "desk/parts/Columns.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/Columns.h"
+#include "desk/kit/Style.h"
 #include <QHBoxLayout>
 #include <QHeaderView>
 #include <QLabel>

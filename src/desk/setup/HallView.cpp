@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/setup/HallView.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/Style.h"
 #include <QPainter>
 #include <QPainterPath>
 #include <algorithm>

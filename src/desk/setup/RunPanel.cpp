@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/setup/RunPanel.h"
-#include "desk/app/BringInMedia.h"
-#include "desk/app/Prompts.h"
-#include "desk/parts/Columns.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/BringInMedia.h"
+#include "desk/kit/Columns.h"
+#include "desk/kit/Prompts.h"
+#include "desk/kit/Style.h"
 #include "store/SafeFiles.h"
 #include <QCheckBox>
 #include <QFormLayout>

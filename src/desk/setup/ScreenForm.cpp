@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/setup/ScreenForm.h"
-#include "desk/parts/ColourEdit.h"
-#include "desk/parts/Columns.h"
-#include "desk/parts/RowFields.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/ColourEdit.h"
+#include "desk/kit/Columns.h"
+#include "desk/kit/RowFields.h"
+#include "desk/kit/Style.h"
 #include <QCheckBox>
 #include <QComboBox>
 #include <QDoubleSpinBox>

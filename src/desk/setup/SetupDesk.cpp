@@ -1,8 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/setup/SetupDesk.h"
-#include "desk/app/ScreenTexts.h"
-#include "desk/parts/Columns.h"
-#include "desk/parts/Style.h"
+#include "desk/kit/Columns.h"
+#include "desk/kit/Style.h"
 #include "desk/setup/BackupsPanel.h"
 #include "desk/setup/HallView.h"
 #include "desk/setup/KeysPanel.h"
@@ -10,6 +9,7 @@
 #include "desk/setup/RunPanel.h"
 #include "desk/setup/ScreenForm.h"
 #include "render/LegibilityMeasure.h"
+#include "session/outputs/ScreenTexts.h"
 #include <QComboBox>
 #include <QGridLayout>
 #include <QHBoxLayout>
@@ -68,10 +68,10 @@ SetupDesk::SetupDesk(Session& session, ThumbnailStore& thumbnails, Prompts& prom
         m_shown.reset();
         refresh();
     });
-    connect(m_form, &OutputForm::changed, &m_session, &Session::changeOutput);
+    connect(m_form, &OutputForm::changed, &m_session.outputs(), &Outputs::change);
     connect(m_form, &OutputForm::renamed, this, &SetupDesk::rename);
     m_screen = new ScreenForm(content);
-    connect(m_screen, &ScreenForm::changed, &m_session, &Session::changeOutput);
+    connect(m_screen, &ScreenForm::changed, &m_session.outputs(), &Outputs::change);
     connect(m_screen, &ScreenForm::testCardWanted, this,
             [this](bool on) { m_session.run().setTestCard(m_chosen, on); });
     connect(&m_session.run(), &RunController::changed, this, &SetupDesk::refresh);
@@ -96,7 +96,7 @@ SetupDesk::SetupDesk(Session& session, ThumbnailStore& thumbnails, Prompts& prom
     row->addLayout(column, 5);
     row->addLayout(side, 2);
     setWidget(content);
-    connect(&m_session, &Session::placesChanged, this, &SetupDesk::refresh);
+    connect(&m_session.outputs(), &Outputs::placesChanged, this, &SetupDesk::refresh);
     connect(&m_session.book(), &SlideBook::changed, this, &SetupDesk::refresh);
     connect(&m_session.player(), &PlayerClient::frameChanged, this, [this] {
         if (isVisible())
@@ -112,7 +112,7 @@ QHBoxLayout* SetupDesk::buildButtons(Prompts& prompts) {
     auto* menu = new QMenu(add);
     const auto entry = [&](const char* name, const QString& text, OutputKind kind) {
         QAction* action = menu->addAction(text, this, [this, kind] {
-            m_chosen = m_session.addOutput(kind);
+            m_chosen = m_session.outputs().add(kind);
             refresh();
         });
         action->setObjectName(QLatin1String(name));
@@ -125,13 +125,13 @@ QHBoxLayout* SetupDesk::buildButtons(Prompts& prompts) {
     m_remove->setObjectName(QStringLiteral("remove-output"));
     connect(m_remove, &QPushButton::clicked, this, [this, &prompts] {
         const bool isSeen = m_session.onScreen().of(m_chosen).isSeen();
-        if (m_session.outputs().size() > 1 &&
+        if (m_session.outputs().all().size() > 1 &&
             prompts.agree(isSeen ? tr("%1 shows something now. Removing the output takes it off its screen, "
                                       "and its settings go with it.")
                                        .arg(m_chosen)
                                  : tr("Remove the output %1 with all of its settings?").arg(m_chosen),
                           tr("Remove it")))
-            m_session.removeOutput(m_chosen);
+            m_session.outputs().remove(m_chosen);
     });
     auto* number = new QPushButton(tr("&Number every screen"), this);
     number->setObjectName(QStringLiteral("number-screens"));
@@ -160,7 +160,7 @@ void SetupDesk::hideEvent(QHideEvent* event) {
 void SetupDesk::rename(const QString& name) {
     const QString before = m_chosen;
     m_chosen = name;
-    if (m_session.renameOutput(before, name))
+    if (m_session.outputs().rename(before, name))
         return;
     m_chosen = before;
     m_form->showName();
@@ -172,7 +172,7 @@ void SetupDesk::rebuild() {
     for (const OutputCard& card : m_cards)
         delete card.frame;
     m_cards.clear();
-    for (const Output& output : m_session.outputs()) {
+    for (const Output& output : m_session.outputs().all()) {
         m_cards.push_back(makeCard(output));
         const int at = int(m_cards.size()) - 1;
         m_grid->addWidget(m_cards.back().frame, at / kColumns, at % kColumns);
@@ -220,8 +220,8 @@ SetupDesk::OutputCard SetupDesk::makeCard(const Output& output) {
 void SetupDesk::fillPlaces(const OutputCard& card, const Output& output) const {
     card.place->clear();
     card.place->addItem(tr("Automatic: the next free screen"), int(PlaceKind::Automatic));
-    for (const Monitor& monitor : m_session.monitors()) {
-        card.place->addItem(monitorText(int(&monitor - m_session.monitors().data()) + 1, monitor),
+    for (const Monitor& monitor : m_session.outputs().monitors()) {
+        card.place->addItem(monitorText(int(&monitor - m_session.outputs().monitors().data()) + 1, monitor),
                             int(PlaceKind::Monitor));
         card.place->setItemData(card.place->count() - 1, monitor.name, Qt::UserRole + 1);
     }
@@ -243,24 +243,25 @@ void SetupDesk::fillPlaces(const OutputCard& card, const Output& output) const {
 
 void SetupDesk::placeChosen(const QString& name, int index) {
     for (const OutputCard& card : m_cards)
-        for (Output output : m_session.outputs())
+        for (Output output : m_session.outputs().all())
             if (card.name == name && output.name == name) {
                 output.place.kind = PlaceKind(card.place->itemData(index).toInt());
                 const QString chosen = card.place->itemData(index, Qt::UserRole + 1).toString();
                 if (chosen != std::exchange(output.place.monitor, chosen))
                     output.place.identity = {};
-                for (const Monitor& monitor : m_session.monitors()) // known again wherever it is plugged in
+                for (const Monitor& monitor :
+                     m_session.outputs().monitors()) // known again wherever it is plugged in
                     if (monitor.name == output.place.monitor)
                         output.place.identity = monitor.identity;
                 m_chosen = name;
-                m_session.changeOutput(output);
+                m_session.outputs().change(output);
                 return;
             }
 }
 
 /// The chosen output's hall, with the letters that the service's theme has there.
 void SetupDesk::showChosen() {
-    const auto& outputs = m_session.outputs();
+    const auto& outputs = m_session.outputs().all();
     auto output =
         std::find_if(outputs.begin(), outputs.end(), [&](const Output& o) { return o.name == m_chosen; });
     if (output == outputs.end())
@@ -287,18 +288,18 @@ void SetupDesk::showChosen() {
 void SetupDesk::refresh() {
     if (!isVisible())
         return;
-    const auto& outputs = m_session.outputs();
+    const auto& outputs = m_session.outputs().all();
     const bool same = std::equal(m_cards.begin(), m_cards.end(), outputs.begin(), outputs.end(),
                                  [](const OutputCard& c, const Output& o) { return c.name == o.name; });
     if (!same)
         rebuild();
-    const auto& monitors = m_session.monitors();
+    const auto& monitors = m_session.outputs().monitors();
     m_monitors->setText(monitorsText(monitors));
     showChosen();
     for (size_t i = 0; i < m_cards.size(); ++i) {
         const OutputCard& card = m_cards[i];
-        if (i < m_session.placements().size())
-            card.where->setText(placeText(m_session.placements()[i], outputs[i]));
+        if (i < m_session.outputs().placements().size())
+            card.where->setText(placeText(m_session.outputs().placements()[i], outputs[i]));
         if (!card.place->hasFocus() || card.place->count() == 0)
             fillPlaces(card, outputs[i]);
         card.facts->setText(factsText(outputs[i], m_session.book().themes()));

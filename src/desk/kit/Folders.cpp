@@ -1,0 +1,75 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/kit/Folders.h"
+#include "core/base/Said.h"
+#include <QDir>
+#include <QFileInfo>
+#include <QRegularExpression>
+#include <QSettings>
+#include <QStandardPaths>
+
+namespace mivanta {
+
+namespace {
+
+constexpr qsizetype kLongestName = 120; ///< letters; file systems take 255 bytes
+
+/// In the settings; never changes.
+QString keyOf(FolderKind kind) {
+    static const QStringList names{
+        QStringLiteral("services"), QStringLiteral("songs"),   QStringLiteral("scripture"),
+        QStringLiteral("texts"),    QStringLiteral("themes"),  QStringLiteral("pictures"),
+        QStringLiteral("sounds"),   QStringLiteral("exports"), QStringLiteral("missing")};
+    return QStringLiteral("folders/") + names[int(kind)];
+}
+
+QString existing(QStandardPaths::StandardLocation location) {
+    const QString folder = QStandardPaths::writableLocation(location);
+    return QFileInfo(folder).isDir() ? folder : QDir::homePath();
+}
+
+QString usualFolder(FolderKind kind) {
+    switch (kind) {
+    case FolderKind::Services: {
+        const QString folder =
+            QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation) + u'/' + Said::tr("Services");
+        return QDir().mkpath(folder) ? folder : QDir::homePath();
+    }
+    case FolderKind::Pictures:
+        return existing(QStandardPaths::PicturesLocation);
+    case FolderKind::Sounds:
+        return existing(QStandardPaths::MusicLocation);
+    case FolderKind::Exports:
+        return existing(QStandardPaths::DocumentsLocation);
+    case FolderKind::Songs:
+    case FolderKind::Scripture:
+    case FolderKind::Texts:
+    case FolderKind::Themes:
+    case FolderKind::Missing:
+        return existing(QStandardPaths::DownloadLocation);
+    }
+    return QDir::homePath();
+}
+
+} // namespace
+
+QString folderFor(FolderKind kind) {
+    const QString last = QSettings().value(keyOf(kind)).toString();
+    return !last.isEmpty() && QFileInfo(last).isDir() ? last : usualFolder(kind);
+}
+
+void noteFolder(FolderKind kind, const QString& path, bool isFolder) {
+    if (!path.isEmpty())
+        QSettings().setValue(keyOf(kind),
+                             isFolder ? QFileInfo(path).absoluteFilePath() : QFileInfo(path).absolutePath());
+}
+
+QString fileNameOf(const QString& title) {
+    static const QRegularExpression refused(QStringLiteral("[/\\\\:*?\"<>|\\x00-\\x1f]+"));
+    static const QRegularExpression hiding(QStringLiteral("^[. ]+"));
+    QString name = title;
+    name =
+        name.replace(refused, QStringLiteral(" ")).simplified().remove(hiding).left(kLongestName).trimmed();
+    return name.isEmpty() ? Said::tr("Service") : name;
+}
+
+} // namespace mivanta

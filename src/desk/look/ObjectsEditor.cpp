@@ -1,0 +1,414 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/look/ObjectsEditor.h"
+#include "core/theme/StageField.h"
+#include "desk/kit/ColourEdit.h"
+#include "desk/kit/RowFields.h"
+#include "desk/kit/Style.h"
+#include <QComboBox>
+#include <QCoreApplication>
+#include <QDoubleSpinBox>
+#include <QGridLayout>
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QLineEdit>
+#include <QMenu>
+#include <QPointer>
+#include <QSignalBlocker>
+#include <QSpinBox>
+#include <QToolButton>
+#include <cmath>
+
+namespace mivanta {
+
+namespace {
+
+constexpr int kMostFadeMs = 10'000;
+
+bool hasLetters(const SlideObject& object) {
+    return object.kind == ObjectKind::Text || object.kind == ObjectKind::Field || object.isLive();
+}
+
+bool isShape(const SlideObject& object) {
+    return object.kind == ObjectKind::Rectangle || object.kind == ObjectKind::Ellipse;
+}
+
+int percent(double share) {
+    return int(std::lround(share * 100));
+}
+
+QString contentTip(ObjectKind kind) {
+    switch (kind) {
+    case ObjectKind::Clock:
+        return ObjectsEditor::tr("How the time is written, such as HH:mm");
+    case ObjectKind::Countdown:
+        return ObjectsEditor::tr(
+            "The time that is counted down to, such as 10:30; on a stage monitor nothing = the "
+            "next fixed time of the order");
+    default:
+        return ObjectsEditor::tr("What it says");
+    }
+}
+
+QHBoxLayout* lineOf(const QString& label, const std::vector<QWidget*>& fields, QWidget* parent) {
+    auto* line = new QHBoxLayout;
+    line->setSpacing(spaced(1));
+    line->addWidget(new QLabel(label, parent));
+    line->addStretch(1);
+    for (QWidget* field : fields)
+        line->addWidget(field);
+    return line;
+}
+
+} // namespace
+
+QString objectKindName(ObjectKind kind) {
+    switch (kind) {
+    case ObjectKind::Picture:
+        return ObjectsEditor::tr("Picture");
+    case ObjectKind::Text:
+        return ObjectsEditor::tr("Text");
+    case ObjectKind::Line:
+        return ObjectsEditor::tr("Line");
+    case ObjectKind::Rectangle:
+        return ObjectsEditor::tr("Rectangle");
+    case ObjectKind::Ellipse:
+        return ObjectsEditor::tr("Ellipse");
+    case ObjectKind::Clock:
+        return ObjectsEditor::tr("Clock");
+    case ObjectKind::Countdown:
+        return ObjectsEditor::tr("Countdown");
+    case ObjectKind::Stopwatch:
+        return ObjectsEditor::tr("Time in this item");
+    case ObjectKind::Field:
+        return ObjectsEditor::tr("Stage field");
+    case ObjectKind::Screen:
+        return ObjectsEditor::tr("What the hall shows");
+    }
+    return {};
+}
+
+ObjectsEditor::ObjectsEditor(PictureChooser choosePicture, QWidget* parent)
+    : ListEditor(tr("Add an object\u2026"), tr("A picture, a text, a shape, a clock or a countdown"), parent),
+      m_choosePicture(std::move(choosePicture)) {}
+
+void ObjectsEditor::setValue(const LookValue& value) {
+    const auto& objects = std::get<std::vector<SlideObject>>(value);
+    if (objects == m_objects)
+        return;
+    const bool onlyMoved =
+        objects.size() == m_objects.size() && std::equal(objects.begin(), objects.end(), m_objects.begin(),
+                                                         [](SlideObject a, const SlideObject& b) {
+                                                             a.box = b.box;
+                                                             return a == b;
+                                                         });
+    m_objects = objects;
+    m_open = std::clamp(m_open, -1, int(m_objects.size()) - 1);
+    onlyMoved ? showPlace() : remake(); // it may be on the way, under the mouse
+}
+
+void ObjectsEditor::remake() {
+    m_place = {};
+    rebuild(m_objects.size());
+}
+
+void ObjectsEditor::showPlace() {
+    if (m_open < 0 || !m_place.front())
+        return;
+    const QRectF& box = m_objects[size_t(m_open)].box;
+    const std::array<double, 4> shares{box.x(), box.y(), box.width(), box.height()};
+    for (size_t i = 0; i < shares.size(); ++i) {
+        const QSignalBlocker quiet(m_place[i]);
+        m_place[i]->setValue(shares[i] * 100);
+    }
+}
+
+void ObjectsEditor::open(int index) {
+    index = std::clamp(index, -1, int(m_objects.size()) - 1);
+    if (index == m_open)
+        return;
+    m_open = index;
+    remake();
+    Q_EMIT opened(index);
+}
+
+void ObjectsEditor::change(size_t index, const std::function<void(SlideObject&)>& work) {
+    work(m_objects[index]);
+    Q_EMIT edited(m_objects);
+}
+
+void ObjectsEditor::swap(size_t index, size_t other) {
+    auto objects = m_objects;
+    std::swap(objects[index], objects[other]);
+    m_open = int(other);
+    Q_EMIT edited(objects);
+}
+
+QWidget* ObjectsEditor::makeRow(size_t index) {
+    auto* row = new QWidget(this);
+    auto* grid = new QGridLayout(row);
+    grid->setContentsMargins(0, 0, 0, 0);
+    grid->setSpacing(spaced(1));
+    addHead(grid, index, row);
+    if (int(index) == m_open) {
+        addContent(grid, index, row);
+        addShape(grid, index, row);
+        addPlace(grid, index, row);
+        addManner(grid, index, row);
+    }
+    return row;
+}
+
+void ObjectsEditor::addHead(QGridLayout* grid, size_t index, QWidget* row) {
+    const SlideObject& object = m_objects[index];
+    const bool isOpen = int(index) == m_open;
+    auto* name = new QToolButton(row);
+    name->setObjectName(QStringLiteral("object-%1").arg(index));
+    name->setText(hasLetters(object) && !object.text.isEmpty()
+                      ? objectKindName(object.kind) + QStringLiteral(" \u00b7 ") + object.text.left(14)
+                      : objectKindName(object.kind));
+    name->setToolTip(tr("Show or hide what can be said of it"));
+    name->setCheckable(true);
+    name->setChecked(isOpen);
+    name->setArrowType(isOpen ? Qt::DownArrow : Qt::RightArrow);
+    name->setToolButtonStyle(Qt::ToolButtonTextBesideIcon);
+    connect(name, &QToolButton::clicked, this, [this, index](bool on) { open(on ? int(index) : -1); });
+    auto* front =
+        makeToggle(tr("In front"), tr("Before the words; otherwise behind them"), object.inFront, row);
+    connect(front, &QToolButton::clicked, this,
+            [this, index](bool on) { change(index, [on](SlideObject& o) { o.inFront = on; }); });
+    const auto mover = [&](const QString& text, const QString& object, const QString& tip, bool can, int by) {
+        auto* button = new QToolButton(row);
+        button->setObjectName(object + QString::number(index));
+        button->setText(text);
+        button->setToolTip(tip);
+        button->setAccessibleName(tip);
+        button->setEnabled(can);
+        connect(button, &QToolButton::clicked, this,
+                [this, index, by] { swap(index, size_t(int(index) + by)); });
+        return button;
+    };
+    auto* line = new QHBoxLayout;
+    line->setSpacing(spaced(1));
+    line->addWidget(name);
+    line->addStretch(1);
+    line->addWidget(front);
+    line->addWidget(
+        mover(QStringLiteral("\u2191"), QStringLiteral("object-back-"), tr("Send backward"), index > 0, -1));
+    line->addWidget(mover(QStringLiteral("\u2193"), QStringLiteral("object-forward-"), tr("Bring forward"),
+                          index + 1 < m_objects.size(), 1));
+    line->addWidget(removeButton(
+        tr("this object"),
+        [this, index] {
+            auto objects = m_objects;
+            objects.erase(objects.begin() + int(index));
+            Q_EMIT edited(objects);
+        },
+        row));
+    grid->addLayout(line, 0, 0);
+}
+
+void ObjectsEditor::addContent(QGridLayout* grid, size_t index, QWidget* row) {
+    const SlideObject& object = m_objects[index];
+    if (!hasLetters(object))
+        return;
+    auto* size =
+        makeNumber<QSpinBox>(object.size, 6, 600, QStringLiteral(" px"), tr("Size of the letters"), row);
+    connect(size, &QSpinBox::valueChanged, this,
+            [this, index](int px) { change(index, [px](SlideObject& o) { o.size = px; }); });
+    auto* align = new QComboBox(row);
+    align->setObjectName(QStringLiteral("object-align"));
+    align->addItems({tr("left"), tr("centre"), tr("right")}); // in the order of HorizontalAlign
+    align->setCurrentIndex(int(object.align));
+    align->setToolTip(tr("Where its letters stand in the box"));
+    align->setAccessibleName(align->toolTip());
+    connect(align, &QComboBox::activated, this, [this, index](int side) {
+        change(index, [side](SlideObject& o) { o.align = HorizontalAlign(side); });
+    });
+    auto* line = new QHBoxLayout;
+    if (object.kind == ObjectKind::Field)
+        line->addWidget(fieldBox(index, row), 1);
+    else if (object.kind != ObjectKind::Stopwatch)
+        line->addWidget(textEdit(index, row), 1);
+    else
+        line->addStretch(1);
+    line->addWidget(align);
+    line->addWidget(size);
+    grid->addLayout(line, 1, 0);
+}
+
+QWidget* ObjectsEditor::fieldBox(size_t index, QWidget* row) {
+    auto* box = new QComboBox(row);
+    box->setObjectName(QStringLiteral("object-field"));
+    box->setToolTip(tr("What it says of the run"));
+    box->setAccessibleName(box->toolTip());
+    for (const StageField& field : stageFields())
+        box->addItem(QCoreApplication::translate("StageField", field.name), QLatin1String(field.key));
+    box->setCurrentIndex(std::max(0, box->findData(m_objects[index].text)));
+    connect(box, &QComboBox::activated, this, [this, index, box] {
+        change(index, [box](SlideObject& o) { o.text = box->currentData().toString(); });
+    });
+    return box;
+}
+
+QWidget* ObjectsEditor::textEdit(size_t index, QWidget* row) {
+    const SlideObject& object = m_objects[index];
+    auto* text = new QLineEdit(object.text, row);
+    text->setObjectName(QStringLiteral("object-text"));
+    text->setToolTip(contentTip(object.kind));
+    text->setAccessibleName(text->toolTip());
+    connect(text, &QLineEdit::editingFinished, this, [this, index, text] {
+        if (text->text() != m_objects[index].text)
+            change(index, [text](SlideObject& o) { o.text = text->text(); });
+    });
+    return text;
+}
+
+void ObjectsEditor::addShape(QGridLayout* grid, size_t index, QWidget* row) {
+    const SlideObject& object = m_objects[index];
+    if (object.kind == ObjectKind::Picture || object.kind == ObjectKind::Screen)
+        return;
+    auto* colour = new ColourEdit(tr("Colour of the object"), row);
+    colour->setColour(object.colour);
+    connect(colour, &ColourEdit::edited, this,
+            [this, index](const Colour& c) { change(index, [c](SlideObject& o) { o.colour = c; }); });
+    grid->addLayout(lineOf(tr("Colour"), {colour}, row), 2, 0);
+    if (hasLetters(object))
+        return;
+    auto* width = makeNumber<QDoubleSpinBox>(object.edgeWidth, 0.0, 200.0, QStringLiteral(" px"),
+                                             tr("Width of the line or the edge"), row);
+    connect(width, &QDoubleSpinBox::valueChanged, this, [this, index](double px) {
+        change(index, [px](SlideObject& o) {
+            o.edgeWidth = px;
+            if (o.edgeColour.alpha == 0)
+                o.edgeColour = {255, 255, 255, 255};
+        });
+    });
+    if (!isShape(object)) {
+        grid->addLayout(lineOf(tr("Width"), {width}, row), 3, 0);
+        return;
+    }
+    auto* edge = new ColourEdit(tr("Colour of the edge"), row);
+    edge->setColour(object.edgeColour);
+    connect(edge, &ColourEdit::edited, this,
+            [this, index](const Colour& c) { change(index, [c](SlideObject& o) { o.edgeColour = c; }); });
+    grid->addLayout(lineOf(tr("Edge"), {edge, width}, row), 3, 0);
+    if (object.kind != ObjectKind::Rectangle)
+        return;
+    auto* round = makeNumber<QDoubleSpinBox>(object.roundness, 0.0, 500.0, QStringLiteral(" px"),
+                                             tr("How round its corners are"), row);
+    connect(round, &QDoubleSpinBox::valueChanged, this,
+            [this, index](double px) { change(index, [px](SlideObject& o) { o.roundness = px; }); });
+    grid->addLayout(lineOf(tr("Corners"), {round}, row), 4, 0);
+}
+
+void ObjectsEditor::addPlace(QGridLayout* grid, size_t index, QWidget* row) {
+    const QRectF box = m_objects[index].box;
+    const auto share = [&](double value, double least, const QString& name, const QString& tip) {
+        auto* field = makeNumber<QDoubleSpinBox>(value * 100, least, 100.0, QStringLiteral(" %"), tip, row);
+        field->setObjectName(name);
+        field->setDecimals(1);
+        return field;
+    };
+    auto* left = share(box.x(), 0, QStringLiteral("object-left"), tr("Position from the left of the screen"));
+    auto* top = share(box.y(), 0, QStringLiteral("object-top"), tr("Position from the top of the screen"));
+    auto* wide = share(box.width(), 2, QStringLiteral("object-wide"), tr("Width, as a part of the screen's"));
+    auto* high =
+        share(box.height(), 2, QStringLiteral("object-high"), tr("Height, as a part of the screen's"));
+    m_place = {left, top, wide, high};
+    for (QDoubleSpinBox* field : m_place)
+        connect(field, &QDoubleSpinBox::valueChanged, this, [=, this] {
+            const QRectF now(left->value() / 100, top->value() / 100, wide->value() / 100,
+                             high->value() / 100);
+            change(index, [now](SlideObject& o) { o.box = now; });
+        });
+    grid->addLayout(lineOf(tr("Position"), {left, top}, row), 5, 0);
+    grid->addLayout(lineOf(tr("Size"), {wide, high}, row), 6, 0);
+}
+
+void ObjectsEditor::addManner(QGridLayout* grid, size_t index, QWidget* row) {
+    const SlideObject& object = m_objects[index];
+    auto* turned = makeNumber<QDoubleSpinBox>(object.rotation, -360.0, 360.0, QStringLiteral("\u00b0"),
+                                              tr("Rotation, clockwise"), row);
+    connect(turned, &QDoubleSpinBox::valueChanged, this, [this, index](double degrees) {
+        change(index, [degrees](SlideObject& o) { o.rotation = degrees; });
+    });
+    auto* opacity =
+        makeNumber<QSpinBox>(percent(object.opacity), 0, 100, QStringLiteral(" %"), tr("Opacity"), row);
+    connect(opacity, &QSpinBox::valueChanged, this, [this, index](int value) {
+        change(index, [value](SlideObject& o) { o.opacity = value / 100.0; });
+    });
+    grid->addLayout(lineOf(tr("Rotation, opacity"), {turned, opacity}, row), 7, 0);
+    const auto fade = [&](int SlideObject::*which, const QString& name, const QString& tip) {
+        auto* field = makeNumber<QSpinBox>(object.*which, 0, kMostFadeMs, QStringLiteral(" ms"), tip, row);
+        field->setObjectName(name);
+        field->setSingleStep(100);
+        field->setSpecialValueText(tr("with the words"));
+        connect(field, &QSpinBox::valueChanged, this,
+                [this, index, which](int ms) { change(index, [=](SlideObject& o) { o.*which = ms; }); });
+        return field;
+    };
+    grid->addLayout(lineOf(tr("Fades in"),
+                           {fade(&SlideObject::fadeIn, QStringLiteral("object-fade-in"),
+                                 tr("How long it takes to come, whatever the words do"))},
+                           row),
+                    8, 0);
+    grid->addLayout(lineOf(tr("Fades out"),
+                           {fade(&SlideObject::fadeOut, QStringLiteral("object-fade-out"),
+                                 tr("How long it takes to go, whatever the words do"))},
+                           row),
+                    9, 0);
+}
+
+void ObjectsEditor::add() {
+    auto* menu = new QMenu(this);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    for (const ObjectKind kind :
+         {ObjectKind::Picture, ObjectKind::Text, ObjectKind::Line, ObjectKind::Rectangle, ObjectKind::Ellipse,
+          ObjectKind::Clock, ObjectKind::Countdown, ObjectKind::Stopwatch, ObjectKind::Field,
+          ObjectKind::Screen})
+        connect(menu->addAction(objectKindName(kind)), &QAction::triggered, this,
+                [this, kind] { addObject(kind); });
+    menu->popup(mapToGlobal(QPoint(0, height())));
+}
+
+void ObjectsEditor::put(const SlideObject& object) {
+    auto objects = m_objects;
+    objects.push_back(object);
+    m_open = int(objects.size()) - 1;
+    Q_EMIT edited(objects);
+    Q_EMIT opened(m_open);
+}
+
+void ObjectsEditor::addPicture(const StoredMedium& picture) {
+    put(SlideObject::ofPicture(picture.name));
+}
+
+void ObjectsEditor::addObject(ObjectKind kind) {
+    if (kind == ObjectKind::Picture) {
+        m_choosePicture([editor = QPointer<ObjectsEditor>(this)](const StoredMedium& picture) {
+            if (editor)
+                editor->addPicture(picture);
+        });
+        return;
+    }
+    SlideObject object;
+    object.kind = kind;
+    object.inFront = true;
+    if (kind == ObjectKind::Text)
+        object.text = tr("Welcome");
+    else if (kind == ObjectKind::Clock)
+        object.text = QStringLiteral("HH:mm");
+    else if (kind == ObjectKind::Countdown)
+        object.text = QStringLiteral("10:30");
+    else if (kind == ObjectKind::Field)
+        object.text = QLatin1String(stageFields().front().key);
+    else if (kind == ObjectKind::Line)
+        object.edgeWidth = 4;
+    if (object.isLive())
+        object.box = {0.75, 0.05, 0.2, 0.1};
+    else if (kind == ObjectKind::Screen)
+        object.box = {0.68, 0.68, 0.3, 0.3};
+    put(object);
+}
+
+} // namespace mivanta

@@ -1,0 +1,212 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "session/Session.h"
+#include "session/run/KeptRun.h"
+#include "store/Settings.h"
+#include <QFileInfo>
+
+namespace mivanta {
+
+Session::Session(Options options, QObject* parent)
+    : QObject(parent),
+      m_options(std::move(options)),
+      m_library(m_options.libraryFolder),
+      m_document(m_options.libraryFolder, shippedThemes().front(), m_options.unsavedName),
+      m_missing(m_document, m_options.libraryFolder),
+      m_book(m_document, shippedThemes()),
+      m_player({sessionFolder(m_options.libraryFolder),
+                m_options.isSecond ? QString() : m_options.playerProgram,
+                {!m_options.isSecond,
+                 m_options.program,
+                 {QStringLiteral("--library"), m_options.libraryFolder},
+                 mediaFolderOf(m_options.libraryFolder),
+                 pictureCacheFolder(m_options.libraryFolder)}}),
+      m_run(m_book, m_document, m_player),
+      m_outputs(m_book, m_run, m_player, m_options.libraryFolder),
+      m_supplies(m_library, m_document, m_book, m_missing, m_options.libraryFolder),
+      m_secondWindow(m_options.program, m_options.libraryFolder) {
+    tellOfLibrary();
+    tellOfDocument();
+    tellOfPlayer();
+    connect(&m_outputs, &Outputs::loaded, this, &Session::takeUpService);
+    connect(&m_battery, &Battery::changed, this, [this](const BatteryState& state) {
+        if (const QString text = batteryWarning(state); !text.isEmpty())
+            Q_EMIT warning(text);
+    });
+}
+
+void Session::tellOfLibrary() {
+    connect(&m_library, &LibraryClient::failed, this, &Session::problem);
+    connect(&m_differences, &Differences::failed, this, &Session::problem);
+    connect(&m_missing, &MissingFiles::failed, this, &Session::problem);
+    connect(&m_supplies, &Supplies::problem, this, &Session::problem);
+    connect(&m_supplies, &Supplies::notice, this, &Session::notice);
+    connect(&m_supplies, &Supplies::mediaArrived, &m_player, &PlayerClient::mediaArrived);
+    connect(&m_supplies, &Supplies::mediaArrived, this, &Session::mediaArrived);
+    connect(&m_secondWindow, &SecondWindow::problem, this, &Session::problem);
+    connect(&m_secondWindow, &SecondWindow::notice, this, &Session::notice);
+}
+
+void Session::tellOfDocument() {
+    connect(&m_document, &ServiceDocument::failed, this, &Session::problem);
+    connect(&m_document, &ServiceDocument::heldBack, this, [this] {
+        Q_EMIT offered(
+            tr("Mivanta did not come up with the service that was open last, so it begins without it. "
+               "Nothing of it is lost."),
+            tr("Open it all the same"), [this] { m_document.takeUpHeldBack(); });
+    });
+    connect(&m_document, &ServiceDocument::newerFileTaken, this, [this] {
+        Q_EMIT notice(
+            tr("\u201c%1\u201d was changed elsewhere since it was last open here. It is shown as its "
+               "file is now.")
+                .arg(m_document.shownTitle()));
+    });
+    connect(&m_document, &ServiceDocument::recovered, this, &Session::serviceIsThere);
+    connect(&m_document, &ServiceDocument::nothingToRecover, this, [this] { serviceIsThere(false); });
+}
+
+void Session::tellOfPlayer() {
+    connect(&m_sounds, &ItemSounds::failed, this, &Session::problem);
+    connect(&m_outputs, &Outputs::problem, this, &Session::problem);
+    connect(&m_outputs, &Outputs::notice, this, &Session::notice);
+    connect(&m_outputs, &Outputs::warning, this, &Session::warning);
+    connect(&m_outputs, &Outputs::offered, this, &Session::offered);
+    connect(&m_player, &PlayerClient::refused, this, &Session::playerRefused);
+    connect(&m_player, &PlayerClient::failed, this, [this](const QString& why) {
+        Q_EMIT problem({why, {}, tr("Preparing works; nothing can be shown.")});
+        m_welcomed = true; // prepare at least
+        takeUpService();
+    });
+    connect(&m_player, &PlayerClient::lost, this, [this] {
+        if (!m_options.isSecond)
+            Q_EMIT notice(tr("The screens were started again."));
+    });
+    connect(&m_player, &PlayerClient::talkedNonsense, this, [this] {
+        Q_EMIT notice(tr("What the screens said made no sense, so they were asked again. They keep their "
+                         "picture."));
+    });
+    connect(&m_player, &PlayerClient::screensTaken, this, [this] {
+        Q_EMIT warning(tr("Another Mivanta, with another library, has the screens. Preparing works; nothing "
+                          "can be shown from "
+                          "here until that one has ended."));
+    });
+    connect(&m_player, &PlayerClient::stranger, this, [this] {
+        Q_EMIT offered(tr("Mivanta was updated while it was running. The screens keep their picture, shown "
+                          "by the version before, "
+                          "until you start them anew."),
+                       tr("Start the screens anew"), [this] { m_player.replaceStranger(); });
+    });
+    connect(&m_player, &PlayerClient::replaced, &m_run, &RunController::showAsIs);
+    connect(&m_player, &PlayerClient::welcomed, this, &Session::takeWelcome);
+}
+
+void Session::takeWelcome(const QByteArray& kept) {
+    if (!m_welcomed && !m_options.isSecond)
+        m_kept = kept;
+    m_welcomed = true;
+    takeUpService();
+}
+
+void Session::start() {
+    m_supplies.loadFonts();
+    m_welcomed = m_options.isSecond; // it waits for no player
+    m_player.start();
+    m_outputs.load();
+    loadRunSettings();
+    m_library.open();
+    m_battery.start();
+}
+
+void Session::loadRunSettings() {
+    m_settings.run(
+        this, [folder = m_options.libraryFolder] { return mivanta::loadRunSettings(folder); },
+        [this](const Result<RunSettings>& settings) {
+            if (settings)
+                m_run.setSettings(*settings);
+            else
+                Q_EMIT problem(settings.error());
+        });
+}
+
+/// Once the outputs are known and the player has said what it kept.
+void Session::takeUpService() {
+    if (!m_outputs.isLoaded() || !m_welcomed || m_serviceAsked)
+        return;
+    m_serviceAsked = true;
+    m_document.recover();
+}
+
+void Session::serviceIsThere(bool hasUnsavedWork) {
+    const QString kept = keptRunFromJson(m_kept).desk;
+    if (!m_kept.isEmpty())
+        m_run.takeUp(m_kept);
+    else
+        m_run.begin();
+    const bool wantsFile = !m_options.serviceFile.isEmpty() && m_kept.isEmpty();
+    if (hasUnsavedWork && m_kept.isEmpty())
+        Q_EMIT notice(wantsFile ? tr("Unsaved work from last time was found. Save it, then open %1.")
+                                      .arg(m_options.serviceFile)
+                                : tr("Unsaved work from last time was found and is here again."));
+    else if (wantsFile)
+        m_document.open(m_options.serviceFile);
+    if (!m_options.isSecond && !m_options.program.isEmpty())
+        m_secondWindow.reopenLeft();
+    if (!m_options.otherComputer.isEmpty())
+        tellOther();
+    Q_EMIT ready(!m_kept.isEmpty() ? kept : m_options.startOnRun ? QStringLiteral("run") : QString());
+}
+
+void Session::tellOther() {
+    const bool isElsewhere =
+        m_options.otherComputer != QSysInfo::machineHostName() && m_options.otherComputer != u"?";
+    Q_EMIT notice(isElsewhere
+                      ? tr("This library is open on %1, too. What is saved is shared; what is not saved "
+                           "yet stays with each.")
+                            .arg(m_options.otherComputer)
+                      : tr("This library is open in another Mivanta, too. What is saved is shared; "
+                           "what is not saved yet stays with each."));
+}
+
+QString Session::unsavedName(const QString& kind) const {
+    return m_options.unsavedName.isEmpty() ? kind : kind + u'-' + m_options.unsavedName;
+}
+
+void Session::takeHandedOver(const QString& path) {
+    m_settings.run(
+        this,
+        [path, folder = sessionFolder(m_options.libraryFolder)] {
+            auto opened = openService(path);
+            if (opened && QFileInfo(path).path() == folder)
+                QFile::remove(path);
+            return opened;
+        },
+        [this](Result<OpenedService> opened) {
+            if (opened)
+                m_document.startFrom(std::move(opened->service));
+            else
+                Q_EMIT problem(opened.error());
+        });
+}
+
+void Session::changeRunSettings(const RunSettings& settings) {
+    if (settings == m_run.settings())
+        return;
+    m_run.setSettings(settings);
+    m_settings.run(
+        this, [folder = m_options.libraryFolder, settings] { return saveRunSettings(folder, settings); },
+        [this](const Result<void>& saved) {
+            if (!saved)
+                Q_EMIT problem(saved.error());
+        });
+}
+
+void Session::keepForNextTime() {
+    m_document.keepNow();
+}
+
+void Session::quit() {
+    if (!m_document.isModified())
+        m_document.finishWriting();
+    m_player.quit();
+}
+
+} // namespace mivanta

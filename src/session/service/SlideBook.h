@@ -1,0 +1,76 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/run/RunState.h"
+#include "render/FontMeasure.h"
+#include "session/service/ServiceDocument.h"
+#include <QTimer>
+
+namespace mivanta {
+
+/// The slides of every item of the service on every output, made when asked for and otherwise one at a time
+/// while the program is idle. Items that did not change keep theirs. Lives on the GUI thread.
+class SlideBook : public QObject, public RunPlan {
+    Q_OBJECT
+public:
+    SlideBook(ServiceDocument& document, std::vector<Theme> themes, QObject* parent = nullptr);
+
+    void setOutputs(const std::vector<Output>& outputs);
+    [[nodiscard]] const std::vector<Output>& outputs() const { return m_outputs; }
+    [[nodiscard]] const std::vector<Theme>& themes() const { return m_themes; }
+    void setThemes(const std::vector<Theme>& themes);
+    [[nodiscard]] MeasureSource& measures() const { return m_measures; }
+
+    [[nodiscard]] int itemCount() const override { return int(m_items.size()); }
+    [[nodiscard]] ItemId itemId(int index) const override { return m_items[size_t(index)]; }
+    [[nodiscard]] const ItemSlides& slides(int index) const override;
+    [[nodiscard]] const ItemSlides* unplanned(const ItemId& id) const override;
+    /// Of an item of the service; null for a heading and for what is not there.
+    [[nodiscard]] const ItemSlides* slidesOf(const ItemId& id) const;
+    /// The same, to be kept for as long as they are wanted.
+    [[nodiscard]] std::shared_ptr<const ItemSlides> sharedSlidesOf(const ItemId& id) const;
+    /// Slides of what is in no service yet, as they would be in this one.
+    [[nodiscard]] ItemSlides slidesOf(const ItemWords& words) const;
+    [[nodiscard]] ItemSlides slidesOf(const Item& item) const;
+    /// How many slides they are on the main output.
+    [[nodiscard]] int slideCountOf(const ItemWords& words) const;
+
+    /// Fonts have come: words are measured and divided anew.
+    void remeasure();
+
+    /// Something to be run without being in the order; it stays until another service is opened.
+    void addUnplanned(const Item& item);
+    /// Its words have become others.
+    void changeUnplanned(const Item& item);
+    [[nodiscard]] const Item* unplannedItem(const ItemId& id) const;
+
+    /// True once every item has its slides; then slideCount() is that of the main output in all.
+    [[nodiscard]] bool isComplete() const;
+    [[nodiscard]] int slideCount() const;
+
+Q_SIGNALS:
+    void changed(); ///< items, themes or outputs
+    void themesChanged();
+    void completed(); ///< every item has its slides
+
+private:
+    struct Made {
+        ItemWords words;
+        ItemLook look;
+        SlideEdits edits;
+        std::shared_ptr<const ItemSlides> slides;
+    };
+    void serviceChanged();
+    void makeOne();
+
+    ServiceDocument& m_document;
+    std::vector<Theme> m_themes;
+    std::vector<Output> m_outputs;
+    std::vector<ItemId> m_items;
+    std::vector<Item> m_unplanned;
+    Service m_madeWith; ///< without its items
+    mutable QHash<ItemId, Made> m_made;
+    mutable FontMeasures m_measures;
+    QTimer m_idle;
+};
+
+} // namespace mivanta

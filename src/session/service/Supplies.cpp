@@ -1,0 +1,115 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "session/service/Supplies.h"
+#include "render/Fonts.h"
+#include "session/library/LibraryClient.h"
+#include "session/service/MissingFiles.h"
+#include "session/service/ServiceDocument.h"
+#include "session/service/SlideBook.h"
+#include "store/MediaFiles.h"
+#include "store/ServicePack.h"
+
+namespace mivanta {
+
+Supplies::Supplies(LibraryClient& library, ServiceDocument& document, SlideBook& book, MissingFiles& missing,
+                   const QString& libraryFolder, QObject* parent)
+    : QObject(parent),
+      m_library(library),
+      m_document(document),
+      m_book(book),
+      m_missing(missing),
+      m_libraryFolder(libraryFolder) {
+    connect(&m_library, &LibraryClient::opened, this, &Supplies::loadFromLibrary);
+    connect(&m_library, &LibraryClient::changed, this, &Supplies::loadFromLibrary);
+    connect(&m_document, &ServiceDocument::packedOpened, this, &Supplies::bringInPacked);
+    connect(&m_missing, &MissingFiles::found, this, [this](int files) {
+        Q_EMIT notice(files == 1 ? tr("A missing file was found and is in the library now.")
+                                 : tr("%1 missing files were found and are in the library now.").arg(files));
+        takeArrived();
+    });
+}
+
+void Supplies::loadFonts() {
+    loadFontsLater(fontsFolder(m_libraryFolder), this, [this](bool isAny) {
+        if (isAny)
+            m_book.remeasure();
+    });
+}
+
+void Supplies::loadFromLibrary() {
+    loadThemes();
+    loadMediaTitles();
+}
+
+void Supplies::loadThemes() {
+    using Loaded = std::pair<std::vector<Theme>, QString>; // with the usual one's id
+    m_library.ask<Loaded>(
+        this,
+        [](Library& library) -> Result<Loaded> {
+            auto themes = library.themes().all();
+            if (!themes)
+                return tl::unexpected(themes.error());
+            const auto usual = library.themes().usual();
+            return Loaded{std::move(*themes), usual.value_or(QString())};
+        },
+        [this](const Result<Loaded>& loaded) {
+            if (!loaded) {
+                Q_EMIT problem(loaded.error());
+                return;
+            }
+            m_book.setThemes(loaded->first);
+            if (const Theme* usual = themeOf(loaded->second, loaded->first))
+                m_document.setUsualTheme(*usual);
+        });
+}
+
+void Supplies::loadMediaTitles() {
+    using Titles = QMap<QString, QString>;
+    m_library.ask<Titles>(
+        this,
+        [](Library& library) -> Result<Titles> {
+            const auto all = library.media().all();
+            if (!all)
+                return tl::unexpected(all.error());
+            Titles titles;
+            for (const StoredMedium& picture : *all)
+                titles.insert(picture.name, picture.title);
+            return titles;
+        },
+        [this](const Result<Titles>& titles) {
+            if (titles)
+                m_document.setMediaTitles(*titles);
+        });
+}
+
+/// Each file once. On a thread of its own: the library's has to answer Find while large files come in.
+void Supplies::bringInPacked(const QString& path) {
+    m_unpacking.run(
+        this,
+        [path, folder = m_libraryFolder]() -> Result<UnpackedMedia> {
+            const auto library = Library::open(folder);
+            if (!library)
+                return tl::unexpected(library.error());
+            return bringInMedia(path, (*library)->media(), fontsFolder(folder));
+        },
+        [this](const Result<UnpackedMedia>& brought) {
+            if (!brought) {
+                Q_EMIT problem(brought.error());
+            } else if (brought->added > 0) {
+                Q_EMIT notice(brought->added == 1
+                                  ? tr("A file came with the service and is in the library now.")
+                                  : tr("%1 files came with the service and are in the library now.")
+                                        .arg(brought->added));
+                takeArrived();
+            }
+        });
+}
+
+void Supplies::takeArrived() {
+    loadMediaTitles();
+    loadFonts();
+    m_book.remeasure();
+    m_missing.look();
+    Q_EMIT mediaArrived();
+}
+
+} // namespace mivanta
