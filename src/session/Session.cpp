@@ -86,13 +86,11 @@ void Session::tellOfPlayer() {
     });
     connect(&m_player, &PlayerClient::screensTaken, this, [this] {
         Q_EMIT warning(tr("Another Mivanta, with another library, has the screens. Preparing works; nothing "
-                          "can be shown from "
-                          "here until that one has ended."));
+                          "can be shown from here until that one has ended."));
     });
     connect(&m_player, &PlayerClient::stranger, this, [this] {
         Q_EMIT offered(tr("Mivanta was updated while it was running. The screens keep their picture, shown "
-                          "by the version before, "
-                          "until you start them anew."),
+                          "by the version before, until you start them anew."),
                        tr("Start the screens anew"), [this] { m_player.replaceStranger(); });
     });
     connect(&m_player, &PlayerClient::replaced, &m_run, &RunController::showAsIs);

@@ -40,8 +40,8 @@ struct HeadedPart {
 };
 
 HeadedPart partOfHeading(QString words) {
-    while (words.endsWith(u':') || words.endsWith(u' '))
-        words.chop(1); // all of them: what is written of it has to be read as the same
+    while (words.endsWith(u':')) // all of them: what is written of it has to be read as the same
+        words = words.chopped(1).trimmed();
     const PartHeading heading = readAnyHeading(words);
     return {{PartId::create(), heading.kind, heading.number, heading.name}, heading.bandOnly};
 }

@@ -46,7 +46,6 @@ public:
             line->setStyleSheet(
                 QStringLiteral("padding: 0 2px; border: 1px solid %1").arg(day().accent.name()));
             line->setText(index.data(Qt::EditRole).toString());
-            line->selectAll();
         }
         return editor;
     }
