@@ -11,6 +11,7 @@
 #include "SongMaker.h"
 #include "Timing.h"
 #include "core/base/Fold.h"
+#include "core/base/Language.h"
 #include "core/run/RunState.h"
 #include "link/PlayerClient.h"
 #include "render/FontMeasure.h"
@@ -296,6 +297,7 @@ int bareWindowMain(QApplication& app) {
 int main(int argc, char** argv) {
     using namespace mivanta;
     QApplication app(argc, argv);
+    mivanta::speak(QStringLiteral("en"));
     if (app.arguments().contains(u"--bare-window"_s))
         return bareWindowMain(app);
     loadShippedFonts();

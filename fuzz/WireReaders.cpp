@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "Reader.h"
 #include "core/base/MediaName.h"
+#include "core/theme/ObjectKinds.h"
 #include "link/Protocol.h"
 #include "support/Samples.h"
 
@@ -32,7 +33,9 @@ Scene scene() {
     scene.output = u"hall"_s;
     scene.size = {1920, 1080};
     scene.look.backdrop = samples::gradient({{0, {5, 6, 7, 8}}, {1, {9, 10, 11, 12}}}, 30);
-    scene.look.objects = {{ObjectKind::Clock, {0.1, 0.2, 0.3, 0.4}, 5, 0.5, true, {}, u"HH:mm"_s}};
+    for (const ObjectKind& kind : objectKinds())
+        scene.look.objects.push_back(kind.make());
+    scene.look.objects[0] = {ClockObject(), {0.1, 0.2, 0.3, 0.4}, 5, 0.5, true};
     scene.rows = {{u"Shine on"_s, {{0, u"G"_s}, {6, u"Em"_s}}}, {u"till"_s, {}}};
     return scene;
 }

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cli/Arguments.h"
+#include "core/base/Said.h"
 #include "sending/OrderSheets.h"
 #include "sending/SongFiles.h"
 #include "store/Settings.h"
@@ -10,7 +11,7 @@ namespace mivanta {
 using namespace Qt::StringLiterals;
 
 QString usageText() {
-    return uR"(usage: mivanta-cli [--library DIR] [--json] COMMAND
+    return Said::tr(R"(usage: mivanta-cli [--library DIR] [--json] COMMAND
 
   import PATH... [--twins keep|skip|replace|merge]    bring in song files and folders
   import PATH... --look                               only say what is in them and what is like it
@@ -43,13 +44,13 @@ QString usageText() {
 
 SONG is an id or a title. --twins says what becomes of songs that are nearly in the library already;
 without it, only files that were brought in before are compared. Exit: 0 done, 1 something was refused or not found, 2 wrong usage.
-)"_s;
+)");
 }
 
 namespace {
 
 tl::unexpected<Error> wrongUsage(const QString& what) {
-    return failure(what, {}, u"See mivanta-cli --help."_s);
+    return failure(what, {}, Said::tr("See mivanta-cli --help."));
 }
 
 /// What each command needs, beyond its name.
@@ -57,54 +58,55 @@ Result<void> check(const Arguments& a) {
     const bool one = a.words.size() == 1;
     if (a.command == u"import") {
         if (a.words.isEmpty())
-            return wrongUsage(u"import needs a file or folder."_s);
+            return wrongUsage(Said::tr("import needs a file or folder."));
         if (!a.translation.isEmpty() && a.words.size() > 1)
-            return wrongUsage(u"import --translation needs one file, folder or ZIP."_s);
+            return wrongUsage(Said::tr("import --translation needs one file, folder or ZIP."));
         if (!a.twins.isEmpty() &&
             (a.look || !QStringList{u"keep"_s, u"skip"_s, u"replace"_s, u"merge"_s}.contains(a.twins)))
-            return wrongUsage(u"import takes --look, or --twins keep, skip, replace or merge."_s);
+            return wrongUsage(Said::tr("import takes --look, or --twins keep, skip, replace or merge."));
         return {};
     }
     if (a.command == u"passage")
         return a.words.isEmpty()
-                   ? Result<void>(wrongUsage(u"passage needs a reference such as \"Luke 5:1-11\"."_s))
+                   ? Result<void>(wrongUsage(Said::tr("passage needs a reference such as \"Luke 5:1-11\".")))
                    : Result<void>();
     if (a.command == u"find" && !a.kind.isEmpty() && a.kind != u"song") {
         if (a.kind != u"scripture" && a.kind != u"text")
-            return wrongUsage(u"--kind is song, scripture or text."_s);
+            return wrongUsage(Said::tr("--kind is song, scripture or text."));
         if (!QStringList{QString(), u"all"_s, u"phrase"_s, u"near"_s}.contains(a.how))
-            return wrongUsage(u"--how is all, phrase or near."_s);
+            return wrongUsage(Said::tr("--how is all, phrase or near."));
         return a.kind == u"scripture" && a.words.isEmpty()
-                   ? Result<void>(wrongUsage(u"find needs words to look for."_s))
+                   ? Result<void>(wrongUsage(Said::tr("find needs words to look for.")))
                    : Result<void>();
     }
     if (a.command == u"find")
         return a.words.isEmpty() && a.filter.isEmpty()
-                   ? Result<void>(wrongUsage(u"find needs words to look for, or a filter."_s))
+                   ? Result<void>(wrongUsage(Said::tr("find needs words to look for, or a filter.")))
                    : Result<void>();
     if (a.command == u"export") {
         if (a.words.size() > 1 || one == a.all)
-            return wrongUsage(u"export needs one song, or --all."_s);
+            return wrongUsage(Said::tr("export needs one song, or --all."));
         if (!songFormat(a.format) || a.to.isEmpty())
-            return wrongUsage(u"export needs --format chordpro, text, csv, pdf or lyrics, and --to DIR."_s);
+            return wrongUsage(
+                Said::tr("export needs --format chordpro, text, csv, pdf or lyrics, and --to DIR."));
         return {};
     }
     if (a.command == u"show")
-        return one ? Result<void>() : Result<void>(wrongUsage(u"show needs one song."_s));
+        return one ? Result<void>() : Result<void>(wrongUsage(Said::tr("show needs one song.")));
     if (a.command == u"theme") {
         const QString what = a.words.value(0);
         const bool namesOne = (what == u"show" || what == u"export") && a.words.size() == 2;
         const bool isRight = (what == u"list" && one) || (namesOne && (what == u"show") == a.to.isEmpty()) ||
                              (what == u"import" && a.words.size() > 1);
         return isRight ? Result<void>()
-                       : Result<void>(wrongUsage(
-                             u"theme needs: list, show THEME, export THEME --to FILE, or import FILE."_s));
+                       : Result<void>(wrongUsage(Said::tr(
+                             "theme needs: list, show THEME, export THEME --to FILE, or import FILE.")));
     }
     if (a.command == u"slides" || a.command == u"render" || a.command == u"legibility") {
         if (a.words.size() > 1 || one == !a.serviceFile.isEmpty())
-            return wrongUsage(u"%1 needs one song, or --service FILE."_s.arg(a.command));
+            return wrongUsage(Said::tr("%1 needs one song, or --service FILE.").arg(a.command));
         if (a.command == u"render" && (a.to.isEmpty() || a.output.isEmpty()))
-            return wrongUsage(u"render needs --output NAME and --to DIR."_s);
+            return wrongUsage(Said::tr("render needs --output NAME and --to DIR."));
         return {};
     }
     if (a.command == u"service") {
@@ -112,14 +114,15 @@ Result<void> check(const Arguments& a) {
         const bool writes = QStringList{u"new"_s, u"pack"_s, u"unpack"_s, u"print"_s}.contains(what);
         const bool reads = what == u"show" || what == u"check-files";
         if (a.words.size() != 2 || !(reads || (writes && !a.to.isEmpty())))
-            return wrongUsage(u"service needs: new ORDER.txt --to FILE, show FILE, check-files FILE, "
-                              "pack FILE --to FILE, unpack FILE --to DIR, or print FILE --to FILE."_s);
+            return wrongUsage(
+                Said::tr("service needs: new ORDER.txt --to FILE, show FILE, check-files FILE, "
+                         "pack FILE --to FILE, unpack FILE --to DIR, or print FILE --to FILE."));
         if (!QStringList{QString(), u"order"_s, u"slides"_s, u"words"_s}.contains(a.what))
-            return wrongUsage(u"--what is order, slides or words."_s);
+            return wrongUsage(Said::tr("--what is order, slides or words."));
         return {};
     }
-    return wrongUsage(a.command.isEmpty() ? u"a command is missing."_s
-                                          : u"there is no command \"%1\"."_s.arg(a.command));
+    return wrongUsage(a.command.isEmpty() ? Said::tr("a command is missing.")
+                                          : Said::tr("there is no command \"%1\".").arg(a.command));
 }
 
 } // namespace
@@ -159,7 +162,7 @@ Result<Arguments> readArguments(const QStringList& arguments) {
     result.format = parser.value(u"format"_s);
     result.columns = parser.isSet(u"columns"_s) ? parser.value(u"columns"_s).toInt() : 1;
     if (result.columns < 1 || result.columns > 2)
-        return wrongUsage(u"--columns is 1 or 2."_s);
+        return wrongUsage(Said::tr("--columns is 1 or 2."));
     result.twins = parser.value(u"twins"_s);
     result.look = parser.isSet(u"look"_s);
     result.texts = parser.isSet(u"texts"_s);
@@ -169,7 +172,7 @@ Result<Arguments> readArguments(const QStringList& arguments) {
     if (parser.isSet(u"per-page"_s))
         result.perPage = parser.value(u"per-page"_s).toInt();
     if (result.perPage < 1 || result.perPage > kMostSlidesAPage)
-        return wrongUsage(u"--per-page is 1 to %1."_s.arg(kMostSlidesAPage));
+        return wrongUsage(Said::tr("--per-page is 1 to %1.").arg(kMostSlidesAPage));
     result.translation = parser.value(u"translation"_s);
     result.kind = parser.value(u"kind"_s).toLower();
     result.how = parser.value(u"how"_s).toLower();
@@ -183,7 +186,7 @@ Result<Arguments> readArguments(const QStringList& arguments) {
                      QDate::fromString(parser.value(u"not-sung-since"_s), Qt::ISODate),
                      parser.isSet(u"never-sung"_s)};
     if (parser.isSet(u"not-sung-since"_s) && !result.filter.notSungSince.isValid())
-        return wrongUsage(u"--not-sung-since needs a day such as 2026-05-31."_s);
+        return wrongUsage(Said::tr("--not-sung-since needs a day such as 2026-05-31."));
     result.help = parser.isSet(u"help"_s);
     result.words = parser.positionalArguments();
     if (result.help)

@@ -6,7 +6,7 @@
 #include "cli/ServiceCommands.h"
 #include "cli/SlidesReport.h"
 #include "cli/ThemeCommands.h"
-#include "core/base/Fold.h"
+#include "core/base/Said.h"
 #include "core/run/Cards.h"
 #include "core/run/RunState.h"
 #include "core/song/SingingOrder.h"
@@ -20,6 +20,7 @@
 #include "store/SafeFiles.h"
 #include "store/ServiceStore.h"
 #include "store/Settings.h"
+#include "store/finding/SurePick.h"
 #include <QBuffer>
 #include <QDir>
 #include <QFile>
@@ -99,7 +100,7 @@ private:
         if (m_arguments.json)
             print(QJsonDocument(QJsonObject{{u"files"_s, QJsonArray::fromStringList(*paths)}}));
         else
-            m_out << u"%1 songs in %2\n"_s.arg(count).arg(m_arguments.to);
+            m_out << Said::tr("%n songs in %1", nullptr, Said::n(count)).arg(m_arguments.to) << u'\n';
         return 0;
     }
 
@@ -158,32 +159,16 @@ private:
         if (m_arguments.json)
             print(QJsonDocument(list));
         else if (hits->empty())
-            m_out << u"nothing found\n"_s;
+            m_out << Said::tr("nothing found") << u'\n';
         return hits->empty() ? 1 : 0;
     }
 
-    /// By id, by whole title, or the only one found.
+    /// By id, or what surePick() takes it for.
     Result<Song> song(const QString& wanted) {
         if (const SongId id = SongId::fromText(wanted); !id.isNull())
             return m_library->song(id);
-        const auto hits = m_library->find(wanted, 10);
-        if (!hits)
-            return tl::unexpected(hits.error());
-        const QString key = foldedForSearch(wanted).trimmed();
-        std::vector<SongSummary> exact;
-        for (const SongHit& hit : *hits)
-            if (foldedForSearch(hit.song.title).trimmed() == key)
-                exact.push_back(hit.song);
-        if (exact.size() == 1)
-            return m_library->song(exact.front().id);
-        if (exact.empty() && hits->size() == 1)
-            return m_library->song(hits->front().song.id);
-        if (hits->empty())
-            return failure(u"no song \"%1\" was found"_s.arg(wanted), {}, u"Try mivanta-cli find."_s);
-        QStringList choices;
-        for (const SongHit& hit : *hits)
-            choices << u"%1 (%2)"_s.arg(hit.song.title, hit.song.id.text());
-        return failure(u"\"%1\" could be %2"_s.arg(wanted, choices.join(u", "_s)), {}, u"Give the id."_s);
+        const auto pick = surePick(*m_library, wanted, FindSongs);
+        return pick ? m_library->song(std::get<SongId>(*pick)) : tl::unexpected(pick.error());
     }
 
     Result<int> show() {
@@ -195,7 +180,7 @@ private:
             QJsonArray parts = json[u"parts"_s].toArray();
             for (qsizetype i = 0; i < parts.size(); ++i) {
                 QJsonObject part = parts[i].toObject();
-                part.insert(u"label"_s, found->parts[size_t(i)].label());
+                part.insert(u"label"_s, found->parts[size_t(i)].key());
                 part.insert(u"shortLabel"_s, found->parts[size_t(i)].shortLabel());
                 parts[i] = part;
             }
@@ -208,9 +193,10 @@ private:
         if (const QStringList names = found->authorNames(); !names.isEmpty())
             m_out << names.join(u", "_s) << u'\n';
         if (!found->singingOrder.empty())
-            m_out << u"Order: "_s << singingOrderText(*found) << u'\n';
+            m_out << Said::tr("Order: %1").arg(singingOrderText(*found)) << u'\n';
         for (const Part& part : found->parts) {
-            m_out << u"\n# "_s << part.label() << (part.bandOnly ? u" (band only)"_s : QString()) << u'\n';
+            m_out << u"\n# "_s
+                  << (part.bandOnly ? Said::tr("%1 (band only)").arg(part.label()) : part.label()) << u'\n';
             for (const Line& line : part.lines)
                 m_out << (line.breakBefore ? u"---\n"_s : QString()) << line.words << u'\n';
         }
@@ -218,14 +204,14 @@ private:
     }
 
     Result<int> newService() {
-        const auto service = serviceFromOrder(*m_library, m_arguments.words[1],
-                                              [this](const QString& title) { return song(title); });
+        const auto service = serviceFromOrder(*m_library, m_arguments.words[1]);
         if (!service)
             return tl::unexpected(service.error());
         const auto saved = saveService(*service, m_arguments.to, std::nullopt);
         if (!saved)
             return tl::unexpected(saved.error());
-        m_out << u"%1: %2 items\n"_s.arg(m_arguments.to).arg(service->items.size());
+        m_out << Said::tr("%1: %n items", nullptr, Said::n(qint64(service->items.size()))).arg(m_arguments.to)
+              << u'\n';
         return 0;
     }
 
@@ -259,8 +245,8 @@ private:
         if (ending == u"csv" && !isWords)
             return orderCsv(service);
         if (ending != u"pdf")
-            return failure(u"there is no such form of it"_s, m_arguments.to,
-                           u"End the name in .pdf, .html or .txt; the order also in .csv."_s);
+            return failure(Said::tr("there is no such form of it"), m_arguments.to,
+                           Said::tr("End the name in .pdf, .html or .txt; the order also in .csv."));
         QBuffer buffer;
         buffer.open(QIODevice::WriteOnly);
         if (auto done = writeHtmlPdf(buffer, html); !done)
@@ -270,7 +256,8 @@ private:
 
     Result<QByteArray> slidesOnPaper() {
         if (QFileInfo(m_arguments.to).suffix().toLower() != u"pdf")
-            return failure(u"slides are printed as PDF only"_s, m_arguments.to, u"End the name in .pdf."_s);
+            return failure(Said::tr("slides are printed as PDF only"), m_arguments.to,
+                           Said::tr("End the name in .pdf."));
         const auto items = work();
         if (!items)
             return tl::unexpected(items.error());
@@ -304,8 +291,8 @@ private:
         for (const Output& output : *outputs)
             names << output.name;
         if (!m_arguments.output.isEmpty() && !names.contains(m_arguments.output))
-            return failure(u"there is no output \"%1\""_s.arg(m_arguments.output), {},
-                           u"There are: %1."_s.arg(names.join(u", "_s)));
+            return failure(Said::tr("there is no output \"%1\"").arg(m_arguments.output), {},
+                           Said::tr("There are: %1.").arg(names.join(u", "_s)));
         const auto themesThere =
             m_library ? m_library->themes().all() : Result<std::vector<Theme>>(shippedThemes());
         if (!themesThere)
@@ -411,7 +398,8 @@ private:
         if (!items)
             return tl::unexpected(items.error());
         if (!QDir().mkpath(m_arguments.to))
-            return failure(u"the folder could not be made"_s, m_arguments.to, u"Choose another place."_s);
+            return failure(Said::tr("the folder could not be made"), m_arguments.to,
+                           Said::tr("Choose another place."));
         const RenderSources sources = pictures();
         int number = 0;
         for (const Work& item : *items)
@@ -422,11 +410,11 @@ private:
                     const QString path = u"%1/%2-%3.png"_s.arg(m_arguments.to, output.output.name)
                                              .arg(++number, 3, 10, QLatin1Char('0'));
                     if (!renderScene(sceneOf(item.slides, output, s), {}, sources).save(path))
-                        return failure(u"the picture could not be written"_s, path,
-                                       u"Check the free space."_s);
+                        return failure(Said::tr("the picture could not be written"), path,
+                                       Said::tr("Check the free space."));
                 }
             }
-        m_out << u"%1 pictures in %2\n"_s.arg(number).arg(m_arguments.to);
+        m_out << Said::tr("%n pictures in %1", nullptr, number).arg(m_arguments.to) << u'\n';
         return 0;
     }
 

@@ -1,8 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cli/ImportCommand.h"
+#include "core/base/Said.h"
 #include <QJsonArray>
 #include <QJsonDocument>
 #include <QJsonObject>
+#include <array>
 
 namespace mivanta {
 
@@ -10,14 +12,18 @@ using namespace Qt::StringLiterals;
 
 namespace {
 
-QString nameOf(ImportFinding finding) {
-    static const char* const names[]{"new",          "same",       "in bin",     "newer file",
-                                     "both changed", "same words", "same title", "unreadable"};
-    return QString::fromLatin1(names[int(finding)]);
+constexpr std::array<const char*, 8> kFindings{
+    QT_TRANSLATE_NOOP("Said", "new"),          QT_TRANSLATE_NOOP("Said", "same"),
+    QT_TRANSLATE_NOOP("Said", "in bin"),       QT_TRANSLATE_NOOP("Said", "newer file"),
+    QT_TRANSLATE_NOOP("Said", "both changed"), QT_TRANSLATE_NOOP("Said", "same words"),
+    QT_TRANSLATE_NOOP("Said", "same title"),   QT_TRANSLATE_NOOP("Said", "unreadable")};
+
+QLatin1String keyOf(ImportFinding finding) { // in JSON
+    return QLatin1String(kFindings[size_t(finding)]);
 }
 
 QString textOf(const ReadWarning& warning) {
-    return u"line %1: %2"_s.arg(QString::number(warning.line), warning.text);
+    return Said::tr("line %1: %2").arg(QString::number(warning.line), warning.text);
 }
 
 int look(Library& library, const Arguments& arguments, QTextStream& out) {
@@ -26,8 +32,8 @@ int look(Library& library, const Arguments& arguments, QTextStream& out) {
     for (const ImportCandidate& candidate : library.lookAtImport(arguments.words)) {
         const bool isSong = candidate.finding != ImportFinding::Unreadable;
         readable = readable && isSong;
-        QJsonObject json{{u"file"_s, candidate.file}, {u"finding"_s, nameOf(candidate.finding)}};
-        QStringList line{nameOf(candidate.finding) + u": "_s + candidate.file};
+        QJsonObject json{{u"file"_s, candidate.file}, {u"finding"_s, keyOf(candidate.finding)}};
+        QStringList line{Said::tr(kFindings[size_t(candidate.finding)]) + u": "_s + candidate.file};
         if (isSong) {
             json.insert(u"title"_s, candidate.song.title);
             json.insert(u"parts"_s, int(candidate.song.parts.size()));
@@ -39,7 +45,7 @@ int look(Library& library, const Arguments& arguments, QTextStream& out) {
         if (candidate.other) {
             json.insert(u"other"_s, QJsonObject{{u"id"_s, candidate.other->id.text()},
                                                 {u"title"_s, candidate.other->title}});
-            line << u"like \"%1\""_s.arg(candidate.other->title);
+            line << Said::tr("like \"%1\"").arg(candidate.other->title);
         }
         QJsonArray warnings;
         for (const ReadWarning& warning : candidate.warnings) {
@@ -79,7 +85,7 @@ int runImport(Library& library, const Arguments& arguments, QTextStream& out) {
     QJsonArray list;
     for (const ImportEntry& entry : bringIn(library, arguments)) {
         ++counts[int(entry.outcome)];
-        QJsonObject json{{u"file"_s, entry.file}, {u"outcome"_s, outcomeName(entry.outcome)}};
+        QJsonObject json{{u"file"_s, entry.file}, {u"outcome"_s, outcomeKey(entry.outcome)}};
         if (!entry.title.isEmpty())
             json.insert(u"title"_s, entry.title);
         if (!entry.song.isNull())
@@ -104,7 +110,7 @@ int runImport(Library& library, const Arguments& arguments, QTextStream& out) {
                                          {u"entries"_s, list}})
                    .toJson();
     else
-        out << u"%1 added, %2 changed, %3 unchanged, %4 refused, %5 left out\n"_s
+        out << Said::tr("%1 added, %2 changed, %3 unchanged, %4 refused, %5 left out\n")
                    .arg(count(ImportOutcome::Added))
                    .arg(count(ImportOutcome::Changed))
                    .arg(count(ImportOutcome::Unchanged))

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cli/OrderLines.h"
 #include "cli/ScriptureCommands.h"
-#include "core/base/Fold.h"
+#include "core/base/Said.h"
 #include "core/order/OrderText.h"
 #include "formats/SongReader.h"
 #include "formats/TextDecoding.h"
@@ -9,6 +9,7 @@
 #include "media/Sound.h"
 #include "store/Library.h"
 #include "store/ServicePack.h"
+#include "store/finding/SurePick.h"
 #include <QDir>
 #include <QFile>
 #include <QFileInfo>
@@ -44,34 +45,72 @@ Result<ItemSound> soundOf(Library& library, const QString& path) {
     return ItemSound{sound->name, QFileInfo(path).completeBaseName(), false};
 }
 
-Result<ItemWords> wordsOf(Library& library, const QString& line,
-                          const std::function<Result<Song>(const QString&)>& findSong) {
-    auto text = textOfTitle(library, line);
-    if (!text)
-        return tl::unexpected(text.error());
-    auto found = findSong(line);
-    const bool isTitle = found && foldedForSearch(found->title) == foldedForSearch(line);
-    if (*text && !isTitle)
-        return ItemWords(textItem(std::move(**text)));
-    if (!isTitle) {
-        auto passage = passageFromLine(library, line);
-        if (!passage)
-            return tl::unexpected(passage.error());
-        if (*passage)
-            return ItemWords(passageItem(std::move(**passage)));
+/// The layout that words in an order ask for; false when they ask for none.
+bool readLayout(const QString& words, PassageLayout& layout) {
+    if (words == u"running")
+        layout.flow = PassageFlow::Running;
+    else if (words == u"a verse a line") // for machines
+        layout.flow = PassageFlow::VerseALine;
+    else if (words == u"a verse a slide") // for machines
+        layout.flow = PassageFlow::VerseASlide;
+    else if (words == u"no numbers") // for machines
+        layout.numbers = VerseNumbers::None;
+    else if (words == u"inline numbers") // for machines
+        layout.numbers = VerseNumbers::Inline;
+    else if (words == u"reference under the words") // for machines
+        layout.referencePlace = ReferencePlace::BesideWords;
+    else
+        return false;
+    return true;
+}
+
+/// A passage from a line such as "Ps 23 | QST, BMT | a verse a line".
+Result<ItemWords> passageOf(Library& library, const QStringList& pieces) {
+    PassageLayout layout;
+    std::vector<TranslationId> ids;
+    for (const QString& piece : pieces.mid(1)) {
+        if (readLayout(piece.trimmed().toLower(), layout))
+            continue;
+        for (const QString& code : piece.split(u',')) {
+            const auto translation = library.scripture().translation(code.trimmed());
+            if (!translation)
+                return tl::unexpected(translation.error());
+            ids.push_back(translation->id);
+        }
     }
-    if (!found)
-        return tl::unexpected(found.error());
-    return ItemWords(songItem(std::move(*found)));
+    const auto first = library.scripture().translation({});
+    if (!first)
+        return tl::unexpected(first.error());
+    if (ids.empty())
+        ids.push_back(first->id);
+    if (ids.size() > 2)
+        return failure(Said::tr("a passage can stand in two translations at most"), {},
+                       Said::tr("Take one of them out."));
+    const auto outline = library.scripture().outline(ids.front());
+    if (!outline)
+        return tl::unexpected(outline.error());
+    const Understanding understood = understandReference(pieces.first(), *outline);
+    if (understood.state != ReferenceState::Understood)
+        return tl::unexpected(problemOf(understood, pieces.first()));
+    auto passage = library.scripture().passage(ids, understood.reference, layout);
+    if (!passage)
+        return tl::unexpected(passage.error());
+    return ItemWords(passageItem(std::move(*passage)));
+}
+
+Result<ItemWords> wordsOfLine(Library& library, const QString& line) {
+    if (const QStringList pieces = line.split(u'|'); pieces.size() > 1)
+        return passageOf(library, pieces);
+    const auto pick = surePick(library, line);
+    return pick ? wordsOf(library, *pick) : tl::unexpected(pick.error());
 }
 
 } // namespace
 
-Result<Service> serviceFromOrder(Library& library, const QString& path,
-                                 const std::function<Result<Song>(const QString&)>& findSong) {
+Result<Service> serviceFromOrder(Library& library, const QString& path) {
     QFile file(path);
     if (!file.open(QIODevice::ReadOnly))
-        return failure(u"the order cannot be read: "_s + file.errorString(), path);
+        return failure(Said::tr("the order cannot be read: %1").arg(file.errorString()), path);
     const auto text = readText(file, path, kLargestSongFile);
     if (!text)
         return tl::unexpected(text.error());
@@ -85,7 +124,7 @@ Result<Service> serviceFromOrder(Library& library, const QString& path,
     const auto findItem = [&](const QString& line) {
         return line.startsWith(kPictures, Qt::CaseInsensitive)
                    ? picturesOf(library, line.mid(kPictures.size()).split(u',', Qt::SkipEmptyParts), folder)
-                   : wordsOf(library, line, findSong);
+                   : wordsOfLine(library, line);
     };
     const auto findSound = [&](const QString& name) { return soundOf(library, folder.filePath(name)); };
     auto service = readOrderText(text->text, path, *themes, {findItem, findSound});

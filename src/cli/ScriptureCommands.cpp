@@ -1,7 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cli/ScriptureCommands.h"
-#include "core/base/Fold.h"
+#include "core/base/Said.h"
 #include "core/scripture/ReferenceParser.h"
+#include "formats/JsonNames.h"
 #include "formats/PassageJson.h"
 #include "formats/ScriptureReader.h"
 #include <QFileInfo>
@@ -15,38 +16,8 @@ using namespace Qt::StringLiterals;
 
 namespace {
 
-/// The layout that words in an order ask for; false when they ask for none.
-bool readLayout(const QString& words, PassageLayout& layout) {
-    if (words == u"running")
-        layout.flow = PassageFlow::Running;
-    else if (words == u"a verse a line")
-        layout.flow = PassageFlow::VerseALine;
-    else if (words == u"a verse a slide")
-        layout.flow = PassageFlow::VerseASlide;
-    else if (words == u"no numbers")
-        layout.numbers = VerseNumbers::None;
-    else if (words == u"inline numbers")
-        layout.numbers = VerseNumbers::Inline;
-    else if (words == u"reference under the words")
-        layout.referencePlace = ReferencePlace::BesideWords;
-    else
-        return false;
-    return true;
-}
-
-Error problemOf(const Understanding& understood, const QString& typed) {
-    switch (understood.state) {
-    case ReferenceState::NotOne:
-        return {u"\u201c%1\u201d does not begin with the name of a book"_s.arg(typed),
-                {},
-                u"Write it as Luke 5:1-11."_s};
-    case ReferenceState::Unfinished:
-        return {u"\u201c%1\u201d is not finished: %2"_s.arg(typed, understood.help),
-                {},
-                u"Write it as Luke 5:1-11."_s};
-    default:
-        return understood.problem;
-    }
+QString placeOf(const QString& file, int line) {
+    return line > 0 ? Said::tr("%1, line %2").arg(file).arg(line) : file;
 }
 
 /// What somebody has to see before anything is stored.
@@ -70,17 +41,33 @@ void tellReview(const ScriptureText& text, bool asJson, QTextStream& out) {
         return;
     }
     for (const ScriptureDamage& damage : text.damages)
-        out << u"left out: %1%2: %3\n"_s.arg(
-            damage.file, damage.line > 0 ? u", line %1"_s.arg(damage.line) : QString(), damage.text);
+        out << Said::tr("left out: %1: %2").arg(placeOf(damage.file, damage.line), damage.text) << u'\n';
     for (const UnnamedBook& book : text.unnamed)
-        out << u"not known: the book \u201c%1\u201d (line %2, %3 verses)\n"_s.arg(book.name)
+        out << Said::tr("not known: the book \u201c%1\u201d (line %2, %n verses)", nullptr,
+                        Said::n(qint64(book.verses.size())))
+                   .arg(book.name)
                    .arg(book.line)
-                   .arg(book.verses.size());
+            << u'\n';
     for (const QString& place : missing)
-        out << u"not there: %1\n"_s.arg(place);
+        out << Said::tr("not there: %1").arg(place) << u'\n';
 }
 
 } // namespace
+
+Error problemOf(const Understanding& understood, const QString& typed) {
+    switch (understood.state) {
+    case ReferenceState::NotOne:
+        return {Said::tr("\u201c%1\u201d does not begin with the name of a book").arg(typed),
+                {},
+                Said::tr("Write it as Luke 5:1-11.")};
+    case ReferenceState::Unfinished:
+        return {Said::tr("\u201c%1\u201d is not finished: %2").arg(typed, understood.help),
+                {},
+                Said::tr("Write it as Luke 5:1-11.")};
+    default:
+        return understood.problem;
+    }
+}
 
 Result<int> runImportTranslation(Library& library, const Arguments& arguments, QTextStream& out) {
     auto text = readTranslation(arguments.words.first());
@@ -90,8 +77,9 @@ Result<int> runImportTranslation(Library& library, const Arguments& arguments, Q
         text->details.shortName = arguments.translation;
     if (text->needsAPerson() && !arguments.asItIs) {
         tellReview(*text, arguments.json, out);
-        return failure(u"not all of this can be read; nothing was changed"_s, arguments.words.first(),
-                       u"Say --as-it-is to bring in the %1 verses that can."_s.arg(text->verseCount()));
+        return failure(Said::tr("not all of this can be read; nothing was changed"), arguments.words.first(),
+                       Said::tr("Say --as-it-is to bring in the %n verses that can.", nullptr,
+                                Said::n(text->verseCount())));
     }
     const auto stored = library.scripture().store(
         *text, arguments.translation.isEmpty() ? SameShortName::Number : SameShortName::Replace);
@@ -102,8 +90,7 @@ Result<int> runImportTranslation(Library& library, const Arguments& arguments, Q
         warnings.append(
             QJsonObject{{u"file"_s, warning.file}, {u"line"_s, warning.line}, {u"text"_s, warning.text}});
         if (!arguments.json)
-            out << warning.file << (warning.line > 0 ? u", line %1"_s.arg(warning.line) : QString())
-                << u": "_s << warning.text << u'\n';
+            out << placeOf(warning.file, warning.line) << u": "_s << warning.text << u'\n';
     }
     if (arguments.json)
         out << QJsonDocument(QJsonObject{{u"translation"_s, stored->shortName},
@@ -113,7 +100,8 @@ Result<int> runImportTranslation(Library& library, const Arguments& arguments, Q
                                          {u"warnings"_s, warnings}})
                    .toJson();
     else
-        out << u"%1 (%2): %3 books, %4 verses\n"_s.arg(stored->name, stored->shortName)
+        out << Said::tr("%1 (%2): %3 books, %4 verses\n")
+                   .arg(stored->name, stored->shortName)
                    .arg(text->books.size())
                    .arg(text->verseCount());
     return 0;
@@ -125,7 +113,7 @@ Result<int> runImportTexts(Library& library, const Arguments& arguments, QTextSt
     for (const TextImport& entry : library.texts().import(arguments.words)) {
         refused = refused || entry.outcome == ImportOutcome::Refused;
         QJsonObject json{
-            {u"file"_s, entry.file}, {u"outcome"_s, outcomeName(entry.outcome)}, {u"title"_s, entry.title}};
+            {u"file"_s, entry.file}, {u"outcome"_s, outcomeKey(entry.outcome)}, {u"title"_s, entry.title}};
         if (!entry.reason.isEmpty())
             json.insert(u"reason"_s, entry.reason);
         list.append(json);
@@ -155,7 +143,7 @@ Result<int> runPassage(Library& library, const Arguments& arguments, QTextStream
     if (!arguments.json) {
         out << words->reference << u" ("_s << translation->shortName << u")\n"_s;
         for (const QString& note : understood.notes)
-            out << u"Note: "_s << note << u'\n';
+            out << Said::tr("Note: %1").arg(note) << u'\n';
         for (const Verse& verse : words->verses)
             out << u"%1:%2 "_s.arg(verse.chapter).arg(verse.numberText()) << verse.words() << u'\n';
         return 0;
@@ -208,7 +196,7 @@ Result<int> runFindVerses(Library& library, const Arguments& arguments, QTextStr
     if (arguments.json)
         out << QJsonDocument(list).toJson();
     else if (hits->empty())
-        out << u"nothing found\n"_s;
+        out << Said::tr("nothing found") << u'\n';
     return hits->empty() ? 1 : 0;
 }
 
@@ -221,7 +209,7 @@ Result<int> runFindTexts(Library& library, const Arguments& arguments, QTextStre
         list.append(QJsonObject{{u"kind"_s, u"text"_s},
                                 {u"id"_s, hit.text.id.text()},
                                 {u"title"_s, hit.text.title},
-                                {u"textKind"_s, textKindName(hit.text.kind).toLower()},
+                                {u"textKind"_s, nameOf(hit.text.kind)},
                                 {u"matchingLine"_s, hit.matchingLine}});
         if (!arguments.json)
             out << hit.text.title << (hit.matchingLine.isEmpty() ? QString() : u" · "_s + hit.matchingLine)
@@ -230,61 +218,8 @@ Result<int> runFindTexts(Library& library, const Arguments& arguments, QTextStre
     if (arguments.json)
         out << QJsonDocument(list).toJson();
     else if (hits->empty())
-        out << u"nothing found\n"_s;
+        out << Said::tr("nothing found") << u'\n';
     return hits->empty() ? 1 : 0;
-}
-
-Result<std::optional<Passage>> passageFromLine(Library& library, const QString& line) {
-    const auto known = library.scripture().translations();
-    if (!known)
-        return tl::unexpected(known.error());
-    if (known->empty())
-        return std::nullopt;
-    const QStringList pieces = line.split(u'|');
-    PassageLayout layout;
-    std::vector<TranslationId> ids;
-    for (const QString& piece : pieces.mid(1)) {
-        if (readLayout(piece.trimmed().toLower(), layout))
-            continue;
-        for (const QString& code : piece.split(u',')) {
-            const auto translation = library.scripture().translation(code.trimmed());
-            if (!translation)
-                return tl::unexpected(translation.error());
-            ids.push_back(translation->id);
-        }
-    }
-    if (ids.empty())
-        ids.push_back(known->front().translation.id);
-    if (ids.size() > 2)
-        return failure(u"a passage can stand in two translations at most"_s, {}, u"Take one of them out."_s);
-    const auto outline = library.scripture().outline(ids.front());
-    if (!outline)
-        return tl::unexpected(outline.error());
-    const Understanding understood = understandReference(pieces.first(), *outline);
-    if (understood.state != ReferenceState::Understood) {
-        if (pieces.size() > 1)
-            return tl::unexpected(problemOf(understood, pieces.first()));
-        return std::nullopt;
-    }
-    auto passage = library.scripture().passage(ids, understood.reference, layout);
-    if (!passage)
-        return tl::unexpected(passage.error());
-    return std::optional(std::move(*passage));
-}
-
-Result<std::optional<SpokenText>> textOfTitle(Library& library, const QString& title) {
-    const auto hits = library.texts().find(title);
-    if (!hits)
-        return tl::unexpected(hits.error());
-    const QString key = foldedForSearch(title).trimmed();
-    for (const TextHit& hit : *hits)
-        if (foldedForSearch(hit.text.title).trimmed() == key) {
-            auto text = library.texts().text(hit.text.id);
-            if (!text)
-                return tl::unexpected(text.error());
-            return std::optional(std::move(*text));
-        }
-    return std::nullopt;
 }
 
 } // namespace mivanta

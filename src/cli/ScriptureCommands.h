@@ -2,6 +2,7 @@
 #pragma once
 #include "cli/Arguments.h"
 #include "core/order/Service.h"
+#include "core/scripture/ReferenceParser.h"
 #include "store/Library.h"
 #include <QTextStream>
 
@@ -18,10 +19,7 @@ namespace mivanta {
 [[nodiscard]] Result<int> runFindVerses(Library& library, const Arguments& arguments, QTextStream& out);
 [[nodiscard]] Result<int> runFindTexts(Library& library, const Arguments& arguments, QTextStream& out);
 
-/// A passage from a line such as "Luke 5:1-11", "Ps 23 | QST, BMT | a verse a line"; nothing when the line is
-/// no reference.
-[[nodiscard]] Result<std::optional<Passage>> passageFromLine(Library& library, const QString& line);
-/// The text of just this title; nothing when there is none.
-[[nodiscard]] Result<std::optional<SpokenText>> textOfTitle(Library& library, const QString& title);
+/// Why this is no passage.
+[[nodiscard]] Error problemOf(const Understanding& understood, const QString& typed);
 
 } // namespace mivanta

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cli/ServiceCommands.h"
+#include "core/base/Said.h"
 #include "core/timing/Timetable.h"
 #include "render/FontFiles.h"
 #include "store/MediaFiles.h"
@@ -54,11 +55,11 @@ QString lineOf(const Item& item, const TimetableRow& row) {
         return u"# %1 (%2)\n"_s.arg(item.title(), durationText(row.seconds));
     QStringList facts;
     if (item.plan.skipped)
-        facts << u"not today"_s;
+        facts << Said::tr("not today");
     else
-        facts << (row.isGuessed ? u"about "_s : QString()) + durationText(row.seconds);
+        facts << lengthText(row);
     if (row.slack && *row.slack != 0)
-        facts << (*row.slack > 0 ? u"%1 free before it"_s : u"%1 over before it"_s)
+        facts << (*row.slack > 0 ? Said::tr("%1 free before it") : Said::tr("%1 over before it"))
                      .arg(durationText(std::abs(*row.slack)));
     facts << item.plan.leader << item.plan.note;
     facts.removeAll(QString());
@@ -83,7 +84,7 @@ Result<int> runServiceShow(const Arguments& arguments, QTextStream& out) {
     for (size_t i = 0; i < service.items.size(); ++i)
         out << lineOf(service.items[i], table.rows[i]);
     if (table.ends.isValid())
-        out << u"ends about %1\n"_s.arg(table.ends.time().toString(u"HH:mm"_s));
+        out << Said::tr("ends about %1").arg(table.ends.time().toString(u"HH:mm"_s)) << u'\n';
     return 0;
 }
 
@@ -156,10 +157,12 @@ Result<int> runCheckFiles(const Arguments& arguments, QTextStream& out) {
         for (const PackFile& file : plan.files)
             out << u"%1  %2\n"_s.arg(file.title, sizeText(file.bytes));
         for (const QString& title : plan.missing)
-            out << u"missing: %1\n"_s.arg(title);
+            out << Said::tr("missing: %1").arg(title) << u'\n';
         for (const FontFile& font : plan.leftOut)
-            out << u"stays here: %1, %2\n"_s.arg(font.font.family, font.refusal);
-        out << u"%1 files, %2\n"_s.arg(QString::number(plan.files.size()), sizeText(plan.bytes()));
+            out << Said::tr("stays here: %1, %2").arg(font.font.family, font.refusal) << u'\n';
+        out << Said::tr("%n files, %1", nullptr, Said::n(qint64(plan.files.size())))
+                   .arg(sizeText(plan.bytes()))
+            << u'\n';
     }
     return plan.missing.isEmpty() ? 0 : 1;
 }
@@ -171,12 +174,13 @@ Result<int> runPack(const Arguments& arguments, QTextStream& out) {
     const auto packed = packService(read->service, read->plan, arguments.to, std::nullopt);
     if (!packed)
         return tl::unexpected(packed.error());
-    out << u"%1: %2 files, %3\n"_s.arg(arguments.to, QString::number(read->plan.files.size()),
-                                       sizeText(packed->size));
+    out << Said::tr("%1: %n files, %2", nullptr, Said::n(qint64(read->plan.files.size())))
+               .arg(arguments.to, sizeText(packed->size))
+        << u'\n';
     for (const QString& title : read->plan.missing)
-        out << u"missing, not packed: %1\n"_s.arg(title);
+        out << Said::tr("missing, not packed: %1").arg(title) << u'\n';
     for (const FontFile& font : read->plan.leftOut)
-        out << u"not packed: %1, %2\n"_s.arg(font.font.family, font.refusal);
+        out << Said::tr("not packed: %1, %2").arg(font.font.family, font.refusal) << u'\n';
     return read->plan.missing.isEmpty() ? 0 : 1;
 }
 

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cli/SlidesReport.h"
+#include "core/base/Said.h"
 #include <QJsonArray>
 
 namespace mivanta {
@@ -26,7 +27,7 @@ QJsonObject positionToJson(const Position& p) {
 QJsonObject outputToJson(const ItemSlides& slides, const OutputSlides& output) {
     QJsonArray list;
     for (const Slide& slide : output.slides) {
-        QJsonObject json{{u"part"_s, partOf(slides, slide).label},
+        QJsonObject json{{u"part"_s, partOf(slides, slide).key},
                          {u"number"_s, slide.number},
                          {u"of"_s, slide.of},
                          {u"start"_s, positionToJson(slide.start)},
@@ -58,7 +59,7 @@ QJsonObject slidesToJson(const QString& title, const ItemSlides& slides, const Q
                 shown.insert(output.output.name, output.slideAt(step.position).value_or(-1));
         QJsonObject json = positionToJson(step.position);
         if (step.part < int(slides.content.parts.size()))
-            json.insert(u"part"_s, slides.content.parts[size_t(step.part)].label);
+            json.insert(u"part"_s, slides.content.parts[size_t(step.part)].key);
         json.insert(u"slides"_s, shown);
         steps.append(json);
     }
@@ -74,11 +75,14 @@ QString slidesToText(const QString& title, const ItemSlides& slides, const QStri
     for (const OutputSlides& output : slides.outputs) {
         if (!isWanted(output, onlyOutput))
             continue;
-        text += u"\n%1: %2 slides at %3 px (%4), %5 steps\n"_s.arg(output.output.label())
-                    .arg(output.slides.size())
-                    .arg(output.fontSize)
-                    .arg(output.reasonText)
-                    .arg(slides.steps.size());
+        const QString count = Said::tr("%n slides", nullptr, Said::n(qint64(output.slides.size())));
+        const QString steps = Said::tr("%n steps", nullptr, Said::n(qint64(slides.steps.size())));
+        text += u'\n' +
+                //: %2 is "5 slides", %4 says why the words have this size, %5 is "6 steps"
+                Said::tr("%1: %2 at %3 px (%4), %5")
+                    .arg(output.output.label(), count, QString::number(output.fontSize), output.reasonText,
+                         steps) +
+                u'\n';
         for (const Slide& slide : output.slides) {
             text += u"\n  %1  %2/%3\n"_s.arg(partOf(slides, slide).label).arg(slide.number).arg(slide.of);
             for (const QString& line : linesOf(slide))

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cli/ThemeCommands.h"
+#include "core/base/Said.h"
 #include "core/run/RunState.h"
 #include "formats/LookJson.h"
 #include "formats/ThemeFile.h"
@@ -26,10 +27,9 @@ QString themeText(const Theme& theme) {
     for (const LookProperty& property : lookProperties()) {
         if (group != property.group) {
             group = property.group;
-            text += u"\n%1\n"_s.arg(QString::fromUtf8(labelOf(property.group)));
+            text += u"\n%1\n"_s.arg(labelOf(property.group));
         }
-        text += u"  %1 %2\n"_s.arg(QString::fromUtf8(property.label) + u':', -22)
-                    .arg(property.text(property.get(theme.look)));
+        text += u"  %1 %2\n"_s.arg(property.label() + u':', -22).arg(property.text(property.get(theme.look)));
     }
     return text;
 }
@@ -46,8 +46,8 @@ Result<Theme> themeNamed(Library& library, const QString& wanted) {
             return theme;
         ids << theme.id;
     }
-    return failure(u"there is no theme \"%1\""_s.arg(wanted), library.folder(),
-                   u"There are: %1."_s.arg(ids.join(u", "_s)));
+    return failure(Said::tr("there is no theme \"%1\"").arg(wanted), library.folder(),
+                   Said::tr("There are: %1.").arg(ids.join(u", "_s)));
 }
 
 Result<int> runTheme(Library& library, const Arguments& arguments, QTextStream& out) {
@@ -138,9 +138,12 @@ QString legibilityReport(const QString& title, const ItemSlides& slides, const Q
         }
         if (!worst)
             continue;
-        text += u"  %1: %2, contrast %3:1%4\n"_s.arg(output.output.label(), legibilityText(*worst))
-                    .arg(worst->contrast, 0, 'f', 1)
-                    .arg(worst->isStrongEnough() ? QString() : u" (too pale)"_s);
+        text += u"  "_s +
+                (worst->isStrongEnough() ? Said::tr("%1: %2, contrast %3:1")
+                                         : Said::tr("%1: %2, contrast %3:1 (too pale)"))
+                    .arg(output.output.label(), legibilityText(*worst))
+                    .arg(worst->contrast, 0, 'f', 1) +
+                u'\n';
         if (json)
             json->append(QJsonObject{{u"title"_s, title},
                                      {u"output"_s, output.output.name},

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cli/Commands.h"
+#include "core/base/Language.h"
 #include "media/Mpv.h"
 #include "render/Fonts.h"
 #include <QGuiApplication>
@@ -7,6 +8,7 @@
 int main(int argc, char** argv) {
     qputenv("QT_QPA_PLATFORM", "offscreen"); // pictures are drawn, never shown
     QGuiApplication app(argc, argv);
+    mivanta::speak();
     mivanta::useNumbersOfMpv();
     QGuiApplication::setApplicationName(QStringLiteral("mivanta"));
     QTextStream out(stdout);

@@ -1,5 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/base/Language.h"
 #include "core/base/LeavableWork.h"
+#include "core/base/Said.h"
 #include "desk/kit/Style.h"
 #include "desk/window/FocusWithoutManager.h"
 #include "desk/window/MainWindow.h"
@@ -39,24 +41,25 @@ QString libraryOf(const QCommandLineParser& parser) {
 }
 
 int runDesks(QApplication& app) {
+    mivanta::speak();
     mivanta::useNumbersOfMpv();
     QApplication::setApplicationName(QStringLiteral("mivanta"));
     QApplication::setOrganizationName(QStringLiteral("mivanta"));
     QApplication::setApplicationVersion(QStringLiteral("0.1.0"));
     QCommandLineParser parser;
-    parser.setApplicationDescription(QStringLiteral("Songs and scripture on the screens of a church."));
+    parser.setApplicationDescription(mivanta::Said::tr("Songs and scripture on the screens of a church."));
     parser.addHelpOption();
     parser.addVersionOption();
     parser.addOption(
-        {QStringLiteral("library"), QStringLiteral("The library's folder."), QStringLiteral("DIR")});
-    parser.addOption({QStringLiteral("run"), QStringLiteral("Start on the Run desk.")});
-    parser.addOption(
-        {QStringLiteral("second"), QStringLiteral("A second window, to prepare while the first one runs.")});
-    parser.addOption({QStringLiteral("new"), QStringLiteral("Begin with a new service.")});
+        {QStringLiteral("library"), mivanta::Said::tr("The library's folder."), QStringLiteral("DIR")});
+    parser.addOption({QStringLiteral("run"), mivanta::Said::tr("Start on the Run desk.")});
+    parser.addOption({QStringLiteral("second"),
+                      mivanta::Said::tr("A second window, to prepare while the first one runs.")});
+    parser.addOption({QStringLiteral("new"), mivanta::Said::tr("Begin with a new service.")});
     parser.addOption({QStringLiteral("begin-with"),
-                      QStringLiteral("Begin with a service as it is in this file, to be saved elsewhere."),
+                      mivanta::Said::tr("Begin with a service as it is in this file, to be saved elsewhere."),
                       QStringLiteral("FILE")});
-    parser.addPositionalArgument(QStringLiteral("FILE"), QStringLiteral("A service to open."),
+    parser.addPositionalArgument(QStringLiteral("FILE"), mivanta::Said::tr("A service to open."),
                                  QStringLiteral("[FILE]"));
     parser.process(app);
 

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/ChordPro.h"
+#include "core/base/Said.h"
 #include "formats/ChordProLine.h"
 #include "formats/SongBuilder.h"
 #include <QHash>
@@ -42,8 +43,9 @@ bool isPrintingOnly(const QString& name) {
         QStringLiteral("pagetype"),  QStringLiteral("diagrams"),     QStringLiteral("image"),
         QStringLiteral("album"),     QStringLiteral("year"),         QStringLiteral("duration"),
         QStringLiteral("sorttitle"), QStringLiteral("transpose")};
-    static const QRegularExpression style(QStringLiteral(
-        "^(text|chord|tab|chorus|footer|grid|tab|title|toc|label)(font|size|colou?r)$|^[tc][fs]$|^x_"));
+    static const QRegularExpression style(
+        QStringLiteral("^(text|chord|tab|chorus|footer|grid|tab|title|toc|label)(font|size|colou?r)$|^[tc]["
+                       "fs]$|^x_")); // for machines
     return names.contains(name) || style.match(name).hasMatch();
 }
 
@@ -84,16 +86,15 @@ private:
             "^\\{\\s*([A-Za-z_]+)(-[A-Za-z0-9_]+!?)?\\s*(?::|\\s|(?=\\}|$))\\s*(.*?)\\s*(\\}?)\\s*$"));
         const auto match = shape.match(line);
         if (!match.hasMatch()) {
-            m_builder.warn(m_lineNumber,
-                           QStringLiteral("this directive was not understood and was left out: ") +
-                               line.left(80));
+            m_builder.warn(
+                m_lineNumber,
+                Said::tr("this directive was not understood and was left out: %1").arg(line.left(80)));
             return;
         }
         if (match.captured(4).isEmpty())
             m_builder.warn(
                 m_lineNumber,
-                QStringLiteral(
-                    "the directive is never closed with \"}\"; it was read to the end of its line."));
+                Said::tr("the directive is never closed with \"}\"; it was read to the end of its line."));
         if (!match.captured(2).isEmpty())
             return; // for another instrument or user
         obey(longName(match.captured(1).toLower()), match.captured(3));
@@ -118,16 +119,14 @@ private:
 
     void setDetail(const QString& name, const QString& value) {
         if (!m_builder.setOrder(name, value, m_lineNumber) && !m_builder.setDetail(name, value))
-            m_builder.warn(
-                m_lineNumber,
-                QStringLiteral("\"%1\" is no detail that Mivanta knows; it was left out.").arg(name));
+            m_builder.warn(m_lineNumber,
+                           Said::tr("\"%1\" is no detail that Mivanta knows; it was left out.").arg(name));
     }
 
     void startSection(const QString& kind, QString label) {
         if (m_inside)
-            m_builder.warn(
-                m_section.fileLine,
-                QStringLiteral("this section is never closed; it was ended where the next one starts."));
+            m_builder.warn(m_section.fileLine,
+                           Said::tr("this section is never closed; it was ended where the next one starts."));
         finishSection();
         static const QRegularExpression attribute(QStringLiteral("label\\s*=\\s*\"([^\"]*)\""));
         if (const auto match = attribute.match(label); match.hasMatch())
@@ -157,10 +156,10 @@ private:
     void endSection(const QString& kind) {
         if (!m_inside)
             m_builder.warn(m_lineNumber,
-                           QStringLiteral("a section ends here that never started; it was passed over."));
+                           Said::tr("a section ends here that never started; it was passed over."));
         else if (kind != m_sectionKind)
             m_builder.warn(m_lineNumber,
-                           QStringLiteral("\"end_of_%1\" ends the section \"%2\".").arg(kind, m_sectionKind));
+                           Said::tr("\"end_of_%1\" ends the section \"%2\".").arg(kind, m_sectionKind));
         finishSection();
     }
 
@@ -217,7 +216,7 @@ private:
     void finishSong() {
         if (m_inside)
             m_builder.warn(m_section.fileLine,
-                           QStringLiteral("this section is never closed; it was ended where the song ends."));
+                           Said::tr("this section is never closed; it was ended where the song ends."));
         m_headed = false;
         finishSection();
         if (!m_pendingComment.isEmpty())

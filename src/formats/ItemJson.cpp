@@ -2,6 +2,7 @@
 #include "formats/ItemJson.h"
 #include "core/base/Cases.h"
 #include "core/base/MediaName.h"
+#include "core/base/Said.h"
 #include "formats/JsonNames.h"
 #include "formats/JsonValues.h"
 #include "formats/LookJson.h"
@@ -274,12 +275,12 @@ Result<Item> itemFromJson(const QJsonObject& json, const QString& where) {
         item.id = ItemId::create();
     const QJsonObject slides = json[u"slides"_s].toObject();
     for (const QString& list : {u"hidden"_s, u"words"_s, u"order"_s})
-        if (auto fine =
-                checkCount(slides[list].toArray().size(), kMostSlideEdits, u"changed slides"_s, where);
+        if (auto fine = checkCount(slides[list].toArray().size(), kMostSlideEdits,
+                                   QT_TRANSLATE_N_NOOP("Said", "%n changed slides"), where);
             !fine)
             return tl::unexpected(fine.error());
     if (auto fine = checkCount(json[u"look"_s][u"slides"_s].toArray().size(), kMostSlideEdits,
-                               u"slides with a look of their own"_s, where);
+                               QT_TRANSLATE_N_NOOP("Said", "%n slides with a look of their own"), where);
         !fine)
         return tl::unexpected(fine.error());
     item.plan = planFromJson(json[u"plan"_s].toObject());

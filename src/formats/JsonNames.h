@@ -56,15 +56,6 @@ struct JsonNames<PictureFit> {
                                       std::pair{PictureFit::Stretch, "stretch"}};
 };
 template <>
-struct JsonNames<ObjectKind> {
-    static constexpr std::array names{
-        std::pair{ObjectKind::Picture, "picture"},     std::pair{ObjectKind::Text, "text"},
-        std::pair{ObjectKind::Line, "line"},           std::pair{ObjectKind::Rectangle, "rectangle"},
-        std::pair{ObjectKind::Ellipse, "ellipse"},     std::pair{ObjectKind::Clock, "clock"},
-        std::pair{ObjectKind::Countdown, "countdown"}, std::pair{ObjectKind::Stopwatch, "stopwatch"},
-        std::pair{ObjectKind::Field, "field"},         std::pair{ObjectKind::Screen, "screen"}};
-};
-template <>
 struct JsonNames<HorizontalAlign> {
     static constexpr std::array names{std::pair{HorizontalAlign::Left, "left"},
                                       std::pair{HorizontalAlign::Centre, "centre"},

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/base/Result.h"
+#include "core/base/Said.h"
 #include "core/song/Emphasis.h"
 #include <QJsonArray>
 #include <QJsonObject>
@@ -23,14 +24,15 @@ inline void put(QJsonObject& json, const QString& name, const QJsonArray& value)
         json.insert(name, value);
 }
 
-/// Fails when a list of a file is longer than any that this program writes.
-[[nodiscard]] inline Result<void> checkCount(qsizetype count, qsizetype most, const QString& what,
+/// Fails when a list of a file is longer than any that this program writes. `counted`: "%n slides", for
+/// translation.
+[[nodiscard]] inline Result<void> checkCount(qsizetype count, qsizetype most, const char* counted,
                                              const QString& where) {
     if (count <= most)
         return {};
-    return failure(QStringLiteral("it has %1 %2; %3 is the most")
-                       .arg(QString::number(count), what, QString::number(most)),
-                   where, QStringLiteral("The file is damaged, or was made to do harm; use another copy."));
+    return failure(
+        Said::tr("it has %1; %2 is the most").arg(Said::tr(counted, nullptr, Said::n(count))).arg(most),
+        where, Said::tr("The file is damaged, or was made to do harm; use another copy."));
 }
 
 [[nodiscard]] inline QStringList strings(const QJsonValue& value) {

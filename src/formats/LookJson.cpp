@@ -4,6 +4,7 @@
 #include "core/base/MediaName.h"
 #include "formats/JsonNames.h"
 #include "formats/JsonValues.h"
+#include "formats/ObjectJson.h"
 #include <QJsonArray>
 #include <algorithm>
 
@@ -14,19 +15,7 @@ namespace {
 using namespace Qt::StringLiterals;
 
 constexpr qsizetype kLongestSymbol = 8;
-constexpr qsizetype kMostObjects = 100;
 constexpr qsizetype kMostStops = 32;
-
-QJsonArray boxToJson(const QRectF& box) {
-    return {box.x(), box.y(), box.width(), box.height()};
-}
-
-std::optional<QRectF> boxFromJson(const QJsonValue& json) {
-    const QJsonArray array = json.toArray();
-    if (array.size() != 4)
-        return std::nullopt;
-    return QRectF(array[0].toDouble(), array[1].toDouble(), array[2].toDouble(), array[3].toDouble());
-}
 
 QJsonArray stopsToJson(const std::vector<GradientStop>& stops) {
     QJsonArray json;
@@ -67,73 +56,6 @@ std::vector<RoleLook> rolesFromJson(const QJsonValue& json) {
                          value[u"symbol"_s].toString().left(kLongestSymbol)});
     }
     return roles;
-}
-
-QJsonObject objectToJson(const SlideObject& object) {
-    QJsonObject json{{u"kind"_s, nameOf(object.kind)},
-                     {u"box"_s, boxToJson(object.box)},
-                     {u"opacity"_s, object.opacity},
-                     {u"inFront"_s, object.inFront},
-                     {u"size"_s, object.size},
-                     {u"weight"_s, object.weight},
-                     {u"colour"_s, object.colour.text()},
-                     {u"edgeColour"_s, object.edgeColour.text()},
-                     {u"edgeWidth"_s, object.edgeWidth},
-                     {u"roundness"_s, object.roundness},
-                     {u"rotation"_s, object.rotation}};
-    put(json, u"picture"_s, object.picture);
-    put(json, u"text"_s, object.text);
-    if (object.align != HorizontalAlign::Centre)
-        json.insert(u"align"_s, nameOf(object.align));
-    put(json, u"fadeIn"_s, object.fadeIn);
-    put(json, u"fadeOut"_s, object.fadeOut);
-    return json;
-}
-
-std::optional<SlideObject> objectFromJson(const QJsonValue& json) {
-    const auto kind = std::find_if(
-        JsonNames<ObjectKind>::names.begin(), JsonNames<ObjectKind>::names.end(),
-        [&](const auto& name) { return json[u"kind"_s].toString() == QLatin1String(name.second); });
-    const auto box = boxFromJson(json[u"box"_s]);
-    if (kind == JsonNames<ObjectKind>::names.end() || !box || !box->isValid())
-        return std::nullopt; // of a newer version, or without a place
-    SlideObject object;
-    const auto colour = [&](const QString& name, Colour otherwise) {
-        return Colour::fromText(json[name].toString()).value_or(otherwise);
-    };
-    object.kind = kind->first;
-    object.box = QRectF(std::clamp(box->x(), -1.0, 2.0), std::clamp(box->y(), -1.0, 2.0),
-                        std::clamp(box->width(), 0.001, 3.0), std::clamp(box->height(), 0.001, 3.0));
-    object.rotation = std::clamp(json[u"rotation"_s].toDouble(), -360.0, 360.0);
-    object.opacity = std::clamp(json[u"opacity"_s].toDouble(1), 0.0, 1.0);
-    object.inFront = json[u"inFront"_s].toBool();
-    object.picture = trustedMediaName(json[u"picture"_s].toString());
-    object.text = json[u"text"_s].toString();
-    object.size = std::clamp(json[u"size"_s].toInt(object.size), 6, 600);
-    object.align = valueOf(json[u"align"_s].toString(), object.align);
-    object.weight = std::clamp(json[u"weight"_s].toInt(object.weight), 100, 900);
-    object.colour = colour(u"colour"_s, object.colour);
-    object.edgeColour = colour(u"edgeColour"_s, object.edgeColour);
-    object.edgeWidth = std::clamp(json[u"edgeWidth"_s].toDouble(), 0.0, 200.0);
-    object.roundness = std::clamp(json[u"roundness"_s].toDouble(), 0.0, 540.0);
-    object.fadeIn = std::clamp(json[u"fadeIn"_s].toInt(), 0, 60'000);
-    object.fadeOut = std::clamp(json[u"fadeOut"_s].toInt(), 0, 60'000);
-    return object;
-}
-
-QJsonArray objectsToJson(const std::vector<SlideObject>& objects) {
-    QJsonArray json;
-    for (const SlideObject& object : objects)
-        json.append(objectToJson(object));
-    return json;
-}
-
-std::vector<SlideObject> objectsFromJson(const QJsonValue& json) {
-    std::vector<SlideObject> objects;
-    for (const QJsonValue& value : json.toArray())
-        if (auto object = objectFromJson(value); object && qsizetype(objects.size()) < kMostObjects)
-            objects.push_back(std::move(*object));
-    return objects;
 }
 
 std::optional<LookValue> colourFromJson(const QJsonValue& json) {

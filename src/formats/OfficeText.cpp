@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/OfficeText.h"
+#include "core/base/Said.h"
 #include "formats/MarkedRuns.h"
 #include "formats/RtfText.h"
 #include "formats/Zip.h"
@@ -21,13 +22,13 @@ constexpr int kDeepest = 256;                          ///< elements inside one 
 constexpr int kMostSlides = 2000;
 
 tl::unexpected<Error> locked() {
-    return failure(u"it is locked with a password"_s, {},
-                   u"Open it where it was written and save it again without a password."_s);
+    return failure(Said::tr("it is locked with a password"), {},
+                   Said::tr("Open it where it was written and save it again without a password."));
 }
 
 tl::unexpected<Error> tooDeep() {
-    return failure(u"its parts lie more than %1 deep inside one another"_s.arg(kDeepest), {},
-                   u"Copy the words out of it into a text file."_s);
+    return failure(Said::tr("its parts lie more than %1 deep inside one another").arg(kDeepest), {},
+                   Said::tr("Copy the words out of it into a text file."));
 }
 
 QString ending(const QString& fileName) {
@@ -42,7 +43,8 @@ Result<pugi::xml_document> xmlOf(const ZipReader& zip, const QString& entry) {
     const auto parsed = document.load_buffer(bytes->constData(), size_t(bytes->size()),
                                              pugi::parse_default | pugi::parse_ws_pcdata);
     if (!parsed)
-        return failure(u"its %1 is damaged: %2"_s.arg(entry, QString::fromLatin1(parsed.description())));
+        return failure(
+            Said::tr("its %1 is damaged: %2").arg(entry, QString::fromLatin1(parsed.description())));
     return document;
 }
 
@@ -201,8 +203,8 @@ Result<QStringList> slideEntries(const ZipReader& zip) {
          presentation->document_element().child("p:sldIdLst").children("p:sldId")) {
         const QString target = targets.value(QString::fromUtf8(slide.attribute("r:id").value()));
         if (entries.size() == kMostSlides)
-            return failure(u"it has more than %1 slides"_s.arg(kMostSlides), {},
-                           u"Copy the words out of it."_s);
+            return failure(Said::tr("it has more than %1 slides").arg(kMostSlides), {},
+                           Said::tr("Copy the words out of it."));
         if (!target.isEmpty())
             entries << (target.startsWith(u'/') ? target.mid(1) : u"ppt/"_s + target);
     }
@@ -263,8 +265,8 @@ Result<QString> openDocumentText(const ZipReader& zip, bool slides) {
 
 Result<QString> zippedText(const QByteArray& bytes, const QString& kind) {
     if (bytes.startsWith("\xd0\xcf\x11\xe0"))
-        return failure(u"it is locked with a password, or of a format from before 2007"_s, {},
-                       u"Open it where it was written and save it again without a password."_s);
+        return failure(Said::tr("it is locked with a password, or of a format from before 2007"), {},
+                       Said::tr("Open it where it was written and save it again without a password."));
     const auto zip = ZipReader::open(bytes, kLargestUnpacked);
     if (!zip)
         return tl::unexpected(zip.error());
@@ -289,11 +291,12 @@ Result<QString> officeText(const QByteArray& bytes, const QString& fileName) {
     const QString kind = ending(fileName);
     auto text = kind == u"rtf" ? rtfText(bytes) : zippedText(bytes, kind);
     if (text && text->size() > MarkedRuns::kMost)
-        text = failure(u"it holds more words than a book of songs"_s, {}, u"Copy the words out of it."_s);
+        text = failure(Said::tr("it holds more words than a book of songs"), {},
+                       Said::tr("Copy the words out of it."));
     if (!text)
-        return failure(u"the file cannot be read: "_s + text.error().what, fileName,
+        return failure(Said::tr("the file cannot be read: %1").arg(text.error().what), fileName,
                        text.error().remedy.isEmpty()
-                           ? u"Use another copy of it, or copy the words into a text file."_s
+                           ? Said::tr("Use another copy of it, or copy the words into a text file.")
                            : text.error().remedy);
     return text;
 }

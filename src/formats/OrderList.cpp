@@ -23,7 +23,7 @@ std::optional<Column> columnNamed(const QString& name) {
         {Column::Length, {u"length"_s, u"duration"_s, u"minutes"_s, u"takes"_s}},
         {Column::Title, {u"title"_s, u"item"_s, u"song"_s, u"what"_s, u"element"_s}},
         {Column::Kind, {u"kind"_s, u"type"_s, u"place"_s, u"part"_s}},
-        {Column::Leader, {u"leader"_s, u"led by"_s, u"who"_s, u"person"_s}},
+        {Column::Leader, {u"leader"_s, u"led by"_s, u"who"_s, u"person"_s}}, // for machines
         {Column::Note, {u"note"_s, u"remark"_s, u"comment"_s}}};
     const QString key = name.trimmed().toLower();
     for (const auto& [column, beginnings] : names)

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/Osis.h"
+#include "core/base/Said.h"
 #include "formats/BoundedRead.h"
 #include "formats/XmlRecovery.h"
 #include <QBuffer>
@@ -32,8 +33,10 @@ public:
             switch (m_xml.readNext()) {
             case QXmlStreamReader::DTD:
                 if (!m_xml.entityDeclarations().isEmpty() || m_xml.text().contains(u"<!ENTITY"))
-                    fail(u"the file declares XML entities, which can hide other files or grow without end"_s,
-                         u"Take the DOCTYPE out, or ask for a file without it."_s);
+                    fail(
+                        Said::tr(
+                            "the file declares XML entities, which can hide other files or grow without end"),
+                        Said::tr("Take the DOCTYPE out, or ask for a file without it."));
                 break;
             case QXmlStreamReader::StartElement:
                 start();
@@ -51,11 +54,12 @@ public:
         if (m_error)
             return tl::unexpected(*m_error);
         if (m_xml.hasError())
-            return failure(u"this XML is damaged: %1"_s.arg(m_xml.errorString()),
-                           u"%1, line %2"_s.arg(m_where).arg(m_xml.lineNumber()),
-                           u"Use another copy of the file."_s);
+            return failure(Said::tr("this XML is damaged: %1").arg(m_xml.errorString()),
+                           Said::tr("%1, line %2").arg(m_where).arg(m_xml.lineNumber()),
+                           Said::tr("Use another copy of the file."));
         if (!m_isOsis)
-            return failure(u"this is no OSIS file: it has no osisText"_s, m_where, u"Choose another file."_s);
+            return failure(Said::tr("this is no OSIS file: it has no osisText"), m_where,
+                           Said::tr("Choose another file."));
         ScriptureText text = m_builder.finish();
         text.details = m_details;
         text.damages = std::move(m_damages);
@@ -66,7 +70,7 @@ public:
 
 private:
     void fail(const QString& what, const QString& remedy) {
-        m_error = Error{what, u"%1, line %2"_s.arg(m_where).arg(m_xml.lineNumber()), remedy};
+        m_error = Error{what, Said::tr("%1, line %2").arg(m_where).arg(m_xml.lineNumber()), remedy};
     }
     /// What stands here is left out; what follows is read.
     void damage(const QString& what) { m_damages.push_back({m_where, line(), what}); }
@@ -91,8 +95,8 @@ private:
         const QString name = m_xml.name().toString();
         m_open << name;
         if (m_open.size() > kDeepestOsis) {
-            fail(u"elements lie more than %1 deep inside one another"_s.arg(kDeepestOsis),
-                 u"Use another copy of the file."_s);
+            fail(Said::tr("elements lie more than %1 deep inside one another").arg(kDeepestOsis),
+                 Said::tr("Use another copy of the file."));
             return;
         }
         static const QSet<QString> hidden{u"title"_s, u"note"_s,      u"figure"_s,
@@ -137,7 +141,7 @@ private:
         if (place)
             m_builder.startBook(place->book);
         else
-            damage(u"\u201c%1\u201d is no book that OSIS knows"_s.arg(id));
+            damage(Said::tr("\u201c%1\u201d is no book that OSIS knows").arg(id));
         m_book = place ? place->book : BookCode();
     }
 
@@ -147,7 +151,7 @@ private:
             return; // the end of a milestone
         const auto place = placeOf(id);
         if (!place || place->chapter <= 0 || !enterBook(place->book))
-            damage(u"\u201c%1\u201d is no chapter"_s.arg(id));
+            damage(Said::tr("\u201c%1\u201d is no chapter").arg(id));
         else {
             m_builder.startChapter(place->chapter);
             m_builder.startPiece(VerseStart::Paragraph);
@@ -171,7 +175,7 @@ private:
         const auto first = placeOf(ids.value(0));
         const auto last = placeOf(ids.isEmpty() ? QString() : ids.last());
         if (!first || !last || first->verse <= 0 || last->verse < first->verse || first->chapter <= 0) {
-            damage(u"\u201c%1\u201d is no verse"_s.arg(attribute(u"osisID"_s)));
+            damage(Said::tr("\u201c%1\u201d is no verse").arg(attribute(u"osisID"_s)));
             m_builder.endVerse();
             return;
         }
@@ -257,11 +261,12 @@ bool hasEndlessTag(const QByteArray& bytes) {
 
 Result<ScriptureText> readOsis(QIODevice& device, const QString& where) {
     if (!device.isSequential() && device.size() > kLargestOsis)
-        return failure(u"the file is larger than any scripture"_s, where, u"Choose another file."_s);
+        return failure(Said::tr("the file is larger than any scripture"), where,
+                       Said::tr("Choose another file."));
     QByteArray bytes = readUpTo(device, kLargestOsis);
     if (hasEndlessTag(bytes))
-        return failure(u"one of its tags is longer than %1 letters"_s.arg(kLongestTag), where,
-                       u"Use another copy of the file."_s);
+        return failure(Said::tr("one of its tags is longer than %1 letters").arg(kLongestTag), where,
+                       Said::tr("Use another copy of the file."));
     QBuffer whole(&bytes);
     whole.open(QIODevice::ReadOnly);
     OsisReader reader(whole, where);
@@ -276,7 +281,7 @@ Result<ScriptureText> readOsis(QIODevice& device, const QString& where) {
     if (!saved || saved->books.empty())
         return read;
     for (const RecoveredXml::Fault& fault : recovered.faults)
-        saved->damages.push_back({where, fault.line, u"this XML is damaged: %1"_s.arg(fault.text)});
+        saved->damages.push_back({where, fault.line, Said::tr("this XML is damaged: %1").arg(fault.text)});
     return saved;
 }
 

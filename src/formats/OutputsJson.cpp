@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/OutputsJson.h"
+#include "core/base/Said.h"
 #include "formats/JsonNames.h"
 #include "formats/LookJson.h"
 #include <QJsonArray>
@@ -157,18 +158,18 @@ Result<std::vector<Output>> outputsFromJson(const QByteArray& bytes, const QStri
     QJsonParseError error;
     const auto document = QJsonDocument::fromJson(bytes, &error);
     if (!document.isArray() || document.array().isEmpty())
-        return failure(u"the outputs could not be read: "_s + (error.error == QJsonParseError::NoError
-                                                                   ? u"there are none"_s
-                                                                   : error.errorString()),
-                       where, u"Mend the file or remove it; then the usual outputs are used."_s);
+        return failure(Said::tr("the outputs could not be read: %1")
+                           .arg((error.error == QJsonParseError::NoError ? Said::tr("there are none")
+                                                                         : error.errorString())),
+                       where, Said::tr("Mend the file or remove it; then the usual outputs are used."));
     std::vector<Output> outputs;
     for (const QJsonValue& value : document.array()) {
         Output output = fromJson(value.toObject());
         const bool known = std::any_of(outputs.begin(), outputs.end(),
                                        [&](const Output& o) { return o.name == output.name; });
         if (output.name.isEmpty() || known)
-            return failure(u"an output has no name, or the name of another: \"%1\""_s.arg(output.name), where,
-                           u"Give each output a name of its own."_s);
+            return failure(Said::tr("an output has no name, or the name of another: \"%1\"").arg(output.name),
+                           where, Said::tr("Give each output a name of its own."));
         outputs.push_back(std::move(output));
     }
     return outputs;

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/PassageJson.h"
+#include "core/base/Said.h"
 #include "formats/JsonNames.h"
 #include "formats/JsonValues.h"
 #include <algorithm>
@@ -182,8 +183,8 @@ Result<Passage> passageFromJson(const QJsonObject& json, const QString& where) {
         passage.words.push_back(versionFromJson(value.toObject()));
     passage.layout = layoutFromJson(json[u"layout"_s].toObject());
     if (passage.reference.isEmpty() || passage.words.empty() || passage.words.front().verses.empty())
-        return failure(u"a passage has no reference or no verses"_s, where,
-                       u"The file is damaged; use an older copy."_s);
+        return failure(Said::tr("a passage has no reference or no verses"), where,
+                       Said::tr("The file is damaged; use an older copy."));
     return passage;
 }
 

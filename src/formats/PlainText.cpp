@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/PlainText.h"
+#include "core/base/Said.h"
 #include "core/song/LyricSheet.h"
 #include "core/song/PartEdits.h"
 #include "core/song/WholeText.h"
@@ -55,7 +56,7 @@ private:
         case SheetLineKind::LeftOut:
             m_builder.warn(
                 line.from + 1,
-                QStringLiteral("\u201c%1\u201d was left out: it is no words of the song.").arg(line.text));
+                Said::tr("\u201c%1\u201d was left out: it is no words of the song.").arg(line.text));
             break;
         }
     }

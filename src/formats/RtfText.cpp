@@ -1,5 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/RtfText.h"
+#include "core/base/Said.h"
+#include "formats/Encodings.h"
 #include "formats/MarkedRuns.h"
 #include "formats/TextDecoding.h"
 #include <QSet>
@@ -26,12 +28,12 @@ public:
 
     Result<QString> read() {
         if (!m_bytes.startsWith("{\\rtf"))
-            return failure(u"it does not begin as RTF"_s);
+            return failure(Said::tr("it does not begin as RTF"));
         for (m_at = 0; m_at < m_bytes.size() && m_runs.size() <= MarkedRuns::kMost; ++m_at) {
             const char c = m_bytes[m_at];
             if (c == '{') {
                 if (m_stack.size() > kDeepest)
-                    return failure(u"its groups are nested too deeply"_s);
+                    return failure(Said::tr("its groups are nested too deeply"));
                 m_stack.push_back(m_state);
             } else if (c == '}') {
                 flush();
@@ -47,7 +49,7 @@ public:
         }
         flush();
         if (!m_stack.empty() && m_runs.size() <= MarkedRuns::kMost)
-            return failure(u"it ends in the middle"_s);
+            return failure(Said::tr("it ends in the middle"));
         return m_runs.take();
     }
 

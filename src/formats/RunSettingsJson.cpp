@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/RunSettingsJson.h"
 #include "core/base/MediaName.h"
+#include "core/base/Said.h"
 #include "core/order/ItemPlan.h"
 #include <QJsonArray>
 #include <QJsonDocument>
@@ -26,8 +27,8 @@ QByteArray runSettingsToJson(const RunSettings& settings) {
 Result<RunSettings> runSettingsFromJson(const QByteArray& bytes, const QString& where) {
     const QJsonDocument document = QJsonDocument::fromJson(bytes);
     if (!document.isObject())
-        return failure(u"these are no settings for running"_s, where,
-                       u"Remove the file; the usual settings are taken then."_s);
+        return failure(Said::tr("these are no settings for running"), where,
+                       Said::tr("Remove the file; the usual settings are taken then."));
     const QJsonObject json = document.object();
     RunSettings settings;
     settings.houseCard = {json[u"houseCard"_s][u"words"_s].toString(),

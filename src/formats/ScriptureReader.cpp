@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/ScriptureReader.h"
 #include "core/base/LeavableWork.h"
+#include "core/base/Said.h"
 #include "formats/Osis.h"
 #include "formats/Usfm.h"
 #include "formats/VerseLines.h"
@@ -40,10 +41,11 @@ struct Source {
 Result<QByteArray> bytesOf(const QString& path) {
     QFile file(path);
     if (!file.open(QIODevice::ReadOnly))
-        return failure(u"the file cannot be read: %1"_s.arg(file.errorString()), path,
-                       u"Check that it is there and may be read."_s);
+        return failure(Said::tr("the file cannot be read: %1").arg(file.errorString()), path,
+                       Said::tr("Check that it is there and may be read."));
     if (file.size() > kLargestFile)
-        return failure(u"the file is larger than any scripture"_s, path, u"Choose another file."_s);
+        return failure(Said::tr("the file is larger than any scripture"), path,
+                       Said::tr("Choose another file."));
     return file.readAll();
 }
 
@@ -62,7 +64,8 @@ Result<std::vector<Source>> sourcesIn(const QString& path) {
         if (bytes->startsWith("PK\x03\x04")) {
             auto zip = ZipReader::open(*bytes, kLargestTranslation);
             if (!zip)
-                return tl::unexpected(Error{zip.error().what, path, u"Use another copy of the file."_s});
+                return tl::unexpected(
+                    Error{zip.error().what, path, Said::tr("Use another copy of the file.")});
             auto shared = std::make_shared<ZipReader>(std::move(*zip));
             for (const QString& entry : shared->entries())
                 if (mayBeScripture(entry) && sources.size() <= size_t(kMostFiles))
@@ -73,8 +76,9 @@ Result<std::vector<Source>> sourcesIn(const QString& path) {
         }
     }
     if (sources.size() > size_t(kMostFiles))
-        return failure(u"there are more than %1 files here; this is not one translation"_s.arg(kMostFiles),
-                       path, u"Choose the folder of one translation."_s);
+        return failure(
+            Said::tr("there are more than %1 files here; this is not one translation").arg(kMostFiles), path,
+            Said::tr("Choose the folder of one translation."));
     std::sort(sources.begin(), sources.end(),
               [](const Source& a, const Source& b) { return a.name < b.name; });
     return sources;
@@ -86,8 +90,8 @@ Result<void> add(ScriptureText& all, ScriptureText file, const QString& where) {
         const bool isDouble = std::any_of(all.books.begin(), all.books.end(),
                                           [&](const ScriptureBook& b) { return b.code == book.code; });
         if (isDouble)
-            return failure(u"%1 is in two files"_s.arg(englishName(book.code)), where,
-                           u"Take one of them out."_s);
+            return failure(Said::tr("%1 is in two files").arg(englishName(book.code)), where,
+                           Said::tr("Take one of them out."));
         all.books.push_back(std::move(book));
     }
     all.warnings.insert(all.warnings.end(), file.warnings.begin(), file.warnings.end());
@@ -109,11 +113,12 @@ Error together(const std::vector<Error>& errors, const QString& path) {
     QStringList named;
     for (size_t i = 0; i < std::min(errors.size(), size_t(kMostNamed)); ++i)
         named << errors[i].text();
-    QString what = u"%1 files cannot be read, so nothing was brought in: "_s.arg(errors.size()) +
-                   named.join(u" \u00b7 "_s);
     if (errors.size() > size_t(kMostNamed))
-        what += u" \u00b7 \u2026"_s;
-    return {what, path, u"Mend these files or take them out, and bring the rest in again."_s};
+        named << u"\u2026"_s;
+    return {Said::tr("%n files cannot be read, so nothing was brought in: %1", nullptr,
+                     Said::n(qint64(errors.size())))
+                .arg(named.join(u" \u00b7 "_s)),
+            path, Said::tr("Mend these files or take them out, and bring the rest in again.")};
 }
 
 } // namespace
@@ -143,12 +148,12 @@ Result<ScriptureText> readTranslation(const QString& path, const ScriptureProgre
         const Source& source = (*sources)[i];
         const auto goesOn = [&] { return !progress || progress(int(i), int(sources->size())); };
         if (!goesOn())
-            return failure(u"bringing in was stopped; nothing was changed"_s, path);
+            return failure(Said::tr("bringing in was stopped; nothing was changed"), path);
         auto bytes = source.bytes();
         total += bytes ? bytes->size() : 0;
         if (total > kLargestTranslation)
-            return failure(u"its files are larger than any translation"_s, path,
-                           u"Choose the folder of one translation."_s);
+            return failure(Said::tr("its files are larger than any translation"), path,
+                           Said::tr("Choose the folder of one translation."));
         if (!bytes) {
             errors.push_back(bytes.error());
             continue;
@@ -161,7 +166,7 @@ Result<ScriptureText> readTranslation(const QString& path, const ScriptureProgre
             });
         auto read = reading.wait(goesOn);
         if (!read)
-            return failure(u"bringing in was stopped; nothing was changed"_s, path);
+            return failure(Said::tr("bringing in was stopped; nothing was changed"), path);
         auto file = std::move(*read);
         if (file)
             if (auto added = add(all, std::move(*file), source.name); !added)
@@ -174,8 +179,8 @@ Result<ScriptureText> readTranslation(const QString& path, const ScriptureProgre
     for (const Error& error : errors) // the other files can be read all the same
         all.damages.push_back({error.where, 0, error.what});
     if (all.books.empty() && all.unnamed.empty())
-        return failure(u"there is no scripture here"_s, path,
-                       u"Choose USFM or OSIS files, or text with a verse a line."_s);
+        return failure(Said::tr("there is no scripture here"), path,
+                       Said::tr("Choose USFM or OSIS files, or text with a verse a line."));
     std::stable_sort(all.books.begin(), all.books.end(),
                      [](const ScriptureBook& a, const ScriptureBook& b) { return a.code < b.code; });
     if (all.details.name.isEmpty())

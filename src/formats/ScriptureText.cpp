@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/ScriptureText.h"
+#include "core/base/Said.h"
 #include <algorithm>
 
 namespace mivanta {
@@ -84,13 +85,13 @@ void ScriptureBuilder::startVerse(int number, int lastNumber, int line, bool par
     if (const auto at = m_index.constFind(key); at != m_index.constEnd()) {
         m_verse = *at;
         if (!part)
-            warn(line, QStringLiteral("%1 %2:%3 is there twice; both are kept as one verse")
+            warn(line, Said::tr("%1 %2:%3 is there twice; both are kept as one verse")
                            .arg(englishName(m_books.back().code))
                            .arg(m_chapter)
                            .arg(number));
     } else {
         if (number < m_last)
-            warn(line, QStringLiteral("%1 %2:%3 stands behind verse %4; it is put into its place")
+            warn(line, Said::tr("%1 %2:%3 stands behind verse %4; it is put into its place")
                            .arg(englishName(m_books.back().code))
                            .arg(m_chapter)
                            .arg(number)

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/ServiceFile.h"
 #include "core/base/MediaName.h"
+#include "core/base/Said.h"
 #include "core/order/ServiceBounds.h"
 #include "formats/ItemJson.h"
 #include "formats/JsonNames.h"
@@ -29,8 +30,8 @@ constexpr qint64 kLargestServiceJson = 32 * 1024 * 1024;
 namespace {
 
 tl::unexpected<Error> damagedService(const QString& why, const QString& where) {
-    return failure(u"this is no service file, or it is damagedService: "_s + why, where,
-                   u"Use an older copy of the file, or the library's backups."_s);
+    return failure(Said::tr("this is no service file, or it is damaged: %1").arg(why), where,
+                   Said::tr("Use an older copy of the file, or the library's backups."));
 }
 
 } // namespace
@@ -97,11 +98,12 @@ QJsonObject serviceToJson(const Service& service) {
 Result<Service> serviceFromJson(const QJsonObject& json, const QString& where) {
     const int version = json[u"mivanta"_s].toInt();
     if (version < 1)
-        return damagedService(u"service.json does not say its version"_s, where);
+        return damagedService(Said::tr("service.json does not say its version"), where);
     if (version > kServiceFormat)
-        return failure(u"the file was written by a newer Mivanta (format %1; this one reads up to %2)"_s.arg(
-                           QString::number(version), QString::number(kServiceFormat)),
-                       where, u"Install the newer version on this computer."_s);
+        return failure(
+            Said::tr("the file was written by a newer Mivanta (format %1; this one reads up to %2)")
+                .arg(QString::number(version), QString::number(kServiceFormat)),
+            where, Said::tr("Install the newer version on this computer."));
     Service service;
     service.id = ServiceId::fromText(json[u"id"_s].toString());
     if (service.id.isNull())
@@ -129,8 +131,8 @@ Result<Service> serviceFromJson(const QJsonObject& json, const QString& where) {
         service.items.push_back(std::move(*item));
     }
     if (const QString excess = excessOf(service); !excess.isEmpty())
-        return failure(u"the service has "_s + excess, where,
-                       u"The file is damagedService, or was made to do harm; use another copy."_s);
+        return failure(Said::tr("the service has %1").arg(excess), where,
+                       Said::tr("The file is damaged, or was made to do harm; use another copy."));
     return service;
 }
 
@@ -150,15 +152,16 @@ Result<Service> readServiceZip(const ZipReader& zip, const QString& where) {
     const auto document = QJsonDocument::fromJson(*json, &error);
     if (error.error != QJsonParseError::NoError)
         return damagedService(
-            u"its service.json is no JSON (%1, byte %2)"_s.arg(error.errorString()).arg(error.offset), where);
+            Said::tr("its service.json is no JSON (%1, byte %2)").arg(error.errorString()).arg(error.offset),
+            where);
     if (!document.isObject())
-        return damagedService(u"its service.json holds no service"_s, where);
+        return damagedService(Said::tr("its service.json holds no service"), where);
     return serviceFromJson(document.object(), where);
 }
 
 Result<Service> readServiceFile(QIODevice& device, const QString& where) {
     if (!device.isSequential() && device.size() > kLargestZip)
-        return damagedService(u"it is too large"_s, where);
+        return damagedService(Said::tr("it is too large"), where);
     const auto zip = ZipReader::open(device.read(kLargestZip + 1), kLargestServiceJson);
     if (!zip)
         return damagedService(zip.error().what, where);

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/SongBuilder.h"
+#include "core/base/Said.h"
 #include "core/song/PartEdits.h"
 #include "core/song/SheetDetails.h"
 #include "core/song/SingingOrder.h"
@@ -172,9 +173,8 @@ int SongBuilder::partFor(const Section& section, const QString& words) {
     if (known >= 0)
         return known;
     if (section.lines.empty()) {
-        warn(section.fileLine,
-             QStringLiteral("a heading without words under it, for a part that was not written "
-                            "before; it was left out."));
+        warn(section.fileLine, Said::tr("a heading without words under it, for a part that was not written "
+                                        "before; it was left out."));
         return -1;
     }
     Part part{PartId::create(), heading.kind, heading.number, heading.name, false,
@@ -184,7 +184,7 @@ int SongBuilder::partFor(const Section& section, const QString& words) {
     Named& named = m_named[{int(part.kind), part.name.toLower()}];
     if (twin >= 0) {
         part.number = named.highest + 1;
-        warn(section.fileLine, QStringLiteral("%1 comes twice with different words; the second was named %2.")
+        warn(section.fileLine, Said::tr("%1 comes twice with different words; the second was named %2.")
                                    .arg(m_song.parts[size_t(twin)].label(), part.label()));
     }
     const int index = int(m_song.parts.size());
@@ -238,8 +238,8 @@ std::vector<SungPart> SongBuilder::readOrder(const OrderText& order) {
     const QStringList wrong = read.notUnderstood(order.text);
     if (!wrong.isEmpty())
         warn(order.fileLine,
-             QStringLiteral("the singing order names %1, which this song does not have or has "
-                            "several of; the rest of the order was kept. Parts here: %2.")
+             Said::tr("the singing order names %1, which this song does not have or has "
+                      "several of; the rest of the order was kept. Parts here: %2.")
                  .arg(wrong.join(QStringLiteral(", ")), orderTokens(m_song.parts).join(u' ')));
     return read.entries;
 }

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/SongCsv.h"
+#include "core/base/Said.h"
 #include "core/song/PartEdits.h"
 #include "core/song/WholeText.h"
 #include "formats/Csv.h"
@@ -76,11 +77,11 @@ Result<std::vector<ReadSong>> songsFromCsv(const QString& text, const QString& w
         names << (isKnown ? name : QString());
     }
     if (!hasTitle)
-        return failure(u"the table has no column called Title"_s, where,
-                       u"Name the columns in the first row."_s);
+        return failure(Said::tr("the table has no column called Title"), where,
+                       Said::tr("Name the columns in the first row."));
     if (rows.size() < 2)
-        return failure(u"the table has names of columns and no songs"_s, where,
-                       u"Write each song in a row of its own."_s);
+        return failure(Said::tr("the table has names of columns and no songs"), where,
+                       Said::tr("Write each song in a row of its own."));
     std::vector<ReadSong> songs;
     for (size_t r = 1; r < rows.size(); ++r) {
         SongBuilder builder(u"Row %1"_s.arg(r));
@@ -98,7 +99,8 @@ Result<std::vector<ReadSong>> songsFromCsv(const QString& text, const QString& w
         if (r == 1 && !unknown.isEmpty())
             song.warnings.insert(
                 song.warnings.begin(),
-                {1, u"these columns are not known and were left out: %1."_s.arg(unknown.join(u", "_s))});
+                {1,
+                 Said::tr("these columns are not known and were left out: %1.").arg(unknown.join(u", "_s))});
         songs.push_back(std::move(song));
     }
     return songs;

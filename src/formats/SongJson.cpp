@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/SongJson.h"
+#include "core/base/Said.h"
 #include "formats/JsonNames.h"
 #include "formats/JsonValues.h"
 #include <algorithm>
@@ -135,8 +136,8 @@ Result<Song> songFromJson(const QJsonObject& json, const QString& where) {
     song.id = SongId::fromText(json[u"id"_s].toString());
     song.title = json[u"title"_s].toString();
     if (song.id.isNull() || song.title.isEmpty())
-        return failure(u"a song has no id or no title"_s, where,
-                       u"The file is damaged; use an older copy."_s);
+        return failure(Said::tr("a song has no id or no title"), where,
+                       Said::tr("The file is damaged; use an older copy."));
     song.revision = std::max(0, json[u"revision"_s].toInt());
     song.otherTitles = strings(json[u"otherTitles"_s]);
     for (const QJsonValue& value : json[u"authors"_s].toArray())

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/SongReader.h"
+#include "core/base/Said.h"
 #include "core/song/SongBounds.h"
 #include "formats/BoundedRead.h"
 #include "formats/ChordPro.h"
@@ -34,12 +35,12 @@ namespace {
 
 Result<std::vector<ReadSong>> orNothingFound(std::vector<ReadSong> songs, const QString& fileName) {
     if (songs.empty())
-        return failure(QStringLiteral("no words of a song were found"), fileName,
-                       QStringLiteral("Check that the file holds a song."));
+        return failure(Said::tr("no words of a song were found"), fileName,
+                       Said::tr("Check that the file holds a song."));
     for (const ReadSong& read : songs)
         if (const QString excess = excessOf(read.song); !excess.isEmpty())
-            return failure(QStringLiteral("\u201c%1\u201d has %2").arg(read.song.title.left(60), excess),
-                           fileName, QStringLiteral("Part it into several songs."));
+            return failure(Said::tr("\u201c%1\u201d has %2").arg(read.song.title.left(60), excess), fileName,
+                           Said::tr("Part it into several songs."));
     return songs;
 }
 
@@ -55,8 +56,8 @@ Result<std::vector<ReadSong>> readSongs(QIODevice& device, const QString& fileNa
     const QString name = QFileInfo(fileName).completeBaseName();
     if (isOfficeFileName(fileName)) {
         if (!device.isSequential() && device.size() > kLargestOfficeFile)
-            return failure(QStringLiteral("the file is too large for a song"), fileName,
-                           QStringLiteral("Copy the words out of it."));
+            return failure(Said::tr("the file is too large for a song"), fileName,
+                           Said::tr("Copy the words out of it."));
         const auto text = officeText(readUpTo(device, kLargestOfficeFile), fileName);
         return text ? orNothingFound(parsePlainText(*text, name), fileName) : tl::unexpected(text.error());
     }
@@ -70,10 +71,9 @@ Result<std::vector<ReadSong>> readSongs(QIODevice& device, const QString& fileNa
     auto songs = looksLikeChordPro(decoded->text, fileName) ? parseChordPro(decoded->text, name)
                                                             : parsePlainText(decoded->text, name);
     if (!songs.empty() && decoded->cutOff)
-        songs.back().warnings.push_back(
-            {int(decoded->text.count(u'\n')) + 1,
-             QStringLiteral("the file ends in the middle of a letter; its end may be "
-                            "missing. Compare it with the original.")});
+        songs.back().warnings.push_back({int(decoded->text.count(u'\n')) + 1,
+                                         Said::tr("the file ends in the middle of a letter; its end may be "
+                                                  "missing. Compare it with the original.")});
     if (!songs.empty() && !decoded->damagedLines.empty())
         songs.front().warnings.push_back({decoded->damagedLines.front(), damagedLettersText(*decoded)});
     return orNothingFound(std::move(songs), fileName);

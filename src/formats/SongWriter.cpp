@@ -87,7 +87,7 @@ QString chordProText(const Song& song) {
         text += u'\n';
         if (!part.comment.isEmpty())
             text += u"{comment: %1}\n"_s.arg(part.comment);
-        QString label = part.label();
+        QString label = part.key();
         if (part.bandOnly != isBandOnlyByDefault(part))
             label += part.bandOnly ? u" (band only)"_s : u" (sung)"_s;
         const QString section = sectionOf(part);

@@ -1,30 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/TextDecoding.h"
+#include "core/base/Said.h"
 #include "formats/BoundedRead.h"
+#include "formats/Encodings.h"
 #include <QLocale>
 #include <QStringDecoder>
-#include <array>
 
 namespace mivanta {
-
-namespace {
-
-/// Bytes 0x80 to 0x9f of Windows-1252, as https://encoding.spec.whatwg.org/#windows-1252 has them.
-constexpr std::array<char16_t, 32> kWindows1252{
-    0x20AC, 0x0081, 0x201A, 0x0192, 0x201E, 0x2026, 0x2020, 0x2021, 0x02C6, 0x2030, 0x0160,
-    0x2039, 0x0152, 0x008D, 0x017D, 0x008F, 0x0090, 0x2018, 0x2019, 0x201C, 0x201D, 0x2022,
-    0x2013, 0x2014, 0x02DC, 0x2122, 0x0161, 0x203A, 0x0153, 0x009D, 0x017E, 0x0178};
-
-} // namespace
-
-QString fromWindows1252(const QByteArray& bytes) {
-    QString text(bytes.size(), Qt::Uninitialized);
-    for (qsizetype i = 0; i < bytes.size(); ++i) {
-        const auto byte = quint8(bytes[i]);
-        text[i] = QChar(byte >= 0x80 && byte < 0xa0 ? kWindows1252[size_t(byte - 0x80)] : char16_t(byte));
-    }
-    return text;
-}
 
 namespace {
 
@@ -88,8 +70,7 @@ Result<DecodedText> decodeUtf16(const QByteArray& bytes, bool little, const QStr
     QStringDecoder decoder(little ? QStringConverter::Utf16LE : QStringConverter::Utf16BE);
     result.text = decoder.decode(bytes.left(bytes.size() - bytes.size() % 2));
     if (result.text.contains(QChar(0)))
-        return failure(QStringLiteral("this is not a text file"), where,
-                       QStringLiteral("Choose a text file."));
+        return failure(Said::tr("this is not a text file"), where, Said::tr("Choose a text file."));
     return result;
 }
 
@@ -101,8 +82,8 @@ Result<DecodedText> decodeBytes(QByteArray bytes, const QString& where) {
     if (bytes.startsWith("\xef\xbb\xbf"))
         bytes = bytes.mid(3);
     if (const qsizetype at = binaryByte(bytes); at >= 0)
-        return failure(QStringLiteral("this is not a text file (byte %1 is not a letter)").arg(at + 1), where,
-                       QStringLiteral("Choose a text file."));
+        return failure(Said::tr("this is not a text file (byte %1 is not a letter)").arg(at + 1), where,
+                       Said::tr("Choose a text file."));
     DecodedText result;
     QStringDecoder utf8(QStringConverter::Utf8, QStringConverter::Flag::Stateless);
     result.text = utf8.decode(bytes);
@@ -121,26 +102,28 @@ Result<DecodedText> decodeBytes(QByteArray bytes, const QString& where) {
         result.damagedLines = damagedLines(result.text);
         return result;
     }
-    result.text = fromWindows1252(bytes);
-    result.isGuessed = true;
-    return result;
+    GuessedText guessed = guessedText(bytes);
+    return DecodedText{std::move(guessed.text), false, std::move(guessed.encoding), {}};
 }
 
 } // namespace
+
+QString guessedEncodingText(const DecodedText& text) {
+    return Said::tr("the file is no UTF-8; it was read as %1, so look at its accents").arg(text.guessed);
+}
 
 QString damagedLettersText(const DecodedText& text) {
     QStringList lines;
     for (const int line : text.damagedLines)
         lines << QString::number(line);
-    return QStringLiteral("letters are damaged and stand as \uFFFD here (line %1). Mend them.")
+    return Said::tr("letters are damaged and stand as \uFFFD here (line %1). Mend them.")
         .arg(lines.join(QStringLiteral(", ")));
 }
 
 Result<DecodedText> readText(QIODevice& device, const QString& where, qint64 largest) {
     const auto tooLarge = [&] {
-        return failure(
-            QStringLiteral("the file is larger than %1").arg(QLocale::c().formattedDataSize(largest)), where,
-            QStringLiteral("Check that this is the right file."));
+        return failure(Said::tr("the file is larger than %1").arg(QLocale::c().formattedDataSize(largest)),
+                       where, Said::tr("Check that this is the right file."));
     };
     if (!device.isSequential() && device.size() > largest)
         return tooLarge();
@@ -148,11 +131,10 @@ Result<DecodedText> readText(QIODevice& device, const QString& where, qint64 lar
     if (bytes.size() > largest)
         return tooLarge();
     if (!device.atEnd() || (!device.isSequential() && bytes.size() < device.size()))
-        return failure(QStringLiteral("the file could not be read to its end: ") + device.errorString(),
-                       where, QStringLiteral("Check the disk or copy the file again."));
+        return failure(Said::tr("the file could not be read to its end: %1").arg(device.errorString()), where,
+                       Said::tr("Check the disk or copy the file again."));
     if (bytes.trimmed().isEmpty())
-        return failure(QStringLiteral("the file is empty"), where,
-                       QStringLiteral("Nothing was brought in from it."));
+        return failure(Said::tr("the file is empty"), where, Said::tr("Nothing was brought in from it."));
     auto decoded = decodeBytes(bytes, where);
     if (decoded)
         decoded->text.replace(QStringLiteral("\r\n"), QStringLiteral("\n"))

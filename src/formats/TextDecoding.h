@@ -10,21 +10,21 @@ namespace mivanta {
 inline constexpr qint64 kLargestSongFile = 4 * 1024 * 1024;
 
 struct DecodedText {
-    QString text;           ///< lines end in '\n' alone; no byte order mark
-    bool cutOff = false;    ///< the file ends in the middle of a letter
-    bool isGuessed = false; ///< it is no UTF-8, and was read as Windows-1252
+    QString text;        ///< lines end in '\n' alone; no byte order mark
+    bool cutOff = false; ///< the file ends in the middle of a letter
+    QString guessed;     ///< the encoding that it was taken for, as people know it; empty = it is UTF
     /// Lines of UTF-8 with a letter that could not be read; U+FFFD stands for it. The first ones only.
     std::vector<int> damagedLines;
 };
 
-/// Every byte as the letter that Windows-1252 has for it.
-[[nodiscard]] QString fromWindows1252(const QByteArray& bytes);
+/// What a warning says of an encoding that was guessed.
+[[nodiscard]] QString guessedEncodingText(const DecodedText& text);
 
 /// What a warning says of damaged letters, with their lines.
 [[nodiscard]] QString damagedLettersText(const DecodedText& text);
 
 /// Reads text: UTF-8 with or without BOM, also when a few letters of it are damaged; UTF-16 by BOM, else
-/// Windows-1252. At most `largest` bytes.
+/// what guessedText() takes it for. At most `largest` bytes.
 /// Fails on read errors, on too much data, on nothing at all, and on what is not text.
 [[nodiscard]] Result<DecodedText> readText(QIODevice& device, const QString& where, qint64 largest);
 

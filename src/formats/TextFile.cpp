@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/TextFile.h"
+#include "core/base/Said.h"
 #include "core/text/TextMarks.h"
 #include "formats/JsonNames.h"
 #include "formats/TextDecoding.h"
@@ -66,8 +67,8 @@ Result<ReadText> readTextFile(QIODevice& device, const QString& where) {
     if (text.title.isEmpty())
         text.title = QFileInfo(where).completeBaseName();
     if (text.lines.empty())
-        return failure(u"there are no words in this file"_s, where,
-                       u"Write the words below the title, after an empty line."_s);
+        return failure(Said::tr("there are no words in this file"), where,
+                       Said::tr("Write the words below the title, after an empty line."));
     return ReadText{std::move(text),
                     decoded->damagedLines.empty() ? QString() : damagedLettersText(*decoded)};
 }

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/TextJson.h"
+#include "core/base/Said.h"
 #include "formats/JsonNames.h"
 #include "formats/JsonValues.h"
 
@@ -37,8 +38,8 @@ Result<SpokenText> textFromJson(const QJsonObject& json, const QString& where) {
     text.id = TextId::fromText(json[u"id"_s].toString());
     text.title = json[u"title"_s].toString();
     if (text.id.isNull() || text.title.isEmpty())
-        return failure(u"a text has no id or no title"_s, where,
-                       u"The file is damaged; use an older copy."_s);
+        return failure(Said::tr("a text has no id or no title"), where,
+                       Said::tr("The file is damaged; use an older copy."));
     text.revision = std::max(0, json[u"revision"_s].toInt());
     text.kind = valueOf(json[u"kind"_s].toString(), TextKind::Other);
     text.namesRoles = json[u"namesRoles"_s].toBool(true);

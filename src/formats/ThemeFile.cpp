@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/ThemeFile.h"
+#include "core/base/Said.h"
 #include "formats/BoundedRead.h"
 #include "formats/ThemeJson.h"
 #include "formats/Zip.h"
@@ -18,8 +19,8 @@ constexpr qint64 kLargestPicture = 128 << 20;
 const QString kJsonEntry = u"theme.json"_s;
 
 tl::unexpected<Error> damagedTheme(const QString& why, const QString& where) {
-    return failure(u"this is no theme file, or it is damagedTheme: "_s + why, where,
-                   u"Use another copy of it."_s);
+    return failure(Said::tr("this is no theme file, or it is damaged: %1").arg(why), where,
+                   Said::tr("Use another copy of it."));
 }
 
 } // namespace
@@ -33,7 +34,7 @@ Result<QByteArray> themeFileBytes(const ThemeFile& file) {
 
 Result<ThemeFile> readThemeFile(QIODevice& device, const QString& where) {
     if (!device.isSequential() && device.size() > kLargestTheme)
-        return damagedTheme(u"it is too large"_s, where);
+        return damagedTheme(Said::tr("it is too large"), where);
     QByteArray bytes = readUpTo(device, kLargestTheme + 1);
     if (bytes.trimmed().startsWith('{')) {
         QBuffer buffer(&bytes);

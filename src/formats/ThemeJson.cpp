@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/ThemeJson.h"
+#include "core/base/Said.h"
 #include "formats/LookJson.h"
 #include <QJsonDocument>
 
@@ -18,12 +19,13 @@ QJsonObject themeToJson(const Theme& theme) {
 Result<Theme> themeFromJson(const QJsonObject& json, const QString& where) {
     const int version = json[u"mivanta-theme"_s].toInt(1);
     if (version > kThemeFormat)
-        return failure(u"the theme was made by a newer Mivanta (format %1; this one reads up to %2)"_s.arg(
-                           QString::number(version), QString::number(kThemeFormat)),
-                       where, u"Install the newer version on this computer."_s);
+        return failure(Said::tr("the theme was made by a newer Mivanta (format %1; this one reads up to %2)")
+                           .arg(QString::number(version), QString::number(kThemeFormat)),
+                       where, Said::tr("Install the newer version on this computer."));
     Theme theme{json[u"id"_s].toString(), json[u"name"_s].toString(), {}};
     if (theme.id.isEmpty() || theme.name.isEmpty())
-        return failure(u"a theme has no id or no name"_s, where, u"The file is damaged; use another copy."_s);
+        return failure(Said::tr("a theme has no id or no name"), where,
+                       Said::tr("The file is damaged; use another copy."));
     theme.look = lookFromJson(json);
     return theme;
 }
@@ -32,7 +34,8 @@ Result<Theme> readTheme(QIODevice& device, const QString& where) {
     QJsonParseError error;
     const auto document = QJsonDocument::fromJson(device.readAll(), &error);
     if (!document.isObject())
-        return failure(u"this is no theme: "_s + error.errorString(), where, u"Choose another file."_s);
+        return failure(Said::tr("this is no theme: %1").arg(error.errorString()), where,
+                       Said::tr("Choose another file."));
     return themeFromJson(document.object(), where);
 }
 

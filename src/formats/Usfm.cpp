@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/Usfm.h"
+#include "core/base/Said.h"
 #include "formats/TextDecoding.h"
 #include <QRegularExpression>
 #include <QSet>
@@ -52,8 +53,8 @@ public:
                 words();
         }
         if (!m_error && !m_hasId)
-            fail(u"this is no USFM: it does not begin with \\id and a book's code"_s,
-                 u"Choose another file."_s);
+            fail(Said::tr("this is no USFM: it does not begin with \\id and a book's code"),
+                 Said::tr("Choose another file."));
         if (m_error)
             return tl::unexpected(*m_error);
         ScriptureText text = m_builder.finish();
@@ -65,7 +66,7 @@ public:
 
 private:
     [[nodiscard]] Error error(const QString& what, const QString& remedy) const {
-        return {what, QStringLiteral("%1, line %2").arg(m_where).arg(m_line), remedy};
+        return {what, Said::tr("%1, line %2").arg(m_where).arg(m_line), remedy};
     }
     void fail(const QString& what, const QString& remedy) { m_error = error(what, remedy); }
     /// What stands here is left out, up to the next verse, chapter or book that can be read.
@@ -168,7 +169,8 @@ private:
             return;
         m_builder.warn(
             m_noteLine,
-            u"the note \\%1 is not closed; it ends where the next verse or paragraph begins"_s.arg(m_note));
+            Said::tr("the note \\%1 is not closed; it ends where the next verse or paragraph begins")
+                .arg(m_note));
         m_note.clear();
     }
 
@@ -220,7 +222,8 @@ private:
         const auto book = BookCode::fromText(code);
         m_isLost = !book;
         if (!book) {
-            damage(u"\\id is not followed by a book's code of three letters"_s, u"Write it as \\id LUK."_s);
+            damage(Said::tr("\\id is not followed by a book's code of three letters"),
+                   Said::tr("Write it as \\id LUK."));
             return;
         }
         m_isMatter = matter.contains(code);
@@ -252,10 +255,11 @@ private:
         const int number = numberOf(text);
         m_isChapterLost = number == 0;
         if (m_isChapterLost)
-            damage(u"\\c is followed by \u201c%1\u201d, which is no chapter"_s.arg(text),
-                   u"Mend the file, or take it out."_s);
+            damage(Said::tr("\\c is followed by \u201c%1\u201d, which is no chapter").arg(text),
+                   Said::tr("Mend the file, or take it out."));
         else if (!m_hasId)
-            fail(u"a chapter stands before any \\id"_s, u"Begin the file with \\id and the book's code."_s);
+            fail(Said::tr("a chapter stands before any \\id"),
+                 Said::tr("Begin the file with \\id and the book's code."));
         else if (!isOutside())
             m_builder.startChapter(number);
         m_isHeading = false;
@@ -275,11 +279,11 @@ private:
         if (isOutside() || m_isChapterLost)
             return;
         if (first == 0 || last < first)
-            damage(u"\\v is followed by \u201c%1\u201d, which is no verse"_s.arg(text),
-                   u"Mend the file, or take it out."_s);
+            damage(Said::tr("\\v is followed by \u201c%1\u201d, which is no verse").arg(text),
+                   Said::tr("Mend the file, or take it out."));
         else if (!m_builder.hasBook() || m_builder.chapter() == 0)
-            damage(u"verse %1 stands before any chapter"_s.arg(first),
-                   u"Put \\c and the chapter's number before it."_s);
+            damage(Said::tr("verse %1 stands before any chapter").arg(first),
+                   Said::tr("Put \\c and the chapter's number before it."));
         else
             m_builder.startVerse(first, last, m_line, !match.capturedView(2).isEmpty());
     }
@@ -314,12 +318,11 @@ Result<ScriptureText> readUsfm(QIODevice& device, const QString& where) {
         return tl::unexpected(text.error());
     auto read = UsfmReader(text->text, where).run();
     if (read && text->cutOff)
-        read->warnings.push_back({where, 0, u"the file ends in the middle of a letter"_s});
+        read->warnings.push_back({where, 0, Said::tr("the file ends in the middle of a letter")});
     if (read && !text->damagedLines.empty())
         read->warnings.push_back({where, text->damagedLines.front(), damagedLettersText(*text)});
-    if (read && text->isGuessed)
-        read->warnings.push_back(
-            {where, 0, u"the file is no UTF-8; it was read as Windows-1252, so look at its accents"_s});
+    if (read && !text->guessed.isEmpty())
+        read->warnings.push_back({where, 0, guessedEncodingText(*text)});
     return read;
 }
 

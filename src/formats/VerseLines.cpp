@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/VerseLines.h"
+#include "core/base/Said.h"
 #include "core/scripture/BookNames.h"
 #include "formats/TextDecoding.h"
 #include <QRegularExpression>
@@ -24,13 +25,16 @@ public:
                 continue;
             m_problem.clear();
             if (!verse(line) && !detail(line))
-                m_damages.push_back({m_where, m_line,
-                                     u"\u201c%1\u201d is no verse"_s.arg(line.left(40)) +
-                                         (m_problem.isEmpty() ? QString() : u": "_s + m_problem)});
+                m_damages.push_back(
+                    {m_where, m_line,
+                     m_problem.isEmpty()
+                         ? Said::tr("\u201c%1\u201d is no verse").arg(line.left(40))
+                         : Said::tr("\u201c%1\u201d is no verse: %2").arg(line.left(40), m_problem)});
         }
         if (!m_damages.empty() && int(m_damages.size()) >= m_verses) // then it is no scripture at all
-            return failure(m_damages.front().text, u"%1, line %2"_s.arg(m_where).arg(m_damages.front().line),
-                           u"Write each verse as Luke 5:1 and its words."_s);
+            return failure(m_damages.front().text,
+                           Said::tr("%1, line %2").arg(m_where).arg(m_damages.front().line),
+                           Said::tr("Write each verse as Luke 5:1 and its words."));
         ScriptureText read = m_builder.finish();
         takeUnnamed(read);
         read.damages = std::move(m_damages);
@@ -55,7 +59,7 @@ private:
             return false;
         if (!m_builder.hasBook() || !(m_builder.book().code == book)) {
             if (m_seen.contains(book)) {
-                m_problem = u"put all verses of one book together"_s;
+                m_problem = Said::tr("put all verses of one book together");
                 return false;
             }
             m_seen.insert(book);
@@ -142,9 +146,8 @@ Result<ScriptureText> readVerseLines(QIODevice& device, const QString& where) {
     auto read = VerseLineReader(where).run(text->text);
     if (read && !text->damagedLines.empty())
         read->warnings.push_back({where, text->damagedLines.front(), damagedLettersText(*text)});
-    if (read && text->isGuessed)
-        read->warnings.push_back(
-            {where, 0, u"the file is no UTF-8; it was read as Windows-1252, so look at its accents"_s});
+    if (read && !text->guessed.isEmpty())
+        read->warnings.push_back({where, 0, guessedEncodingText(*text)});
     return read;
 }
 

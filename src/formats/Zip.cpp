@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/Zip.h"
+#include "core/base/Said.h"
 #include <QFile>
 #include <QFileInfo>
 #include <QScopeGuard>
@@ -75,9 +76,9 @@ Result<ZipReader::Sizes> ZipReader::sizes() const {
         zip_stat_t stat;
         if (zip_stat_index(m_archive.get(), i, 0, &stat) != 0 || !(stat.valid & ZIP_STAT_SIZE) ||
             !(stat.valid & ZIP_STAT_COMP_SIZE))
-            return failure(u"its entry %1 is damaged"_s.arg(i + 1));
+            return failure(Said::tr("its entry %1 is damaged").arg(i + 1));
         if (stat.size > kMost || stat.comp_size > kMost)
-            return failure(u"it unpacks to more than it may"_s);
+            return failure(Said::tr("it unpacks to more than it may"));
         sum.unpacked += qint64(stat.size);
         sum.packed += qint64(stat.comp_size);
     }
@@ -89,9 +90,9 @@ Result<void> ZipReader::checkSizes(qint64 fileBytes, qint64 mostBytes) {
     if (!sum)
         return tl::unexpected(sum.error());
     if (sum->packed > fileBytes)
-        return failure(u"its entries lie over one another"_s);
+        return failure(Said::tr("its entries lie over one another"));
     if (sum->unpacked > mostBytes)
-        return failure(u"it unpacks to more than it may"_s);
+        return failure(Said::tr("it unpacks to more than it may"));
     m_mayBeRead = mostBytes;
     return {};
 }
@@ -112,9 +113,9 @@ struct ZipReader::Opened {
         Opened opened;
         const QByteArray name = entry.toUtf8();
         if (zip_stat(archive, name.constData(), 0, &opened.stat) != 0 || !(opened.stat.valid & ZIP_STAT_SIZE))
-            return failure(u"it holds no %1"_s.arg(entry));
+            return failure(Said::tr("it holds no %1").arg(entry));
         if ((opened.stat.valid & ZIP_STAT_ENCRYPTION_METHOD) && opened.stat.encryption_method != ZIP_EM_NONE)
-            return failure(u"it is locked with a password"_s);
+            return failure(Said::tr("it is locked with a password"));
         opened.file = zip_fopen(archive, name.constData(), 0);
         if (!opened.file)
             return failure(QString::fromUtf8(zip_strerror(archive)));
@@ -137,7 +138,7 @@ qint64 ZipReader::sizeOf(const QString& entry) const {
 
 Result<QByteArray> ZipReader::read(const QString& entry, qint64 largest) const {
     if (sizeOf(entry) > std::min(largest, m_mayBeRead))
-        return failure(u"its %1 is too large"_s.arg(entry));
+        return failure(Said::tr("its %1 is too large").arg(entry));
     auto opened = Opened::entry(m_archive.get(), entry);
     if (!opened)
         return tl::unexpected(opened.error());
@@ -145,7 +146,7 @@ Result<QByteArray> ZipReader::read(const QString& entry, qint64 largest) const {
     m_mayBeRead -= bytes.size();
     if (zip_fread(opened->file, bytes.data(), opened->stat.size) != zip_int64_t(opened->stat.size) ||
         !opened->isWhole())
-        return failure(u"its %1 is damaged"_s.arg(entry));
+        return failure(Said::tr("its %1 is damaged").arg(entry));
     return bytes;
 }
 
@@ -158,13 +159,13 @@ Result<void> ZipReader::copy(const QString& entry, QIODevice& to) const {
         const qint64 got =
             zip_fread(opened->file, block.data(), zip_uint64_t(std::min<qint64>(left, kBlock)));
         if (got <= 0)
-            return failure(u"its %1 is damaged or ends too early"_s.arg(entry));
+            return failure(Said::tr("its %1 is damaged or ends too early").arg(entry));
         if (to.write(block.constData(), got) != got)
-            return failure(u"%1 could not be written: %2"_s.arg(entry, to.errorString()));
+            return failure(Said::tr("%1 could not be written: %2").arg(entry, to.errorString()));
         left -= got;
     }
     if (!opened->isWhole())
-        return failure(u"its %1 is damaged"_s.arg(entry));
+        return failure(Said::tr("its %1 is damaged").arg(entry));
     return {};
 }
 
@@ -195,11 +196,12 @@ Result<void> ZipReader::checkSafe(int mostTimes) const {
     for (qsizetype i = 0; i < names.size(); ++i) {
         const QString& name = names[i];
         if (leadsOut(name))
-            return failure(u"it holds \u201c%1\u201d, a name that leads out of its folder"_s.arg(name));
+            return failure(
+                Said::tr("it holds \u201c%1\u201d, a name that leads out of its folder").arg(name));
         if (isLink(m_archive.get(), zip_uint64_t(i)))
-            return failure(u"it holds the link \u201c%1\u201d"_s.arg(name));
+            return failure(Said::tr("it holds the link \u201c%1\u201d").arg(name));
         if (seen.contains(name))
-            return failure(u"it holds \u201c%1\u201d twice"_s.arg(name));
+            return failure(Said::tr("it holds \u201c%1\u201d twice").arg(name));
         seen.insert(name);
     }
     const auto sum = sizes();
@@ -207,14 +209,14 @@ Result<void> ZipReader::checkSafe(int mostTimes) const {
         return tl::unexpected(sum.error());
     constexpr qint64 kSmall = 16 << 20; // words pack well
     if (sum->unpacked > kSmall && sum->unpacked / mostTimes > sum->packed)
-        return failure(u"it grows far too much when it is unpacked"_s);
+        return failure(Said::tr("it grows far too much when it is unpacked"));
     return {};
 }
 
 namespace {
 
 tl::unexpected<Error> notPacked(const QString& why) {
-    return failure(why, {}, u"Save again."_s);
+    return failure(why, {}, Said::tr("Save again."));
 }
 
 } // namespace
@@ -246,12 +248,12 @@ Result<QByteArray> zipOf(const std::vector<ZipEntry>& entries) {
     }
     zip_stat_t stat;
     if (zip_source_stat(target, &stat) != 0 || zip_source_open(target) != 0)
-        return notPacked(u"the packed file could not be read back"_s);
+        return notPacked(Said::tr("the packed file could not be read back"));
     QByteArray bytes(qsizetype(stat.size), Qt::Uninitialized);
     const bool wasRead = zip_source_read(target, bytes.data(), stat.size) == zip_int64_t(stat.size);
     zip_source_close(target);
     if (!wasRead)
-        return notPacked(u"the packed file could not be read back"_s);
+        return notPacked(Said::tr("the packed file could not be read back"));
     return bytes;
 }
 

@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/base/Said.h"
 #include "formats/Zip.h"
 #include "formats/ZipStreams.h"
 #include <QFile>
@@ -27,8 +28,8 @@ struct Telling {
 };
 
 tl::unexpected<Error> notWritten(const QString& why, const QString& path) {
-    return failure(u"the file could not be packed: "_s + why, path,
-                   u"Check the free space and that you may write there."_s);
+    return failure(Said::tr("the file could not be packed: %1").arg(why), path,
+                   Said::tr("Check the free space and that you may write there."));
 }
 
 bool addPart(zip_t* archive, const ZipFilePart& part) {
@@ -54,7 +55,7 @@ Result<void> writeZipFile(const QString& path, const std::vector<ZipFilePart>& p
     for (const ZipFilePart& part : parts)
         telling.total += part.file.isEmpty() ? part.bytes.size() : QFileInfo(part.file).size();
     if (QFileInfo::exists(path))
-        return notWritten(u"there is something of that name already"_s, path);
+        return notWritten(Said::tr("there is something of that name already"), path);
     zip_error_t why;
     zip_error_init(&why);
     const auto finish = qScopeGuard([&] { zip_error_fini(&why); });
@@ -75,7 +76,7 @@ Result<void> writeZipFile(const QString& path, const std::vector<ZipFilePart>& p
         const QString problem = QString::fromUtf8(zip_strerror(archive));
         zip_discard(archive);
         QFile::remove(path);
-        return telling.isStopped ? Result<void>(failure(u"packing was stopped; nothing was written"_s))
+        return telling.isStopped ? Result<void>(failure(Said::tr("packing was stopped; nothing was written")))
                                  : Result<void>(notWritten(problem, path));
     }
     return {};

@@ -56,7 +56,7 @@ void Channel::read() {
     while (m_buffer.size() >= qsizetype(sizeof(quint32))) {
         const quint32 length = qFromBigEndian<quint32>(m_buffer.constData());
         if (length > kLargestMessage) {
-            qCWarning(lcLink) << "a message of" << length << "bytes was refused";
+            qCWarning(lcLink) << "a message of" << length << "bytes was refused"; // for machines
             refuse();
             return;
         }
@@ -65,7 +65,7 @@ void Channel::read() {
         const auto message = decoded(m_buffer.mid(sizeof length, length));
         m_buffer.remove(0, sizeof length + length);
         if (!message) {
-            qCWarning(lcLink) << "bytes that are no message were refused";
+            qCWarning(lcLink) << "bytes that are no message were refused"; // for machines
             refuse();
             return;
         }

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "link/FrameBoard.h"
+#include "core/base/Said.h"
 #include <atomic>
 #include <cstring>
 #include <fcntl.h>
@@ -37,20 +38,20 @@ Result<std::unique_ptr<FrameBoard>> FrameBoard::create(const QString& path) {
     if (!board->m_file.open(QIODevice::ReadWrite))
         problem = board->m_file.errorString();
     else if (::posix_fallocate(board->m_file.handle(), 0, kSlotBytes * kSlots) != 0)
-        problem = QStringLiteral("there is no room");
+        problem = Said::tr("there is no room");
     else if (!board->map())
         problem = board->m_file.errorString();
     else
         return board;
     QFile::remove(path);
-    return failure(QStringLiteral("the small pictures could not be shared: ") + problem, path);
+    return failure(Said::tr("the small pictures could not be shared: %1").arg(problem), path);
 }
 
 Result<std::unique_ptr<FrameBoard>> FrameBoard::open(const QString& path) {
     std::unique_ptr<FrameBoard> board(new FrameBoard(path));
     if (!board->m_file.open(QIODevice::ReadWrite) || board->m_file.size() != kSlotBytes * kSlots ||
         !board->map())
-        return failure(QStringLiteral("the small pictures could not be read: ") + board->m_file.errorString(),
+        return failure(Said::tr("the small pictures could not be read: %1").arg(board->m_file.errorString()),
                        path);
     return board;
 }

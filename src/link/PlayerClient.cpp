@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "link/PlayerClient.h"
+#include "core/base/Said.h"
 #include "link/Detached.h"
 #include <QDateTime>
 #include <algorithm>
@@ -49,7 +50,7 @@ void PlayerClient::launch() {
         return;
     if (++m_launches > kMostLaunches) {
         m_over = true;
-        Q_EMIT failed(QStringLiteral("The player could not be started (%1).").arg(m_setup.playerProgram));
+        Q_EMIT failed(Said::tr("The player could not be started (%1).").arg(m_setup.playerProgram));
         return;
     }
     m_sinceLaunch.start();
@@ -57,7 +58,7 @@ void PlayerClient::launch() {
                        m_setup.sessionFolder + QStringLiteral("/player.log"))) {
         m_over = true;
         Q_EMIT failed(
-            QStringLiteral("The player could not be started: %1 is missing or broken. Install Mivanta again.")
+            Said::tr("The player could not be started: %1 is missing or broken. Install Mivanta again.")
                 .arg(m_setup.playerProgram));
     }
 }

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "link/Protocol.h"
+#include "core/theme/ObjectKinds.h"
 #include <QCryptographicHash>
 #include <QIODevice>
 
@@ -146,7 +147,11 @@ QByteArray everyMessage(std::index_sequence<Index...>) {
     (write(std::variant_alternative_t<Index + 1, Message>()), ...); // without Hello, which tells it
     Scene scene;                                                    // with one of all that it may hold
     scene.rows.emplace_back();
-    scene.look.objects.emplace_back();
+    for (const ObjectKind& kind : objectKinds()) {
+        scene.look.objects.push_back(kind.make());
+        if (auto* text = std::get_if<TextObject>(&scene.look.objects.back().what))
+            text->text.clear(); // it is said in a language
+    }
     scene.origin.cue.emplace();
     scene.elsewhere.emplace_back();
     stream << scene << Output() << Monitor() << Placement();

@@ -47,8 +47,6 @@ constexpr Enum kLast = Enum();
 template <>
 constexpr auto kLast<Curtain> = Curtain::Black;
 template <>
-constexpr auto kLast<ObjectKind> = ObjectKind::Screen;
-template <>
 constexpr auto kLast<HorizontalAlign> = HorizontalAlign::Right;
 template <>
 constexpr auto kLast<ShownKind> = ShownKind::Picture;
@@ -182,22 +180,102 @@ QDataStream& operator>>(QDataStream& stream, LookChoiceIndex& choice) {
     return stream;
 }
 
+namespace {
+
+// The fields of each kind of object, for both directions: `all` is called with every one of them.
+template <typename Letters, typename All>
+void lettersOf(Letters& letters, const All& all) {
+    all(letters.size, letters.weight, asByte(letters.align), letters.colour);
+}
+template <typename What, typename All>
+void fieldsOf(What& what, const All& all) {
+    using Kind = std::remove_const_t<What>;
+    if constexpr (requires { what.letters; })
+        lettersOf(what.letters, all);
+    if constexpr (requires { what.edge; })
+        all(what.edge.colour, what.edge.width);
+    if constexpr (std::is_same_v<Kind, PictureObject>)
+        all(what.name);
+    else if constexpr (std::is_same_v<Kind, TextObject>)
+        all(what.text);
+    else if constexpr (std::is_same_v<Kind, LineObject>)
+        all(what.colour, what.width);
+    else if constexpr (std::is_same_v<Kind, RectangleObject>)
+        all(what.fill, what.roundness);
+    else if constexpr (std::is_same_v<Kind, EllipseObject>)
+        all(what.fill);
+    else if constexpr (std::is_same_v<Kind, ClockObject>)
+        all(what.format);
+    else if constexpr (std::is_same_v<Kind, CountdownObject>)
+        all(what.ends, what.seconds);
+    else if constexpr (std::is_same_v<Kind, StopwatchObject>)
+        all(what.began);
+    else if constexpr (std::is_same_v<Kind, FieldObject>)
+        all(what.key);
+    else if constexpr (std::is_same_v<Kind, ScreenObject>)
+        all(what.output);
+    else
+        static_assert(!sizeof(What), "a kind of object that is not sent");
+}
+
+/// The alternative with this index, as it begins; false when there is none.
+template <size_t Index = 0>
+bool emplace(ObjectWhat& what, size_t index) {
+    if constexpr (Index < std::variant_size_v<ObjectWhat>) {
+        if (index == Index) {
+            what.emplace<Index>();
+            return true;
+        }
+        return emplace<Index + 1>(what, index);
+    }
+    return false;
+}
+
+bool isFine(const ObjectWhat& what) {
+    return std::visit(
+        [](const auto& object) {
+            if constexpr (requires { object.edge; })
+                if (!isFine(object.edge.width))
+                    return false;
+            if constexpr (requires { object.roundness; })
+                return isFine(object.roundness);
+            else if constexpr (requires { object.width; })
+                return isFine(object.width);
+            else
+                return true;
+        },
+        what);
+}
+
+} // namespace
+
 QDataStream& operator<<(QDataStream& stream, const SlideObject& o) {
-    return stream << asByte(o.kind) << o.box << o.rotation << o.opacity << o.inFront << o.picture << o.text
-                  << o.size << o.weight << asByte(o.align) << o.colour << o.edgeColour << o.edgeWidth
-                  << o.roundness << o.fadeIn << o.fadeOut;
+    stream << quint8(o.what.index()) << o.box << o.rotation << o.opacity << o.inFront << o.fadeIn
+           << o.fadeOut;
+    std::visit(
+        [&](const auto& what) { fieldsOf(what, [&](const auto&... fields) { (stream << ... << fields); }); },
+        o.what);
+    return stream;
 }
 QDataStream& operator>>(QDataStream& stream, SlideObject& o) {
-    stream >> asByte(o.kind) >> o.box >> o.rotation >> o.opacity >> o.inFront >> o.picture >> o.text;
-    o.picture = trustedMediaName(o.picture);
-    stream >> o.size >> o.weight >> asByte(o.align) >> o.colour >> o.edgeColour >> o.edgeWidth >>
-        o.roundness >> o.fadeIn >> o.fadeOut;
-    if (!isFine(o.box) || !isFine(double(o.rotation)) || !isFine(double(o.opacity)) ||
-        !isFine(double(o.size)) || !isFine(double(o.edgeWidth)) || !isFine(double(o.roundness)))
+    quint8 kind = 0;
+    stream >> kind >> o.box >> o.rotation >> o.opacity >> o.inFront >> o.fadeIn >> o.fadeOut;
+    if (!emplace(o.what, kind)) {
+        refuse(stream);
+        return stream;
+    }
+    std::visit(
+        [&](auto& what) {
+            fieldsOf(what,
+                     [&](auto&&... fields) { (stream >> ... >> std::forward<decltype(fields)>(fields)); });
+        },
+        o.what);
+    if (QString* picture = o.picture())
+        *picture = trustedMediaName(*picture);
+    if (!isFine(o.box) || !isFine(o.rotation) || !isFine(o.opacity) || !isFine(o.what))
         refuse(stream);
     return stream;
 }
-
 QDataStream& operator<<(QDataStream& stream, const Look& look) {
     for (const LookProperty& property : lookProperties())
         std::visit([&](const auto& value) { stream << value; }, property.get(look));

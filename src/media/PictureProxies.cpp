@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "media/PictureProxies.h"
 #include "core/base/MediaName.h"
+#include "core/base/Said.h"
 #include <QDir>
 #include <QFileInfo>
 #include <QImageReader>
@@ -58,8 +59,9 @@ bool isPictureReader(const char* reader) {
 }
 
 tl::unexpected<Error> noPicture(const QString& why, const QString& path) {
-    return failure(u"this is no picture that can be shown: "_s + (why.isEmpty() ? u"it is damaged"_s : why),
-                   path, u"Save it as JPEG or PNG and bring that in."_s);
+    return failure(Said::tr("this is no picture that can be shown: %1")
+                       .arg((why.isEmpty() ? Said::tr("it is damaged") : why)),
+                   path, Said::tr("Save it as JPEG or PNG and bring that in."));
 }
 
 Result<Picture> opened(const QString& path) {
@@ -68,20 +70,21 @@ Result<Picture> opened(const QString& path) {
     const QByteArray name = QFile::encodeName(path);
     if (!isPictureReader(vips_foreign_find_load(name.constData()))) {
         static_cast<void>(lastError());
-        return noPicture(QFileInfo::exists(path) ? u"it is of another kind"_s : u"it is not there"_s, path);
+        return noPicture(
+            QFileInfo::exists(path) ? Said::tr("it is of another kind") : Said::tr("it is not there"), path);
     }
     Picture image(vips_image_new_from_file(name.constData(), "access", VIPS_ACCESS_SEQUENTIAL, nullptr));
     if (!image)
         return noPicture(lastError(), path);
     const qint64 pixels = qint64(vips_image_get_width(image.get())) * vips_image_get_height(image.get());
     if (pixels <= 0 || pixels > kMostPixels)
-        return noPicture(u"it has %1 million pixels"_s.arg(pixels / 1'000'000), path);
+        return noPicture(Said::tr("it has %1 million pixels").arg(pixels / 1'000'000), path);
     // One that comes in several passes is in memory as a whole before its first row is known.
     const bool isInPasses = vips_image_get_typeof(image.get(), "interlaced") != 0 ||
                             vips_image_get_typeof(image.get(), "jpeg-multiscan") != 0;
     const qint64 bytes = pixels * qint64(VIPS_IMAGE_SIZEOF_PEL(image.get()));
     if (isInPasses && bytes > kMostBytesInPasses)
-        return noPicture(u"it would take %1 MB of memory"_s.arg(bytes / 1'000'000), path);
+        return noPicture(Said::tr("it would take %1 MB of memory").arg(bytes / 1'000'000), path);
     return image;
 }
 

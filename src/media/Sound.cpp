@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "media/Sound.h"
+#include "core/base/Said.h"
 #include "media/Mpv.h"
 #include "media/SoundFormat.h"
 #include <QElapsedTimer>
@@ -24,14 +25,15 @@ std::optional<QString> problemOf(mpv_handle* mpv) {
             int64_t track = 0; // fails when nothing can be heard
             const bool isHeard =
                 mpv_get_property(mpv, "current-tracks/audio/id", MPV_FORMAT_INT64, &track) >= 0;
-            return isHeard ? std::nullopt : std::optional(u"there is no sound in it"_s);
+            return isHeard ? std::nullopt : std::optional(Said::tr("there is no sound in it"));
         }
         if (event->event_id == MPV_EVENT_END_FILE) {
             const auto* end = static_cast<const mpv_event_end_file*>(event->data);
-            return end->error < 0 ? QString::fromUtf8(mpv_error_string(end->error)) : u"it is no sound"_s;
+            return end->error < 0 ? QString::fromUtf8(mpv_error_string(end->error))
+                                  : Said::tr("it is no sound");
         }
     }
-    return u"it could not be read in time"_s;
+    return Said::tr("it could not be read in time");
 }
 
 } // namespace
@@ -44,22 +46,23 @@ const QStringList& soundSuffixes() {
 
 Result<SoundFacts> lookAtSound(const QString& path) {
     const auto refused = [&](const QString& why) {
-        return failure(u"this cannot be played as a sound: "_s + why, path,
-                       u"Choose a sound file, such as %1."_s.arg(soundSuffixes().join(u", "_s)));
+        return failure(Said::tr("this cannot be played as a sound: %1").arg(why), path,
+                       Said::tr("Choose a sound file, such as %1.").arg(soundSuffixes().join(u", "_s)));
     };
     if (!QFile::exists(path))
-        return refused(u"it is not there"_s);
+        return refused(Said::tr("it is not there"));
     const QByteArray format = soundFormatOf(path);
     if (format.isEmpty())
-        return refused(u"it is of another kind"_s);
+        return refused(Said::tr("it is of another kind"));
     const Mpv mpv =
         makeMpv({{"vid", "no"}, {"ao", "null"}, {"pause", "yes"}, {"demuxer-lavf-format", format}});
     if (!mpv)
-        return failure(u"sounds cannot be played on this computer"_s, path, u"Install libmpv again."_s);
+        return failure(Said::tr("sounds cannot be played on this computer"), path,
+                       Said::tr("Install libmpv again."));
     const QByteArray name = QFile::encodeName(path);
     const char* command[]{"loadfile", name.constData(), nullptr};
     if (mpv_command(mpv.get(), command) < 0)
-        return refused(u"it cannot be opened"_s);
+        return refused(Said::tr("it cannot be opened"));
     if (const auto problem = problemOf(mpv.get()))
         return refused(*problem);
     SoundFacts facts;

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "player/Awake.h"
+#include "core/base/Said.h"
 #include <QDBusInterface>
 #include <QDBusReply>
 #include <QDBusUnixFileDescriptor>
@@ -9,10 +10,13 @@ namespace mivanta {
 
 namespace {
 const QString kName = QStringLiteral("Mivanta");
-const QString kReason = QStringLiteral("A service is on the screens");
 const QString kSaver = QStringLiteral("org.freedesktop.ScreenSaver");
 const QString kLogin = QStringLiteral("org.freedesktop.login1");
 constexpr int kDesktopPatienceMs = 3000;
+
+QString reason() {
+    return Said::tr("A service is on the screens");
+}
 } // namespace
 
 /// Holds what was asked for until it is given back.
@@ -23,7 +27,7 @@ public:
         if (session.isConnected()) {
             QDBusInterface saver(kSaver, QStringLiteral("/org/freedesktop/ScreenSaver"), kSaver, session);
             saver.setTimeout(kDesktopPatienceMs);
-            const QDBusReply<uint> cookie = saver.call(QStringLiteral("Inhibit"), kName, kReason);
+            const QDBusReply<uint> cookie = saver.call(QStringLiteral("Inhibit"), kName, reason());
             if (cookie.isValid())
                 m_cookie = cookie.value();
         }
@@ -33,7 +37,7 @@ public:
                                  kLogin + QStringLiteral(".Manager"), system);
             login.setTimeout(kDesktopPatienceMs);
             const QDBusReply<QDBusUnixFileDescriptor> lock =
-                login.call(QStringLiteral("Inhibit"), QStringLiteral("idle:sleep"), kName, kReason,
+                login.call(QStringLiteral("Inhibit"), QStringLiteral("idle:sleep"), kName, reason(),
                            QStringLiteral("block"));
             if (lock.isValid())
                 m_lock = lock.value();

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "player/OutputWindow.h"
+#include "core/base/Said.h"
 #include <QGuiApplication>
 #include <QScreen>
 
@@ -61,7 +62,7 @@ void OutputWindow::showAt(const QRect& place) {
 }
 
 void OutputWindow::showAsWindow(int number, bool behind) {
-    setTitle(QStringLiteral("Mivanta \u00b7 %1 (simulated screen)").arg(m_picture.name()));
+    setTitle(Said::tr("Mivanta \u00b7 %1 (simulated screen)").arg(m_picture.name()));
     setFlags(Qt::Window | Qt::WindowDoesNotAcceptFocus);
     const QRect room = QGuiApplication::primaryScreen()->availableGeometry();
     const QSize size = m_output.size.scaled(480, 270, Qt::KeepAspectRatio);

@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/base/Language.h"
 #include "media/Mpv.h"
 #include "player/Player.h"
 #include "render/Fonts.h"
@@ -12,6 +13,7 @@ int main(int argc, char** argv) {
         qCritical("usage: mivanta-player SESSION-FOLDER (the desks start it)");
         return 2;
     }
+    mivanta::speak();
     mivanta::useNumbersOfMpv();
     mivanta::loadShippedFonts();
     mivanta::Player player(app.arguments().at(1));

@@ -1,8 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "remote/RunSocket.h"
-#include "core/run/PartJumps.h"
-#include "session/service/PlannedLengths.h"
-#include <QJsonArray>
+#include "core/base/Said.h"
 #include <QJsonDocument>
 #include <QLocalSocket>
 #include <QTimer>
@@ -24,8 +22,8 @@ struct CurtainWord {
 };
 constexpr CurtainWord kCurtains[]{{Curtain::Open, "open"},
                                   {Curtain::Plain, "plain"},
-                                  {Curtain::WordsOff, "words off"},
-                                  {Curtain::HouseCard, "house card"},
+                                  {Curtain::WordsOff, "words off"},   // for machines
+                                  {Curtain::HouseCard, "house card"}, // for machines
                                   {Curtain::Black, "black"}};
 
 QString wordOf(Curtain curtain) {
@@ -42,15 +40,93 @@ std::optional<Curtain> curtainOf(const QString& word) {
     return std::nullopt;
 }
 
-/// The item that is meant has a part of that letter, or of that short name.
-bool hasPart(const RunState& state, const RunPlan& plan, const QString& part) {
-    const auto item = itemMeant(state, plan);
-    const ItemSlides* slides = item ? plan.slidesOf(*item) : nullptr;
-    const auto isIt = [&](const ContentPart& each) {
-        return part.size() == 1 ? each.shortLabel.startsWith(part, Qt::CaseInsensitive)
-                                : each.shortLabel.compare(part, Qt::CaseInsensitive) == 0;
-    };
-    return slides && std::any_of(slides->content.parts.begin(), slides->content.parts.end(), isIt);
+Result<std::vector<RunOrder>> jumpOf(const QJsonObject& json) {
+    const QString part = json[u"part"_s].toString();
+    const bool namesItem = json.contains(u"item"_s);
+    const int item = json[u"item"_s].toInt();
+    if (!namesItem && part.isEmpty())
+        return failure(Said::tr("say \"item\" (1 is the first) or \"part\" (such as C or V2)"));
+    std::vector<RunOrder> orders;
+    if (part.isEmpty())
+        orders.emplace_back(order::LookAtItem{item});
+    else
+        orders.emplace_back(order::LookAtPart{part, namesItem ? std::optional(item) : std::nullopt});
+    if (json[u"take"_s].toBool())
+        orders.emplace_back(order::Take{});
+    return orders;
+}
+
+Result<std::vector<RunOrder>> coverOf(const QJsonObject& json) {
+    const QString to = json[u"to"_s].toString();
+    const auto curtain = curtainOf(to);
+    const QString output = json[u"output"_s].toString();
+    if (!curtain && !(to.isEmpty() && !output.isEmpty()))
+        return failure(Said::tr("\"to\" is one of open, plain, words off, house card, black"));
+    if (output.isEmpty())
+        return std::vector<RunOrder>{order::SetCurtain{*curtain}};
+    return std::vector<RunOrder>{order::SetOwnCurtain{output, curtain}};
+}
+
+/// What a line of JSON orders; nothing for one that only asks.
+Result<std::vector<RunOrder>> ordersOf(const QJsonObject& json) {
+    using Orders = std::vector<RunOrder>;
+    const QString what = json[u"do"_s].toString();
+    if (what == u"state" || what == u"follow")
+        return Orders{};
+    if (what == u"take")
+        return Orders{order::Take{}};
+    if (what == u"next")
+        return Orders{order::TakeFollowing{}};
+    if (what == u"back")
+        return Orders{order::TakeBefore{}};
+    if (what == u"undo")
+        return Orders{order::UndoTake{}};
+    if (what == u"jump")
+        return jumpOf(json);
+    if (what == u"curtain")
+        return coverOf(json);
+    if (what == u"call-out") {
+        const QString text = json[u"text"_s].toString();
+        return text.isEmpty() ? Orders{order::EndCallOut{}} : Orders{order::CallOut{text, {}}};
+    }
+    return failure(
+        Said::tr("\"do\" is one of state, follow, take, next, back, undo, jump, curtain, call-out"));
+}
+
+QJsonObject toJson(const RunPlace& place) {
+    QJsonObject json{{u"title"_s, place.title}, {u"step"_s, place.step}, {u"steps"_s, place.steps}};
+    if (place.item > 0)
+        json.insert(u"item"_s, place.item); // none = unplanned
+    if (!place.part.isEmpty())
+        json.insert(u"part"_s, place.part);
+    return json;
+}
+
+QJsonObject toJson(const RunFacts& facts) {
+    QJsonObject json{
+        {u"service"_s, facts.service}, {u"items"_s, facts.items}, {u"curtain"_s, wordOf(facts.curtain)}};
+    if (facts.onScreen)
+        json.insert(u"onScreen"_s, toJson(*facts.onScreen));
+    if (!facts.onScreenFrom.isEmpty())
+        json.insert(u"onScreenFrom"_s, facts.onScreenFrom);
+    if (facts.next)
+        json.insert(u"next"_s, toJson(*facts.next));
+    QJsonObject outputs;
+    for (const OutputFacts& output : facts.outputs)
+        outputs.insert(output.name,
+                       QJsonObject{{u"curtain"_s, wordOf(output.curtain)}, {u"frozen"_s, output.isFrozen}});
+    json.insert(u"outputs"_s, outputs);
+    if (!facts.callOut.isEmpty())
+        json.insert(u"callOut"_s, facts.callOut);
+    if (facts.secondsBehind)
+        json.insert(u"secondsBehind"_s, *facts.secondsBehind);
+    if (facts.likelyEnd.isValid())
+        json.insert(u"likelyEnd"_s, facts.likelyEnd.toString(u"HH:mm"_s));
+    return json;
+}
+
+QByteArray lineOf(const QJsonObject& json) {
+    return QJsonDocument(json).toJson(QJsonDocument::Compact) + '\n';
 }
 
 } // namespace
@@ -62,6 +138,7 @@ QString runSocketPath(const QString& sessionFolder) {
 RunSocket::RunSocket(Session& session, QObject* parent) : QObject(parent), m_session(session) {
     m_server.setSocketOptions(QLocalServer::UserAccessOption);
     connect(&m_server, &QLocalServer::newConnection, this, &RunSocket::newConnection);
+    connect(&m_session.watch(), &RunWatch::changed, this, &RunSocket::tell);
 }
 
 Result<void> RunSocket::listen(const QString& path) {
@@ -75,7 +152,10 @@ Result<void> RunSocket::listen(const QString& path) {
 
 void RunSocket::newConnection() {
     while (QLocalSocket* socket = m_server.nextPendingConnection()) {
-        connect(socket, &QLocalSocket::disconnected, socket, &QObject::deleteLater);
+        connect(socket, &QLocalSocket::disconnected, this, [this, socket] {
+            m_following.remove(socket);
+            socket->deleteLater();
+        });
         socket->setReadBufferSize(kMostWaiting); // whoever sends more waits
         auto* rest = new QTimer(socket);
         rest->setSingleShot(true);
@@ -104,9 +184,12 @@ bool RunSocket::read(QLocalSocket* socket) {
         }
         const QJsonDocument line = QJsonDocument::fromJson(bytes);
         const QJsonObject answer =
-            line.isObject() ? obey(line.object())
-                            : QJsonObject{{u"ok"_s, false}, {u"problem"_s, u"this is no JSON object"_s}};
-        socket->write(QJsonDocument(answer).toJson(QJsonDocument::Compact) + '\n');
+            line.isObject()
+                ? obey(line.object())
+                : QJsonObject{{u"ok"_s, false}, {u"problem"_s, Said::tr("this is no JSON object")}};
+        if (line[u"do"_s].toString() == u"follow")
+            m_following.insert(socket);
+        socket->write(lineOf(answer));
     }
     const bool hasMore = socket->canReadLine();
     if (!hasMore && socket->bytesAvailable() > kLongestOrder)
@@ -115,142 +198,27 @@ bool RunSocket::read(QLocalSocket* socket) {
 }
 
 QJsonObject RunSocket::obey(const QJsonObject& order) {
-    const QString problem = problemOf(order);
-    QJsonObject answer{{u"ok"_s, problem.isEmpty()}, {u"state"_s, state()}};
+    const auto orders = ordersOf(order);
+    QString problem = orders ? QString() : orders.error().what;
+    for (size_t i = 0; orders && problem.isEmpty() && i < orders->size(); ++i)
+        if (const auto done = m_session.orders().obey((*orders)[i]); !done)
+            problem = done.error().what;
+    QJsonObject answer{{u"ok"_s, problem.isEmpty()}, {u"state"_s, toJson(m_session.watch().facts())}};
     if (!problem.isEmpty())
         answer.insert(u"problem"_s, problem);
     return answer;
 }
 
-QString RunSocket::problemOf(const QJsonObject& order) {
-    RunController& run = m_session.run();
-    const QString what = order[u"do"_s].toString();
-    if (what == u"state")
-        return {};
-    if (what == u"take") {
-        run.take();
-        return {};
-    }
-    if (what == u"next") {
-        run.lookBack(); // what follows, wherever the operator is looking
-        run.take();
-        return {};
-    }
-    if (what == u"back") {
-        run.back();
-        return {};
-    }
-    if (what == u"undo") {
-        run.undoTake();
-        return {};
-    }
-    if (what == u"jump")
-        return jump(order);
-    if (what == u"curtain")
-        return cover(order);
-    if (what == u"call-out") {
-        const QString text = order[u"text"_s].toString();
-        if (text.isEmpty())
-            run.endCallOut();
+/// Whoever follows is told; who does not read what is told is no longer followed by it.
+void RunSocket::tell() {
+    const QByteArray line = lineOf({{u"state"_s, toJson(m_session.watch().facts())}});
+    const QList<QLocalSocket*> following = m_following.values(); // abort() takes one out
+    for (QLocalSocket* socket : following) {
+        if (socket->bytesToWrite() > kMostWaiting)
+            socket->abort();
         else
-            run.callOut(text, {});
-        return {};
+            socket->write(line);
     }
-    return u"\"do\" is one of state, take, next, back, undo, jump, curtain, call-out"_s;
-}
-
-/// Looks at an item by its number, or at a part of the one that is meant; takes it when that is said, too.
-QString RunSocket::jump(const QJsonObject& order) {
-    RunController& run = m_session.run();
-    const SlideBook& plan = m_session.book();
-    const int item = order[u"item"_s].toInt();
-    const QString part = order[u"part"_s].toString();
-    RunState looked = run.state();
-    if (order.contains(u"item"_s)) {
-        if (item < 1 || item > plan.itemCount())
-            return u"there is no item %1"_s.arg(item);
-        looked = lookedAtItem(looked, plan, item - 1);
-    } else if (part.isEmpty()) {
-        return u"say \"item\" (1 to %1) or \"part\" (such as C or V2)"_s.arg(plan.itemCount());
-    }
-    const int digits = part.mid(1).toInt();
-    const auto number = digits > 0 ? std::optional(digits) : std::nullopt;
-    if (!part.isEmpty() && !hasPart(looked, plan, part)) // nothing is done by halves
-        return u"there is no part \"%1\" here"_s.arg(part);
-    if (order.contains(u"item"_s))
-        run.lookAtItem(item - 1);
-    if (!part.isEmpty())
-        run.lookAtPart(part.front(), number);
-    if (order[u"take"_s].toBool())
-        run.take();
-    return {};
-}
-
-QString RunSocket::cover(const QJsonObject& order) {
-    const QString to = order[u"to"_s].toString();
-    const auto curtain = curtainOf(to);
-    const QString output = order[u"output"_s].toString();
-    if (!curtain && !(to.isEmpty() && !output.isEmpty()))
-        return u"\"to\" is one of open, plain, words off, house card, black"_s;
-    if (output.isEmpty()) {
-        m_session.run().setCurtain(*curtain);
-        return {};
-    }
-    for (const Output& each : m_session.outputs().all())
-        if (each.name == output) {
-            m_session.run().setOwnCurtain(output, curtain);
-            return {};
-        }
-    return u"there is no output \"%1\""_s.arg(output);
-}
-
-QJsonObject RunSocket::placeOf(const std::optional<Cue>& cue) const {
-    const SlideBook& plan = m_session.book();
-    const ItemSlides* slides = cue ? plan.slidesOf(cue->item) : nullptr;
-    if (!slides)
-        return {};
-    const Item* item = m_session.document().service().item(cue->item);
-    if (!item)
-        item = plan.unplannedItem(cue->item);
-    const int at = plan.indexOf(cue->item);
-    const int step = slides->stepAt(cue->position);
-    const size_t part = size_t(slides->steps[size_t(step)].part);
-    QJsonObject json{{u"title"_s, item ? item->title() : QString()},
-                     {u"step"_s, step + 1},
-                     {u"steps"_s, int(slides->steps.size())}};
-    if (at >= 0)
-        json.insert(u"item"_s, at + 1); // none = unplanned
-    if (part < slides->content.parts.size())
-        json.insert(u"part"_s, slides->content.parts[part].label);
-    return json;
-}
-
-QJsonObject RunSocket::state() const {
-    const RunState& state = m_session.run().state();
-    const Service& service = m_session.document().service();
-    QJsonObject json{{u"service"_s, service.title},
-                     {u"items"_s, m_session.book().itemCount()},
-                     {u"curtain"_s, wordOf(state.covers.curtain)}};
-    if (const QJsonObject place = placeOf(m_session.onScreen().cue()); !place.isEmpty())
-        json.insert(u"onScreen"_s, place);
-    if (const QString other = m_session.onScreen().otherService(); !other.isEmpty())
-        json.insert(u"onScreenFrom"_s, other);
-    if (const QJsonObject place = placeOf(state.next); !place.isEmpty())
-        json.insert(u"next"_s, place);
-    QJsonObject outputs;
-    for (const Output& output : m_session.outputs().all())
-        outputs.insert(output.name, QJsonObject{{u"curtain"_s, wordOf(state.covers.on(output.name))},
-                                                {u"frozen"_s, state.frozen.contains(output.name)}});
-    json.insert(u"outputs"_s, outputs);
-    if (state.covers.callOut)
-        json.insert(u"callOut"_s, state.covers.callOut->text);
-    const RunTiming timing =
-        timingOf(service, m_session.run().moment(), plannedLengths(m_session.document()));
-    if (timing.behind)
-        json.insert(u"secondsBehind"_s, *timing.behind);
-    if (timing.likelyEnd.isValid())
-        json.insert(u"likelyEnd"_s, timing.likelyEnd.toString(u"HH:mm"_s));
-    return json;
 }
 
 } // namespace mivanta

@@ -3,6 +3,7 @@
 #include "session/Session.h"
 #include <QJsonObject>
 #include <QLocalServer>
+#include <QSet>
 
 class QLocalSocket;
 
@@ -18,18 +19,15 @@ public:
     [[nodiscard]] Result<void> listen(const QString& path);
     /// What one order is answered with.
     [[nodiscard]] QJsonObject obey(const QJsonObject& order);
-    [[nodiscard]] QJsonObject state() const;
 
 private:
     void newConnection();
     bool read(QLocalSocket* socket);
-    [[nodiscard]] QString problemOf(const QJsonObject& order); ///< does it; empty = done
-    [[nodiscard]] QString jump(const QJsonObject& order);
-    [[nodiscard]] QString cover(const QJsonObject& order);
-    [[nodiscard]] QJsonObject placeOf(const std::optional<Cue>& cue) const;
+    void tell();
 
     Session& m_session;
-    QLocalServer m_server;
+    QSet<QLocalSocket*> m_following; ///< they are told when the state changes
+    QLocalServer m_server;           ///< its sockets take themselves out when they end
 };
 
 /// Where it listens, for a session folder.

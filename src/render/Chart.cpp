@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "render/Chart.h"
+#include "core/base/Said.h"
 #include "core/run/Slides.h"
 #include "core/song/Chords.h"
 #include "core/song/Emphasis.h"
@@ -80,9 +81,10 @@ private:
         block.rows.push_back(textRow(m_song.title, pointFont({}, 700, m_options.size * 1.7)));
         QStringList facts{m_song.authorNames().join(u", "_s)};
         if (m_options.chords) {
-            facts << (keyOf(m_song).isEmpty() ? QString() : u"Key "_s + keyOf(m_song))
-                  << (m_song.capo > 0 ? u"Capo %1"_s.arg(m_song.capo) : QString())
-                  << (m_song.tempo > 0 ? u"%1 bpm"_s.arg(m_song.tempo) : QString()) << m_song.timeSignature;
+            facts << (keyOf(m_song).isEmpty() ? QString() : Said::tr("Key %1").arg(keyOf(m_song)))
+                  << (m_song.capo > 0 ? Said::tr("Capo %1").arg(m_song.capo) : QString())
+                  << (m_song.tempo > 0 ? Said::tr("%1 bpm").arg(m_song.tempo) : QString())
+                  << m_song.timeSignature;
         }
         facts.removeAll(QString());
         const QFont small = pointFont({}, 400, m_options.size * 0.9);
@@ -108,7 +110,8 @@ private:
 
     ChartBlock blockOf(const Part& part) const {
         ChartBlock block;
-        block.rows.push_back(textRow(part.label() + (part.bandOnly ? u" (band only)"_s : QString()), m_bold));
+        block.rows.push_back(
+            textRow(part.bandOnly ? Said::tr("%1 (band only)").arg(part.label()) : part.label(), m_bold));
         if (!part.comment.isEmpty() && m_options.chords)
             block.rows.push_back(commentRow(part.comment));
         for (const Line& line : part.lines) {
@@ -272,20 +275,20 @@ Result<void> writeChartPdf(QIODevice& device, const std::vector<Song>& songs, co
     QByteArray bytes;
     QBuffer buffer(&bytes);
     if (!buffer.open(QIODevice::WriteOnly))
-        return failure(u"the PDF could not be made"_s);
+        return failure(Said::tr("the PDF could not be made"));
     {
         QPdfWriter writer(&buffer);
         writer.setCreator(u"Mivanta"_s);
-        writer.setTitle(songs.size() == 1 ? songs.front().title : u"Songs"_s);
+        writer.setTitle(songs.size() == 1 ? songs.front().title : Said::tr("Songs"));
         writer.setPageSize(QPageSize(options.page, QPageSize::Point));
         writer.setPageMargins(QMarginsF(0, 0, 0, 0));
         writer.setResolution(720);
         if (!paintCharts(writer, 10, songs, options))
-            return failure(u"the PDF could not be made"_s);
+            return failure(Said::tr("the PDF could not be made"));
     }
     if (device.write(bytes) != bytes.size())
-        return failure(u"the PDF could not be written: "_s + device.errorString(), {},
-                       u"Check the free space."_s);
+        return failure(Said::tr("the PDF could not be written: %1").arg(device.errorString()), {},
+                       Said::tr("Check the free space."));
     return {};
 }
 

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "render/FontFiles.h"
+#include "core/base/Said.h"
 #include <QFile>
 #include <QRawFont>
 #include <QSet>
@@ -41,7 +42,7 @@ QString refusalOf(const QString& path) {
     const QByteArray table = font.fontTable("OS/2");
     constexpr qsizetype kTypeAt = 8; // two bytes, the higher first
     if (table.size() < kTypeAt + 2)
-        return QStringLiteral("it does not say whether it may be carried along");
+        return Said::tr("it does not say whether it may be carried along");
     return embeddingRefusal(unsigned(quint8(table[kTypeAt])) << 8 | quint8(table[kTypeAt + 1]));
 }
 
@@ -53,13 +54,13 @@ QString embeddingRefusal(unsigned fsType) {
     constexpr unsigned kEditable = 0x0008;
     constexpr unsigned kBitmapsOnly = 0x0200;
     if (fsType & kBitmapsOnly)
-        return QStringLiteral("its licence lets only pictures of its letters be carried along");
+        return Said::tr("its licence lets only pictures of its letters be carried along");
     if (fsType & kEditable) // the least restrictive of several holds
         return {};
     if (fsType & kPreview)
-        return QStringLiteral("its licence lets it be carried along for printing only");
+        return Said::tr("its licence lets it be carried along for printing only");
     if (fsType & kRestricted)
-        return QStringLiteral("its licence forbids to carry it along");
+        return Said::tr("its licence forbids to carry it along");
     return {};
 }
 

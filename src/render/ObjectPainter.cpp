@@ -1,5 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "render/ObjectPainter.h"
+#include "core/base/Cases.h"
+#include "core/base/Said.h"
 #include "core/theme/StageField.h"
 #include "render/Fonts.h"
 #include "render/Letters.h"
@@ -14,23 +16,24 @@ namespace {
 constexpr int kSmallest = 6; // px, that letters shrink to
 constexpr int kPreviewSeconds = 300;
 constexpr int kPreviewElapsed = 128;
+const QTime kPreviewTime(10, 30);
 
 /// Letters in the largest size up to the object's that fits its box.
-void paintText(QPainter& painter, const SlideObject& object, const QString& text, const QRectF& box,
+void paintText(QPainter& painter, const ObjectLetters& letters, const QString& text, const QRectF& box,
                double lookScale) {
     if (text.isEmpty())
         return;
-    const int side = object.align == HorizontalAlign::Left    ? Qt::AlignLeft
-                     : object.align == HorizontalAlign::Right ? Qt::AlignRight
-                                                              : Qt::AlignHCenter;
+    const int side = letters.align == HorizontalAlign::Left    ? Qt::AlignLeft
+                     : letters.align == HorizontalAlign::Right ? Qt::AlignRight
+                                                               : Qt::AlignHCenter;
     const int flags = side | Qt::AlignVCenter | Qt::TextWordWrap;
     const auto fits = [&](int size) {
-        const QFontMetricsF metrics(slideFont({}, object.weight, size));
+        const QFontMetricsF metrics(slideFont({}, letters.weight, size));
         const QRectF bounds = metrics.boundingRect(QRectF(0, 0, box.width(), 1e6), flags, text);
         return bounds.width() <= box.width() && bounds.height() <= box.height();
     };
     int size = kSmallest;
-    for (int low = kSmallest, high = std::max(kSmallest, int(std::lround(object.size * lookScale)));
+    for (int low = kSmallest, high = std::max(kSmallest, int(std::lround(letters.size * lookScale)));
          low <= high;) {
         const int middle = (low + high) / 2;
         if (fits(middle)) {
@@ -40,29 +43,26 @@ void paintText(QPainter& painter, const SlideObject& object, const QString& text
             high = middle - 1;
         }
     }
-    painter.setFont(slideFont({}, object.weight, size));
-    painter.setPen(toColor(object.colour));
+    painter.setFont(slideFont({}, letters.weight, size));
+    painter.setPen(toColor(letters.colour));
     painter.drawText(box, flags, text);
 }
 
-void paintShape(QPainter& painter, const SlideObject& object, const QRectF& box, double lookScale) {
-    const double width = object.edgeWidth * lookScale;
-    const bool hasEdge = width > 0 && object.edgeColour.alpha > 0;
-    painter.setPen(hasEdge ? QPen(toColor(object.edgeColour), width) : QPen(Qt::NoPen));
-    painter.setBrush(toColor(object.colour));
+/// Room inside a shape's edge, with the painter set to draw both.
+QRectF insideEdge(QPainter& painter, const ObjectEdge& edge, const Colour& fill, const QRectF& box,
+                  double lookScale) {
+    const double width = edge.width * lookScale;
+    const bool hasEdge = width > 0 && edge.colour.alpha > 0;
+    painter.setPen(hasEdge ? QPen(toColor(edge.colour), width) : QPen(Qt::NoPen));
+    painter.setBrush(toColor(fill));
     const double inset = hasEdge ? width / 2 : 0; // the edge stays inside the box
-    const QRectF inside = box.adjusted(inset, inset, -inset, -inset);
-    const double roundness = object.roundness * lookScale;
-    if (object.kind == ObjectKind::Ellipse)
-        painter.drawEllipse(inside);
-    else
-        painter.drawRoundedRect(inside, roundness, roundness);
+    return box.adjusted(inset, inset, -inset, -inset);
 }
 
-void paintPicture(QPainter& painter, const SlideObject& object, const QRectF& box,
+void paintPicture(QPainter& painter, const PictureObject& object, const QRectF& box,
                   const RenderSources& sources) {
     const QSize wanted = painter.deviceTransform().mapRect(box).size().toSize();
-    const QImage picture = sources.pictureNamed(object.picture, wanted);
+    const QImage picture = sources.pictureNamed(object.name, wanted);
     if (picture.isNull())
         return;
     const QSizeF size = QSizeF(picture.size()).scaled(box.size(), Qt::KeepAspectRatio);
@@ -70,13 +70,13 @@ void paintPicture(QPainter& painter, const SlideObject& object, const QRectF& bo
     painter.drawImage(QRectF(box.center() - QPointF(size.width(), size.height()) / 2, size), picture);
 }
 
-void paintScreenFrame(QPainter& painter, const SlideObject& object, const QRectF& box, double lookScale) {
+void paintScreenFrame(QPainter& painter, const QRectF& box, double lookScale) {
     painter.fillRect(box, QColor(23, 34, 40));
     painter.setPen(QPen(QColor(92, 196, 184), std::max(1.0, 3 * lookScale), Qt::DashLine));
     painter.drawRect(box);
-    SlideObject label = object;
+    ObjectLetters label;
     label.colour = {232, 226, 212, 255};
-    paintText(painter, label, QStringLiteral("What the hall shows"), box.adjusted(8, 8, -8, -8), lookScale);
+    paintText(painter, label, Said::tr("What the hall shows"), box.adjusted(8, 8, -8, -8), lookScale);
 }
 
 /// "2:08", "1:02:08".
@@ -89,20 +89,31 @@ QString durationFigures(int seconds) {
 
 } // namespace
 
-QString liveText(const SlideObject& object, const QDateTime& now) {
-    const QTime time = now.isValid() ? now.time() : QTime(10, 30);
-    if (object.kind == ObjectKind::Clock)
-        return time.toString(object.text.isEmpty() ? QStringLiteral("HH:mm") : object.text);
-    if (object.kind == ObjectKind::Stopwatch)
-        return durationFigures(now.isValid() ? secondsSince(object, time).value_or(0) : kPreviewElapsed);
-    if (!now.isValid() && object.text.isEmpty())
+namespace {
+
+QString textOf(const CountdownObject& countdown, const QDateTime& now) {
+    if (!now.isValid() && !countdown.ends && !countdown.seconds)
         return durationFigures(kPreviewSeconds);
-    int left = secondsLeft(object, time).value_or(0);
-    if (!now.isValid() && left == 0 && secondsLeft(object, time))
+    const auto known = secondsLeft(countdown, now.isValid() ? now.time() : kPreviewTime);
+    int left = known.value_or(0);
+    if (!now.isValid() && left == 0 && known)
         left = kPreviewSeconds; // a preview of one that would be over shows its figures, too
-    if (left <= 0)
-        return {};
-    return durationFigures(left);
+    return left <= 0 ? QString() : durationFigures(left);
+}
+
+} // namespace
+
+QString liveText(const SlideObject& object, const QDateTime& now) {
+    const QTime time = now.isValid() ? now.time() : kPreviewTime;
+    return std::visit(Cases{[&](const ClockObject& clock) { return time.toString(clock.format); },
+                            [&](const StopwatchObject& stopwatch) {
+                                return durationFigures(now.isValid()
+                                                           ? secondsSince(stopwatch, time).value_or(0)
+                                                           : kPreviewElapsed);
+                            },
+                            [&](const CountdownObject& countdown) { return textOf(countdown, now); },
+                            [](const auto&) { return QString(); }},
+                      object.what);
 }
 
 void paintObject(QPainter& painter, const SlideObject& object, QSize size, double lookScale,
@@ -115,35 +126,35 @@ void paintObject(QPainter& painter, const SlideObject& object, QSize size, doubl
     painter.translate(box.center());
     painter.rotate(object.rotation);
     box.moveCenter({0, 0});
-    switch (object.kind) {
-    case ObjectKind::Picture:
-        paintPicture(painter, object, box, sources);
-        return;
-    case ObjectKind::Text:
-        paintText(painter, object, object.text, box, lookScale);
-        return;
-    case ObjectKind::Field: // a preview: what runs has texts in its place
-        if (const StageField* field = stageFieldOf(object.text))
-            paintText(painter, object, QString::fromUtf8(field->sample), box, lookScale);
-        return;
-    case ObjectKind::Clock:
-    case ObjectKind::Countdown:
-    case ObjectKind::Stopwatch:
-        paintText(painter, object, liveText(object, sources.now), box, lookScale);
-        return;
-    case ObjectKind::Screen: // a preview, too
-        paintScreenFrame(painter, object, box, lookScale);
-        return;
-    case ObjectKind::Line:
-        painter.setPen(QPen(toColor(object.colour), std::max(1.0, object.edgeWidth * lookScale),
-                            Qt::SolidLine, Qt::RoundCap));
-        painter.drawLine(QPointF(box.left(), 0), QPointF(box.right(), 0));
-        return;
-    case ObjectKind::Rectangle:
-    case ObjectKind::Ellipse:
-        paintShape(painter, object, box, lookScale);
-        return;
-    }
+    const auto write = [&](const ObjectLetters& letters, const QString& text) {
+        paintText(painter, letters, text, box, lookScale);
+    };
+    const auto writeTime = [&](const auto& what) { write(what.letters, liveText(object, sources.now)); };
+    std::visit(
+        Cases{[&](const PictureObject& picture) { paintPicture(painter, picture, box, sources); },
+              [&](const TextObject& text) { write(text.letters, text.text); },
+              [&](const FieldObject& field) { // a preview: what runs has texts in its place
+                  if (const StageField* known = stageFieldOf(field.key))
+                      write(field.letters, known->sampleText());
+              },
+              [&](const ClockObject& clock) { writeTime(clock); },
+              [&](const CountdownObject& countdown) { writeTime(countdown); },
+              [&](const StopwatchObject& stopwatch) { writeTime(stopwatch); },
+              [&](const ScreenObject&) { paintScreenFrame(painter, box, lookScale); }, // a preview, too
+              [&](const LineObject& line) {
+                  painter.setPen(QPen(toColor(line.colour), std::max(1.0, line.width * lookScale),
+                                      Qt::SolidLine, Qt::RoundCap));
+                  painter.drawLine(QPointF(box.left(), 0), QPointF(box.right(), 0));
+              },
+              [&](const RectangleObject& rectangle) {
+                  const QRectF inside = insideEdge(painter, rectangle.edge, rectangle.fill, box, lookScale);
+                  const double roundness = rectangle.roundness * lookScale;
+                  painter.drawRoundedRect(inside, roundness, roundness);
+              },
+              [&](const EllipseObject& ellipse) {
+                  painter.drawEllipse(insideEdge(painter, ellipse.edge, ellipse.fill, box, lookScale));
+              }},
+        object.what);
 }
 
 } // namespace mivanta

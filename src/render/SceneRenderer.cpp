@@ -28,10 +28,10 @@ void scaleTo(QPainter& painter, const Scene& scene, QSize target) {
 }
 
 /// Of another output, in the object's box; a preview, that knows of none, has a frame in its place.
-void paintScreen(QPainter& painter, const Scene& scene, const SlideObject& object,
+void paintScreen(QPainter& painter, const Scene& scene, const SlideObject& object, const ScreenObject& screen,
                  const RenderSources& sources) {
     const auto shown = std::find_if(scene.elsewhere.begin(), scene.elsewhere.end(),
-                                    [&](const Scene& each) { return each.output == object.text; });
+                                    [&](const Scene& each) { return each.output == screen.output; });
     if (shown == scene.elsewhere.end()) {
         paintObject(painter, object, scene.size, scene.size.height() / kLookHeight, sources);
         return;
@@ -52,8 +52,8 @@ void paintScreen(QPainter& painter, const Scene& scene, const SlideObject& objec
 
 void paintOne(QPainter& painter, const Scene& scene, const SlideObject& object,
               const RenderSources& sources) {
-    if (object.kind == ObjectKind::Screen)
-        paintScreen(painter, scene, object, sources);
+    if (const auto* screen = std::get_if<ScreenObject>(&object.what))
+        paintScreen(painter, scene, object, *screen, sources);
     else
         paintObject(painter, object, scene.size, scene.size.height() / kLookHeight, sources);
 }
@@ -183,7 +183,7 @@ Scene behindOf(const Scene& scene) {
     for (const SlideObject& object : scene.look.objects)
         if (isBehind(scene, object)) {
             behind.look.objects.push_back(object);
-            if (object.kind == ObjectKind::Screen)
+            if (object.is<ScreenObject>())
                 behind.elsewhere = scene.elsewhere;
         }
     return behind;

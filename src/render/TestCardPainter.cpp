@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "render/TestCardPainter.h"
+#include "core/base/Said.h"
 #include "core/theme/Look.h"
 #include "render/Fonts.h"
 #include <array>
@@ -93,7 +94,7 @@ void paintTestCard(QPainter& painter, const Scene& scene) {
     write(name, 0.22, 0.2, 700, QColor(255, 178, 36));
     write(QStringLiteral("%1 \u00d7 %2").arg(scene.size.width()).arg(scene.size.height()), 0.43, 0.09, 400,
           Qt::white);
-    write(QStringLiteral("\u2191 up"), 0.09, 0.07, 400, Qt::white);
+    write(Said::tr("\u2191 up"), 0.09, 0.07, 400, Qt::white);
 }
 
 } // namespace mivanta

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "sending/OrderSheets.h"
+#include "core/base/Said.h"
 #include "core/timing/Timetable.h"
 #include "formats/Csv.h"
 #include "render/SceneRenderer.h"
@@ -56,7 +57,7 @@ std::vector<SheetLine> linesOf(const Service& service) {
         if (row.begins.isValid() && item.isRun())
             line.time = row.begins.time().toString(u"HH:mm"_s);
         if (row.seconds > 0)
-            line.length = (row.isGuessed ? u"about "_s : QString()) + durationText(row.seconds);
+            line.length = lengthText(row);
         line.leader = item.plan.leader;
         line.note = item.plan.note;
         if (const Song* song = item.song(); song && !song->key.isEmpty())
@@ -67,21 +68,22 @@ std::vector<SheetLine> linesOf(const Service& service) {
 }
 
 QString titleOf(const Service& service) {
-    return service.title.isEmpty() ? u"Service"_s : service.title;
+    return service.title.isEmpty() ? Said::tr("Service") : service.title;
 }
 
 QString whenAndWhere(const Service& service) {
     QStringList facts{service.place};
     if (service.start.isValid())
-        facts << QLocale().toString(service.start, u"dddd d MMMM yyyy, HH:mm"_s);
+        facts << QLocale().toString(service.start, Said::tr("dddd d MMMM yyyy, HH:mm", "date format"));
     facts.removeAll(QString());
     return facts.join(u" \u00b7 "_s);
 }
 
 QString endText(const Service& service) {
     const QDateTime ends = timetableOf(service).ends;
-    return ends.isValid() && !service.items.empty() ? u"ends about "_s + ends.time().toString(u"HH:mm"_s)
-                                                    : QString();
+    return ends.isValid() && !service.items.empty()
+               ? Said::tr("ends about %1").arg(ends.time().toString(u"HH:mm"_s))
+               : QString();
 }
 
 QString page(const QString& title, const QString& body) {
@@ -98,7 +100,7 @@ QString row(const SheetLine& line) {
     QString title =
         line.isNote ? u"<i>%1</i>"_s.arg(escaped(line.title)) : u"<b>%1</b>"_s.arg(escaped(line.title));
     if (line.isSkipped)
-        title = u"<s>%1</s> not today"_s.arg(title);
+        title = u"<s>%1</s> %2"_s.arg(title, escaped(Said::tr("not today")));
     QStringList facts{line.isNote ? QString() : line.kind, line.note};
     facts.removeAll(QString());
     if (!facts.isEmpty())
@@ -142,7 +144,7 @@ QString orderText(const Service& service) {
             continue;
         }
         QStringList facts{line.kind, line.leader, line.length, line.note,
-                          line.isSkipped ? u"not today"_s : QString()};
+                          line.isSkipped ? Said::tr("not today") : QString()};
         if (line.isNote)
             facts = {};
         facts.removeAll(QString());
@@ -156,8 +158,8 @@ QString orderText(const Service& service) {
 QByteArray orderCsv(const Service& service) {
     QString csv = csvRow({u"time"_s, u"length"_s, u"title"_s, u"kind"_s, u"leader"_s, u"note"_s, u"today"_s});
     for (const SheetLine& line : linesOf(service))
-        csv += csvRow({line.time, line.length, line.title, line.isHeading ? u"Heading"_s : line.kind,
-                       line.leader, line.note, line.isSkipped ? u"no"_s : u"yes"_s});
+        csv += csvRow({line.time, line.length, line.title, line.isHeading ? Said::tr("Heading") : line.kind,
+                       line.leader, line.note, line.isSkipped ? Said::tr("no") : Said::tr("yes")});
     return csv.toUtf8();
 }
 
@@ -249,7 +251,7 @@ Result<void> writeSlidesPdf(QIODevice& device, const std::vector<SlideOnPaper>& 
     QPdfWriter writer(&device);
     setUp(writer);
     if (!paintSlides(writer, slides, perPage, sources))
-        return failure(u"the PDF could not be made"_s, {}, u"Check the free space."_s);
+        return failure(Said::tr("the PDF could not be made"), {}, Said::tr("Check the free space."));
     return {};
 }
 

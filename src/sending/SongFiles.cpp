@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "sending/SongFiles.h"
+#include "core/base/Said.h"
 #include "formats/SongCsv.h"
 #include "formats/SongWriter.h"
 #include <QBuffer>
@@ -40,7 +41,7 @@ QString fileNameOf(const QString& title) {
 Result<QByteArray> pdfOf(const std::vector<Song>& songs, const ChartOptions& options) {
     QBuffer buffer;
     if (!buffer.open(QIODevice::WriteOnly))
-        return failure(u"the PDF could not be made"_s);
+        return failure(Said::tr("the PDF could not be made"));
     if (auto done = writeChartPdf(buffer, songs, options); !done)
         return tl::unexpected(done.error());
     return buffer.data();
@@ -57,8 +58,8 @@ Result<QByteArray> bytesOf(const Song& song, SongFormat format, const ChartOptio
 Result<void> write(const QString& path, const QByteArray& bytes) {
     QSaveFile file(path);
     if (!file.open(QIODevice::WriteOnly) || file.write(bytes) != bytes.size() || !file.commit())
-        return failure(u"the file could not be written: "_s + file.errorString(), path,
-                       u"Check the free space and that you may write there."_s);
+        return failure(Said::tr("the file could not be written: %1").arg(file.errorString()), path,
+                       Said::tr("Check the free space and that you may write there."));
     return {};
 }
 
@@ -90,7 +91,7 @@ Result<QStringList> writeSongFiles(const NextSong& next, SongFormat format, cons
                                    ChartOptions sheets) {
     sheets.chords = format == SongFormat::Charts;
     if (!QDir().mkpath(folder))
-        return failure(u"the folder could not be made"_s, folder, u"Choose another place."_s);
+        return failure(Said::tr("the folder could not be made"), folder, Said::tr("Choose another place."));
     QStringList paths;
     if (format == SongFormat::Csv) {
         const auto songs = allOf(next);

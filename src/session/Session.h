@@ -11,6 +11,8 @@
 #include "session/run/ItemSounds.h"
 #include "session/run/OnScreen.h"
 #include "session/run/RunOnly.h"
+#include "session/run/RunOrders.h"
+#include "session/run/RunWatch.h"
 #include "session/run/TakeLog.h"
 #include "session/service/Differences.h"
 #include "session/service/MissingFiles.h"
@@ -61,6 +63,8 @@ public:
     [[nodiscard]] Differences& differences() { return m_differences; }
     [[nodiscard]] SlideBook& book() { return m_book; }
     [[nodiscard]] RunController& run() { return m_run; }
+    [[nodiscard]] RunOrders& orders() { return m_orders; }
+    [[nodiscard]] RunWatch& watch() { return m_watch; }
     [[nodiscard]] OnScreen& onScreen() { return m_onScreen; }
     [[nodiscard]] AutoAdvance& advance() { return m_advance; }
     [[nodiscard]] ItemSounds& sounds() { return m_sounds; }
@@ -109,6 +113,8 @@ private:
     TakeLog m_takes{m_run, m_document, m_library};
     RunOnly m_runOnly;
     Outputs m_outputs;
+    RunOrders m_orders{m_run, m_book, m_outputs, m_advance, m_sounds};
+    RunWatch m_watch{m_run, m_book, m_document, m_onScreen, m_outputs};
     Supplies m_supplies;
     SecondWindow m_secondWindow;
     Battery m_battery;

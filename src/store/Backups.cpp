@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/Backups.h"
+#include "core/base/Said.h"
 #include "store/Database.h"
 #include "store/SafeFiles.h"
 #include <QCoreApplication>
@@ -64,8 +65,8 @@ std::optional<Backup> backupOf(const QFileInfo& file) {
 Result<void> makeFolder(const QString& folder) {
     if (QDir().mkpath(folder))
         return {};
-    return failure(u"the folder for backups could not be made"_s, folder,
-                   u"Check that you may write there."_s);
+    return failure(Said::tr("the folder for backups could not be made"), folder,
+                   Said::tr("Check that you may write there."));
 }
 
 /// Puts all that is written into the one file and makes sure that nobody else has it open. What is damaged
@@ -88,8 +89,8 @@ Result<void> copyWhole(const QString& from, const QString& to) {
         return {};
     const QString why = source.errorString();
     QFile::remove(to);
-    return failure(u"the backup could not be copied: "_s + why, from,
-                   u"Check the free space; nothing was changed."_s);
+    return failure(Said::tr("the backup could not be copied: %1").arg(why), from,
+                   Said::tr("Check the free space; nothing was changed."));
 }
 
 } // namespace
@@ -148,8 +149,9 @@ Result<void> checkIntegrity(Database& database) {
         !done)
         return done;
     if (problems != QStringList{u"ok"_s})
-        return failure(u"the library file is damaged: "_s + problems.join(u"; "_s), database.path(),
-                       u"It was left as it is. Bring a backup back on the Setup desk."_s);
+        return failure(Said::tr("the library file is damaged: %1").arg(problems.join(u"; "_s)),
+                       database.path(),
+                       Said::tr("It was left as it is. Bring a backup back on the Setup desk."));
     return {};
 }
 
@@ -165,7 +167,7 @@ Result<Backup> backUp(Database& database, const QString& libraryFolder, Backup::
     }
     if (!QFile::rename(unfinished, path)) {
         QFile::remove(unfinished);
-        return failure(u"the backup could not be written"_s, path, u"Check the free space."_s);
+        return failure(Said::tr("the backup could not be written"), path, Said::tr("Check the free space."));
     }
     syncFolder(backupFolder(libraryFolder));
     return *backupOf(QFileInfo(path));
@@ -201,7 +203,8 @@ Result<void> bringBack(const Backup& backup, const QString& libraryFolder) {
         if (!copy)
             return failed(copy.error());
         if (auto whole = checkIntegrity(**copy); !whole)
-            return failed({u"this backup is damaged, too"_s, backup.path, u"Choose another one."_s});
+            return failed(
+                {Said::tr("this backup is damaged, too"), backup.path, Said::tr("Choose another one.")});
     }
     if (auto made = makeFolder(backupFolder(libraryFolder)); !made)
         return failed(made.error());
@@ -221,12 +224,13 @@ Result<void> finishBringingBack(const QString& libraryFolder) {
     if (!marker.exists())
         return {};
     if (!marker.open(QIODevice::ReadOnly))
-        return failure(marker.errorString(), marker.fileName(), u"Check that you may read it."_s);
+        return failure(marker.errorString(), marker.fileName(), Said::tr("Check that you may read it."));
     const QString aside = QString::fromUtf8(marker.readAll());
     marker.close();
     if (!aside.startsWith(beginningOf(Backup::Kind::SetAside)) || aside.contains(u'/'))
-        return failure(u"a backup was being brought back, and what it says of that is damaged"_s,
-                       marker.fileName(), u"Remove this file, and look which library is the right one."_s);
+        return failure(Said::tr("a backup was being brought back, and what it says of that is damaged"),
+                       marker.fileName(),
+                       Said::tr("Remove this file, and look which library is the right one."));
     if (QFile::exists(fresh)) {
         for (const QString& part : {u"-wal"_s, u"-shm"_s, QString()}) // the library itself last
             if (QFile::exists(library + part))

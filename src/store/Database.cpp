@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/Database.h"
+#include "core/base/Said.h"
 #include <QElapsedTimer>
 #include <QLoggingCategory>
 #include <QScopeGuard>
@@ -30,23 +31,27 @@ Advice adviceFor(int code, const QString& text) {
     switch (code & 0xff) {
     case kBusy:
     case kLocked:
-        return {u"the library is in use by another program"_s, u"Close the other Mivanta and try again."_s};
+        return {Said::tr("the library is in use by another program"),
+                Said::tr("Close the other Mivanta and try again.")};
     case 8:
-        return {u"the library folder cannot be written to"_s,
-                u"Give yourself write permission, or choose another library folder."_s};
+        return {Said::tr("the library folder cannot be written to"),
+                Said::tr("Give yourself write permission, or choose another library folder.")};
     case 10:
-        return {u"the disk reported an error: "_s + text, u"Check the disk and its free space."_s};
+        return {Said::tr("the disk reported an error: %1").arg(text),
+                Said::tr("Check the disk and its free space.")};
     case 11:
     case 26:
-        return {u"the library file is damaged, or is no Mivanta library"_s,
-                u"It was left as it is. Bring a backup back on the Setup desk."_s};
+        return {Said::tr("the library file is damaged, or is no Mivanta library"),
+                Said::tr("It was left as it is. Bring a backup back on the Setup desk.")};
     case 13:
-        return {u"the disk is full"_s, u"Make room on the disk and try again; nothing was changed."_s};
+        return {Said::tr("the disk is full"),
+                Said::tr("Make room on the disk and try again; nothing was changed.")};
     case 14:
-        return {u"the library could not be opened: "_s + text,
-                u"Check that the folder exists and that you may write there."_s};
+        return {Said::tr("the library could not be opened: %1").arg(text),
+                Said::tr("Check that the folder exists and that you may write there.")};
     default:
-        return {u"the library reported an error: "_s + text, u"Try again; if it stays, restore a backup."_s};
+        return {Said::tr("the library reported an error: %1").arg(text),
+                Said::tr("Try again; if it stays, restore a backup.")};
     }
 }
 
@@ -161,7 +166,7 @@ Result<void> Database::transaction(const std::function<Result<void>()>& work) {
     if (done)
         return done;
     if (auto undone = change(inner ? u"ROLLBACK TO part"_s : u"ROLLBACK"_s); !undone) {
-        qCInfo(lcStore) << "already rolled back";
+        qCInfo(lcStore) << "already rolled back"; // for machines
         m_lost = true;
     } else if (inner) {
         static_cast<void>(change(u"RELEASE part"_s));

@@ -22,7 +22,8 @@ enum class ImportFinding {
 enum class ImportOutcome { Added, Changed, Unchanged, Refused, LeftOut };
 inline constexpr int kImportOutcomes = 5;
 /// "added", "left out", …
-[[nodiscard]] QString outcomeName(ImportOutcome outcome);
+[[nodiscard]] QString outcomeName(ImportOutcome outcome); ///< for people
+[[nodiscard]] QString outcomeKey(ImportOutcome outcome);  ///< for programs; never changes
 
 enum class ImportDecision {
     LeaveOut,

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/Journal.h"
+#include "core/base/Said.h"
 #include "formats/ServiceFile.h"
 #include "store/SafeFiles.h"
 #include <QDateTime>
@@ -32,9 +33,11 @@ Error Journal::putAside(const QString& why) const {
     for (int n = 1; aside.isEmpty() || QFile::exists(aside); ++n)
         aside = u"%1-%2-%3.json"_s.arg(m_path.chopped(5), stamp, QString::number(n));
     const bool isAside = QFile::rename(m_path, aside);
-    return {u"the work that was not saved last time cannot be read: "_s + why, isAside ? aside : m_path,
-            isAside ? u"It was put aside there, as it is. Open the service's file instead."_s
-                    : u"Put this file somewhere else before you go on, so that it is not written over."_s};
+    return {Said::tr("the work that was not saved last time cannot be read: %1").arg(why),
+            isAside ? aside : m_path,
+            isAside
+                ? Said::tr("It was put aside there, as it is. Open the service's file instead.")
+                : Said::tr("Put this file somewhere else before you go on, so that it is not written over.")};
 }
 
 Result<std::optional<JournalEntry>> Journal::read() const {

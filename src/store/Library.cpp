@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/Library.h"
 #include "core/base/Fold.h"
+#include "core/base/Said.h"
 #include "core/song/SongBounds.h"
 #include "formats/SongJson.h"
 #include "store/Backups.h"
@@ -31,8 +32,8 @@ Library::~Library() = default;
 
 Result<std::unique_ptr<Library>> Library::open(const QString& folder) {
     if (!QDir().mkpath(folder))
-        return failure(u"the library folder could not be made"_s, folder,
-                       u"Check that the place exists and that you may write there."_s);
+        return failure(Said::tr("the library folder could not be made"), folder,
+                       Said::tr("Check that the place exists and that you may write there."));
     if (auto finished = finishBringingBack(folder); !finished)
         return tl::unexpected(finished.error());
     auto database = Database::open(folder + u"/library.db"_s);
@@ -69,7 +70,8 @@ Result<SongId> Library::longestSong() {
     if (!longest)
         return tl::unexpected(longest.error());
     if (!*longest)
-        return failure(u"there is no song in the library yet"_s, {}, u"Bring some in, or write one."_s);
+        return failure(Said::tr("there is no song in the library yet"), {},
+                       Said::tr("Bring some in, or write one."));
     return **longest;
 }
 
@@ -142,7 +144,7 @@ Result<Song> Library::songBy(const QString& sql, const QVariantList& values) {
     if (!content)
         return tl::unexpected(content.error());
     if (!*content)
-        return failure(u"the song is not in the library any more"_s, m_database->path());
+        return failure(Said::tr("the song is not in the library any more"), m_database->path());
     return songFromJson(QJsonDocument::fromJson((*content)->toUtf8()).object(), m_database->path());
 }
 
@@ -257,16 +259,17 @@ Result<int> Library::takeBack(const std::vector<SongEdit>& edits) {
 
 Result<Song> Library::save(Song song) {
     if (const QString excess = excessOf(song); !excess.isEmpty()) // it could not be read again
-        return failure(u"\u201c%1\u201d has %2"_s.arg(song.title.left(60), excess), {},
-                       u"Part it into several songs."_s);
+        return failure(Said::tr("\u201c%1\u201d has %2").arg(song.title.left(60), excess), {},
+                       Said::tr("Part it into several songs."));
     auto done = m_database->transaction([&]() -> Result<void> {
         const auto stored = m_database->first(u"SELECT revision FROM song WHERE id = ?"_s, {song.id.text()},
                                               [](const Row& row) { return int(row.number(0)); });
         if (!stored)
             return tl::unexpected(stored.error());
         if (stored->value_or(0) != song.revision)
-            return failure(u"\"%1\" was changed in the library meanwhile"_s.arg(song.title),
-                           m_database->path(), u"Open it again and compare; nothing was overwritten."_s);
+            return failure(Said::tr("\"%1\" was changed in the library meanwhile").arg(song.title),
+                           m_database->path(),
+                           Said::tr("Open it again and compare; nothing was overwritten."));
         ++song.revision;
         return write(storedForm(song), {}, stored->has_value());
     });

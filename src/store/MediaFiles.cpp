@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/MediaFiles.h"
 #include "core/base/MediaName.h"
+#include "core/base/Said.h"
 #include "store/Database.h"
 #include "store/SafeFiles.h"
 #include <QCryptographicHash>
@@ -35,16 +36,16 @@ QString MediaFiles::pathOf(const QString& name) const {
 Result<StoredMedium> MediaFiles::bringIn(const QString& path) {
     QFile file(path);
     if (!file.open(QIODevice::ReadOnly))
-        return failure(file.errorString(), path, u"Choose another file."_s);
+        return failure(file.errorString(), path, Said::tr("Choose another file."));
     if (file.size() > kLargestFile)
-        return failure(u"the file is larger than 512 MB"_s, path, u"Make it smaller first."_s);
+        return failure(Said::tr("the file is larger than 512 MB"), path, Said::tr("Make it smaller first."));
     return bringIn(file.readAll(), QFileInfo(path).fileName());
 }
 
 Result<StoredMedium> MediaFiles::bringIn(const QByteArray& bytes, const QString& title) {
     if (!QDir().mkpath(m_folder))
-        return failure(u"the folder for media could not be made"_s, m_folder,
-                       u"Check that you may write there."_s);
+        return failure(Said::tr("the folder for media could not be made"), m_folder,
+                       Said::tr("Check that you may write there."));
     const StoredMedium medium{nameFor(bytes, title), title};
     // One that is there, and is not what it was, is written anew.
     const auto there = contentHash(pathOf(medium.name));

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/Migrations.h"
+#include "core/base/Said.h"
 #include "store/Backups.h"
 
 namespace mivanta {
@@ -220,6 +221,28 @@ const Migration& whatWasOnScreen() {
     return statements;
 }
 
+/// Kinds and names stood in subjects as they are shown; now a kind's key and the name that was given stand
+/// there, in whatever language the program speaks.
+const Migration& subjectsByKey() {
+    static const Migration statements = [] {
+        Migration all;
+        for (const QString& table : {u"take"_s, u"item_time"_s})
+            for (
+                const QString& change :
+                {u"'passage:' || substr(subject, 11) WHERE subject LIKE 'scripture:%'"_s,
+                 u"'pictures:' || substr(subject, instr(subject, ':') + 1) WHERE subject LIKE 'picture:%'"
+                 " OR subject GLOB '[0-9]* pictures:*'"_s,
+                 u"'countdown:' || substr(subject, 13) WHERE subject LIKE 'counts down:%'"_s,
+                 u"'countdown:' || substr(subject, 13) WHERE subject GLOB 'until [0-9][0-9]:[0-9][0-9]:*'"_s,
+                 u"'pause:' WHERE subject = 'pause:pause'"_s,
+                 u"'countdown:' WHERE subject = 'countdown:countdown'"_s,
+                 u"'pictures:' WHERE subject = 'pictures:picture' OR subject GLOB 'pictures:[0-9]* pictures'"_s})
+                all << u"UPDATE %1 SET subject = %2"_s.arg(table, change);
+        return all;
+    }();
+    return statements;
+}
+
 Result<int> versionOf(Database& database) {
     const auto version =
         database.first(u"PRAGMA user_version"_s, {}, [](const Row& row) { return int(row.number(0)); });
@@ -238,7 +261,8 @@ const std::vector<Migration>& libraryMigrations() {
                                                    scriptureAndTexts(),
                                                    themesAndPictures(),
                                                    soundsBesidePictures(),
-                                                   whatWasOnScreen()};
+                                                   whatWasOnScreen(),
+                                                   subjectsByKey()};
     return migrations;
 }
 
@@ -250,9 +274,9 @@ Result<void> migrate(Database& database, const std::vector<Migration>& migration
     const int latest = int(migrations.size());
     if (*version > latest)
         return failure(
-            u"the library was written by a newer Mivanta (version %1; this one knows up to %2)"_s.arg(
-                QString::number(*version), QString::number(latest)),
-            database.path(), u"Install the newer version on this computer. Nothing was changed."_s);
+            Said::tr("the library was written by a newer Mivanta (version %1; this one knows up to %2)")
+                .arg(QString::number(*version), QString::number(latest)),
+            database.path(), Said::tr("Install the newer version on this computer. Nothing was changed."));
     if (*version == latest)
         return {};
     if (*version > 0)

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/SafeFiles.h"
+#include "core/base/Said.h"
 #include <QCryptographicHash>
 #include <QFile>
 #include <QFileInfo>
@@ -36,9 +37,9 @@ bool syncFile(const QString& path) {
 
 Result<void> replaceFile(const QString& from, const QString& to) {
     if (std::rename(QFile::encodeName(from).constData(), QFile::encodeName(to).constData()) != 0)
-        return failure(u"the file could not be put in its place: "_s +
-                           QString::fromLocal8Bit(std::strerror(errno)),
-                       to, u"Check that you may write there."_s);
+        return failure(Said::tr("the file could not be put in its place: %1")
+                           .arg(QString::fromLocal8Bit(std::strerror(errno))),
+                       to, Said::tr("Check that you may write there."));
     syncFolder(QFileInfo(to).absolutePath());
     return {};
 }
@@ -47,8 +48,9 @@ Result<void> writeSafely(const QString& path, const QByteArray& bytes,
                          const std::function<Result<void>()>& beforeReplacing) {
     QSaveFile file(path);
     const auto failed = [&] {
-        return failure(u"the file could not be written: "_s + file.errorString(), path,
-                       u"Check the free space and that you may write there, or save under another name."_s);
+        return failure(
+            Said::tr("the file could not be written: %1").arg(file.errorString()), path,
+            Said::tr("Check the free space and that you may write there, or save under another name."));
     };
     if (!file.open(QIODevice::WriteOnly))
         return failed();
@@ -72,7 +74,7 @@ Result<QString> contentHash(const QString& path) {
     QFile file(path);
     QCryptographicHash hash(QCryptographicHash::Sha256);
     if (!file.open(QIODevice::ReadOnly) || !hash.addData(&file))
-        return failure(u"the file cannot be read: "_s + file.errorString(), path);
+        return failure(Said::tr("the file cannot be read: %1").arg(file.errorString()), path);
     return QString::fromLatin1(hash.result().toHex());
 }
 

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/Scripture.h"
 #include "core/base/Fold.h"
+#include "core/base/Said.h"
 #include "core/order/ServiceBounds.h"
 #include "formats/JsonNames.h"
 #include "formats/PassageJson.h"
@@ -17,7 +18,7 @@ namespace {
 constexpr int kProgressEvery = 500; // verses
 
 QString columns() {
-    return u"id, name, short_name, language, copyright, copyright_on, numbering"_s;
+    return u"id, name, short_name, language, copyright, copyright_on, numbering"_s; // for machines
 }
 
 Translation translationOf(const Row& row, int at = 0) {
@@ -81,7 +82,8 @@ Result<Translation> Scripture::one(const QString& condition, const QVariantList&
     if (!found)
         return tl::unexpected(found.error());
     if (!*found)
-        return failure(u"there is no such translation in the library"_s, {}, u"Bring one in first."_s);
+        return failure(Said::tr("there is no such translation in the library"), {},
+                       Said::tr("Bring one in first."));
     return **found;
 }
 
@@ -89,8 +91,8 @@ Result<Translation> Scripture::translation(const QString& code) {
     if (code.isEmpty()) {
         auto usual = one(u"1 ORDER BY is_usual DESC, row"_s, {});
         return usual ? usual
-                     : failure(u"there is no scripture in the library yet"_s, {},
-                               u"Bring a translation in first."_s);
+                     : failure(Said::tr("there is no scripture in the library yet"), {},
+                               Said::tr("Bring a translation in first."));
     }
     auto found = one(u"(short_name = ? COLLATE NOCASE OR name = ? COLLATE NOCASE)"_s, {code, code});
     if (found)
@@ -99,8 +101,9 @@ Result<Translation> Scripture::translation(const QString& code) {
     if (const auto all = translations())
         for (const TranslationSummary& t : *all)
             names << t.translation.shortName;
-    return failure(u"there is no translation \u201c%1\u201d"_s.arg(code), {},
-                   names.isEmpty() ? u"Bring one in first."_s : u"There are: %1."_s.arg(names.join(u", "_s)));
+    return failure(Said::tr("there is no translation \u201c%1\u201d").arg(code), {},
+                   names.isEmpty() ? Said::tr("Bring one in first.")
+                                   : Said::tr("There are: %1.").arg(names.join(u", "_s)));
 }
 
 /// What has a short name: also what lies in the bin keeps its own.
@@ -249,7 +252,7 @@ Result<void> Scripture::storeVerses(qint64 row, const ScriptureText& text,
         for (const Verse& verse : book.verses) {
             const int done = int(next - first);
             if (progress && done % kProgressEvery == 0 && !progress(done, total))
-                return failure(u"bringing in was stopped; nothing was changed"_s);
+                return failure(Said::tr("bringing in was stopped; nothing was changed"));
             const QJsonArray pieces = piecesToJson(verse);
             if (auto added = m_database.change(
                     u"INSERT INTO verse(row, translation, book, rank, chapter, number, last_number, words, "
@@ -275,17 +278,18 @@ Result<void> Scripture::storeVerses(qint64 row, const ScriptureText& text,
 
 Result<void> Scripture::setDetails(const Translation& t) {
     if (t.name.trimmed().isEmpty() || t.shortName.trimmed().isEmpty())
-        return failure(u"a translation needs a name and a short name"_s, {}, u"Fill in both."_s);
+        return failure(Said::tr("a translation needs a name and a short name"), {},
+                       Said::tr("Fill in both."));
     const auto holder = holderOf(t.shortName);
     if (!holder)
         return tl::unexpected(holder.error());
     if (*holder && !((*holder)->id == t.id))
         return failure(
             (*holder)->isInBin
-                ? u"\u201c%1\u201d, which is in the bin, has the short name %2"_s.arg((*holder)->name,
-                                                                                      t.shortName)
-                : u"\u201c%1\u201d has the short name %2 already"_s.arg((*holder)->name, t.shortName),
-            {}, u"Choose another short name."_s);
+                ? Said::tr("\u201c%1\u201d, which is in the bin, has the short name %2")
+                      .arg((*holder)->name, t.shortName)
+                : Said::tr("\u201c%1\u201d has the short name %2 already").arg((*holder)->name, t.shortName),
+            {}, Said::tr("Choose another short name."));
     return m_database.change(u"UPDATE translation SET name = ?, short_name = ?, language = ?, copyright = ?,"
                              " copyright_on = ?, numbering = ?, changed_at = ? WHERE id = ?"_s,
                              {t.name, t.shortName, t.language, t.copyright, nameOf(t.copyrightOn),
@@ -338,7 +342,8 @@ Result<Outline> Scripture::outline(const TranslationId& id) {
     if (!changedAt)
         return tl::unexpected(changedAt.error());
     if (!*changedAt)
-        return failure(u"this translation is not in the library any more"_s, {}, u"Choose another one."_s);
+        return failure(Said::tr("this translation is not in the library any more"), {},
+                       Said::tr("Choose another one."));
     if (const auto kept = m_outlines.constFind(id); kept != m_outlines.cend() && kept->first == **changedAt)
         return kept->second;
     const auto outline =
@@ -382,8 +387,8 @@ Result<PassageWords> Scripture::words(const TranslationId& id, const Reference& 
         words.verses.insert(words.verses.end(), wanted.begin(), wanted.end());
     }
     if (words.verses.empty())
-        return failure(u"%1 is not in %2"_s.arg(words.reference, translation->shortName), {},
-                       u"Choose another passage or another translation."_s);
+        return failure(Said::tr("%1 is not in %2").arg(words.reference, translation->shortName), {},
+                       Said::tr("Choose another passage or another translation."));
     return words;
 }
 
@@ -405,7 +410,8 @@ Result<Passage> Scripture::passage(const std::vector<TranslationId>& ids, const 
         passage.words.push_back(std::move(*words));
     }
     if (const QString excess = excessOf(passage); !excess.isEmpty())
-        return failure(u"%1 has %2"_s.arg(passage.title(), excess), {}, u"Choose less of it at a time."_s);
+        return failure(Said::tr("%1 has %2").arg(passage.title(), excess), {},
+                       Said::tr("Choose less of it at a time."));
     return passage;
 }
 

@@ -73,8 +73,8 @@ void addTheme(std::vector<LibraryDifference>& all, const Theme& here, const std:
         difference.there = *there;
         difference.what = {there->look == here.look ? u"name"_s : u"look"_s};
     }
-    difference.key =
-        u"theme %1 %2 %3"_s.arg(here.id, shortHash(here), there ? shortHash(*there) : u"absent"_s);
+    difference.key = u"theme %1 %2 %3"_s.arg(here.id, shortHash(here),
+                                             there ? shortHash(*there) : u"absent"_s); // for machines
     all.push_back(std::move(difference));
 }
 

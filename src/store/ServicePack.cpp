@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/ServicePack.h"
 #include "core/base/MediaName.h"
+#include "core/base/Said.h"
 #include "formats/ServiceFile.h"
 #include "store/MediaFiles.h"
 #include "store/SafeFiles.h"
@@ -32,8 +33,8 @@ const MediaFact* factOf(const Service& service, const QString& name) {
 }
 
 tl::unexpected<Error> refused(const QString& why, const QString& where) {
-    return failure(u"this packed service is refused: "_s + why, where,
-                   u"Ask for another copy from whoever packed it."_s);
+    return failure(Said::tr("this packed service is refused: %1").arg(why), where,
+                   Said::tr("Ask for another copy from whoever packed it."));
 }
 
 /// The entries of a packed file that are files of ours, seen to be safe.
@@ -45,7 +46,8 @@ Result<QStringList> safeEntries(const ZipReader& zip, const QString& where) {
     for (const QString& entry : entries) {
         const bool isMedia = entry.startsWith(QLatin1String(kMediaFolder));
         if (isMedia && !isMediaName(entry.mid(qsizetype(qstrlen(kMediaFolder)))))
-            return refused(u"it holds \u201c%1\u201d, which is no name of a medium"_s.arg(entry), where);
+            return refused(Said::tr("it holds \u201c%1\u201d, which is no name of a medium").arg(entry),
+                           where);
         if ((isMedia || entry.startsWith(QLatin1String(kFontFolder))) && !entry.endsWith(u'/'))
             files << entry;
     }
@@ -76,19 +78,19 @@ Result<Packed> openPacked(const QString& path) {
 Result<void> extract(const ZipReader& zip, const QString& entry, const QString& to, const QString& where) {
     QFile file(to);
     if (!QDir().mkpath(QFileInfo(to).path()) || !file.open(QIODevice::WriteOnly | QIODevice::NewOnly))
-        return failure(u"a file could not be written: "_s + file.errorString(), to,
-                       u"Check the free space and that you may write there."_s);
+        return failure(Said::tr("a file could not be written: %1").arg(file.errorString()), to,
+                       Said::tr("Check the free space and that you may write there."));
     if (auto copied = zip.copy(entry, file); !copied)
         return refused(copied.error().what, where);
     const bool isOnDisk = file.flush() && syncFile(to);
     file.close();
     if (!isOnDisk || file.error() != QFileDevice::NoError)
-        return failure(u"a file could not be written: "_s + file.errorString(), to,
-                       u"Check the free space."_s);
+        return failure(Said::tr("a file could not be written: %1").arg(file.errorString()), to,
+                       Said::tr("Check the free space."));
     if (entry.startsWith(QLatin1String(kMediaFolder))) {
         const auto hash = contentHash(to);
         if (!hash || !entry.mid(qsizetype(qstrlen(kMediaFolder))).startsWith(*hash))
-            return refused(u"\u201c%1\u201d is not what its name says"_s.arg(entry), where);
+            return refused(Said::tr("\u201c%1\u201d is not what its name says").arg(entry), where);
     }
     return {};
 }
@@ -205,8 +207,8 @@ Result<UnpackedMedia> bringInMedia(const QString& path, MediaFiles& media, const
         return tl::unexpected(packed.error());
     // All of it is unpacked and seen to be whole before the library gets any of it.
     if (!QDir().mkpath(media.folder()))
-        return failure(u"the folder for media could not be made"_s, media.folder(),
-                       u"Check that you may write there."_s);
+        return failure(Said::tr("the folder for media could not be made"), media.folder(),
+                       Said::tr("Check that you may write there."));
     sweepUnfinished(media.folder());
     const QTemporaryDir waiting(media.folder() + u'/' + QLatin1String(kUnpacking) + u"XXXXXX"_s);
     UnpackedMedia result;
@@ -228,8 +230,8 @@ Result<UnpackedMedia> bringInMedia(const QString& path, MediaFiles& media, const
         const QString from = waiting.filePath(entry);
         if (entry.startsWith(QLatin1String(kFontFolder))) {
             if (!QDir().mkpath(fontFolder) || !replaceFile(from, fontFolder + u'/' + name))
-                return failure(u"a font could not be put into the library"_s, fontFolder,
-                               u"Check that you may write there."_s);
+                return failure(Said::tr("a font could not be put into the library"), fontFolder,
+                               Said::tr("Check that you may write there."));
         } else {
             const MediaFact* fact = factOf(packed->service, name);
             if (auto taken = media.moveIn(from, name, fact ? fact->title : QString()); !taken)
@@ -250,11 +252,12 @@ Result<QString> unpackService(const QString& path, const QString& folder) {
     const QDir target(folder);
     for (const QString& name : all)
         if (QFileInfo::exists(target.filePath(name)))
-            return failure(u"there is a \u201c%1\u201d already"_s.arg(name), folder,
-                           u"Choose an empty folder."_s);
+            return failure(Said::tr("there is a \u201c%1\u201d already").arg(name), folder,
+                           Said::tr("Choose an empty folder."));
     const bool isNew = !target.exists();
     if (!QDir().mkpath(folder))
-        return failure(u"the folder could not be made"_s, folder, u"Check that you may write there."_s);
+        return failure(Said::tr("the folder could not be made"), folder,
+                       Said::tr("Check that you may write there."));
     auto takeBack = qScopeGuard([&] {
         if (isNew)
             QDir(folder).removeRecursively();
@@ -269,8 +272,8 @@ Result<QString> unpackService(const QString& path, const QString& folder) {
     for (const QString& name : all)
         if (!QDir().mkpath(QFileInfo(target.filePath(name)).path()) ||
             !QFile::rename(waiting.filePath(name), target.filePath(name)))
-            return failure(u"\u201c%1\u201d could not be put in its place"_s.arg(name), folder,
-                           u"Check that you may write there."_s);
+            return failure(Said::tr("\u201c%1\u201d could not be put in its place").arg(name), folder,
+                           Said::tr("Check that you may write there."));
     for (const QString& sub : {QString(), u"/media"_s, u"/fonts"_s})
         syncFolder(folder + sub);
     takeBack.dismiss();

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/ServiceStore.h"
+#include "core/base/Said.h"
 #include "formats/ServiceFile.h"
 #include "store/SafeFiles.h"
 #include "store/ServicePack.h"
@@ -27,8 +28,8 @@ FileStamp stampOf(const QByteArray& bytes) {
 Result<FileStamp> stampOfFile(const QString& path) {
     QFile file(path);
     if (!file.open(QIODevice::ReadOnly))
-        return failure(u"the service file cannot be opened: "_s + file.errorString(), path,
-                       u"Check that it is there and that you may read it."_s);
+        return failure(Said::tr("the service file cannot be opened: %1").arg(file.errorString()), path,
+                       Said::tr("Check that it is there and that you may read it."));
     if (file.size() <= kWholeHash)
         return stampOf(file.readAll());
     QByteArray ends = file.read(kEndHash);
@@ -44,8 +45,8 @@ Result<OpenedService> openService(const QString& path) {
         return tl::unexpected(stamp.error());
     const auto zip = ZipReader::openFile(path, kMostUnpacked);
     if (!zip)
-        return failure(u"this is no service file, or it is damaged: "_s + zip.error().what, path,
-                       u"Use an older copy of the file, or the library's backups."_s);
+        return failure(Said::tr("this is no service file, or it is damaged: %1").arg(zip.error().what), path,
+                       Said::tr("Use an older copy of the file, or the library's backups."));
     auto service = readServiceZip(*zip, path);
     if (!service)
         return tl::unexpected(service.error());
@@ -61,8 +62,8 @@ Result<void> checkUnchanged(const QString& path, const std::optional<FileStamp>&
         return {};
     const auto stamp = stampOfFile(path);
     if (!stamp || *stamp != *expected)
-        return failure(u"the file was changed by another program since it was opened"_s, path,
-                       u"Save under another name, so that neither version is lost."_s);
+        return failure(Said::tr("the file was changed by another program since it was opened"), path,
+                       Said::tr("Save under another name, so that neither version is lost."));
     return {};
 }
 

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/ServiceTemplates.h"
+#include "core/base/Said.h"
 #include "core/order/OrderText.h"
 #include "core/order/Templates.h"
 #include <QDir>
@@ -54,10 +55,10 @@ Result<Service> openTemplate(const ServiceTemplate& from, const Theme& theme) {
 
 Result<void> keepTemplate(const Service& service, const QString& name, const QString& libraryFolder) {
     if (name.trimmed().isEmpty())
-        return failure(u"a template needs a name"_s, {}, u"Give it one."_s);
+        return failure(Said::tr("a template needs a name"), {}, Said::tr("Give it one."));
     if (!QDir().mkpath(folderOf(libraryFolder)))
-        return failure(u"the folder for templates could not be made"_s, folderOf(libraryFolder),
-                       u"Check that you may write there."_s);
+        return failure(Said::tr("the folder for templates could not be made"), folderOf(libraryFolder),
+                       Said::tr("Check that you may write there."));
     Service kept = serviceLike(service, {}, true);
     kept.start = {};
     auto saved = saveService(kept, folderOf(libraryFolder) + u'/' + fileNameOf(name), std::nullopt);

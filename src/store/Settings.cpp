@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/Settings.h"
+#include "core/base/Said.h"
 #include "formats/OutputsJson.h"
 #include "formats/PassageJson.h"
 #include "formats/RunSettingsJson.h"
@@ -20,8 +21,8 @@ Result<std::vector<Output>> loadOutputs(const QString& libraryFolder) {
     if (!file.exists())
         return usualOutputs();
     if (!file.open(QIODevice::ReadOnly))
-        return failure(u"the outputs cannot be read: "_s + file.errorString(), file.fileName(),
-                       u"Check its permissions."_s);
+        return failure(Said::tr("the outputs cannot be read: %1").arg(file.errorString()), file.fileName(),
+                       Said::tr("Check its permissions."));
     return outputsFromJson(file.readAll(), file.fileName());
 }
 
@@ -34,8 +35,8 @@ Result<RunSettings> loadRunSettings(const QString& libraryFolder) {
     if (!file.exists())
         return usualRunSettings();
     if (!file.open(QIODevice::ReadOnly))
-        return failure(u"the settings for running cannot be read: "_s + file.errorString(), file.fileName(),
-                       u"Check its permissions."_s);
+        return failure(Said::tr("the settings for running cannot be read: %1").arg(file.errorString()),
+                       file.fileName(), Said::tr("Check its permissions."));
     return runSettingsFromJson(file.readAll(), file.fileName());
 }
 

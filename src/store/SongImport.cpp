@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/SongImport.h"
 #include "core/base/LeavableWork.h"
+#include "core/base/Said.h"
 #include "core/song/SongLikeness.h"
 #include "formats/SongReader.h"
 #include "store/Database.h"
@@ -49,7 +50,7 @@ void keepPartIds(Song& song, const Song& stored) {
     QHash<PartId, PartId> renamed;
     for (Part& part : song.parts)
         for (const Part& old : stored.parts)
-            if (old.label() == part.label()) {
+            if (old.key() == part.key()) {
                 renamed.insert(part.id, old.id);
                 part.id = old.id;
                 break;
@@ -86,16 +87,18 @@ namespace {
 Result<std::vector<ReadSong>> readSongFile(const QString& path) {
     const QFileInfo info(path);
     if (!info.exists())
-        return failure(u"there is no such file"_s, {}, u"Check the name"_s);
+        return failure(Said::tr("there is no such file"), {}, Said::tr("Check the name"));
     if (info.isDir())
         return failure(
-            u"no song files were found in this folder"_s, {},
-            u"Song files end in .cho, .chordpro, .crd, .txt, .csv, .rtf, .odt, .docx, .odp or .pptx"_s);
+            Said::tr("no song files were found in this folder"), {},
+            Said::tr(
+                "Song files end in .cho, .chordpro, .crd, .txt, .csv, .rtf, .odt, .docx, .odp or .pptx"));
     if (!info.isFile())
-        return failure(u"this is not an ordinary file"_s, {}, u"Choose a song file"_s);
+        return failure(Said::tr("this is not an ordinary file"), {}, Said::tr("Choose a song file"));
     QFile file(path);
     if (!file.open(QIODevice::ReadOnly))
-        return failure(u"the file cannot be read: "_s + file.errorString(), {}, u"Check its permissions"_s);
+        return failure(Said::tr("the file cannot be read: %1").arg(file.errorString()), {},
+                       Said::tr("Check its permissions"));
     return readSongs(file, info.fileName());
 }
 
@@ -302,7 +305,7 @@ std::vector<ImportEntry> SongImport::store(const File& file) {
                 if (entry->line == 0)
                     entry->line = warning.line;
                 entry->reason += (entry->reason.isEmpty() ? QString() : u" "_s) +
-                                 u"Line %1: %2"_s.arg(QString::number(warning.line), warning.text);
+                                 Said::tr("Line %1: %2").arg(QString::number(warning.line), warning.text);
             }
             entries.push_back(std::move(*entry));
         }
@@ -363,8 +366,8 @@ Result<ImportEntry> SongImport::storePiece(const Piece& piece) {
         if (judgement.finding == ImportFinding::BothChanged && !piece.chosen) {
             entry.outcome = ImportOutcome::Refused;
             entry.reason =
-                u"the file has changed, but so has the song in the library since it was brought in; "
-                "the library's was kept."_s;
+                Said::tr("the file has changed, but so has the song in the library since it was brought in; "
+                         "the library's was kept.");
         }
         break;
     case ImportDecision::Add:
@@ -384,7 +387,7 @@ Result<void> SongImport::add(const Piece& piece, const Judgement& judgement, Imp
     entry.outcome = ImportOutcome::Added;
     if (judgement.finding == ImportFinding::InBin) {
         entry.song = judgement.other;
-        entry.reason = u"taken back from the bin."_s;
+        entry.reason = Said::tr("taken back from the bin.");
         return m_library.takeFromBin({entry.song});
     }
     if (judgement.finding != ImportFinding::New) // the file is this song's from now on
@@ -402,7 +405,8 @@ Result<void> SongImport::changeOther(const Piece& piece, const Judgement& judgem
     entry.song = stored->id;
     if (stored->revision != judgement.otherRevision && stored->revision != m_made.value(stored->id)) {
         entry.outcome = ImportOutcome::Refused;
-        entry.reason = u"\"%1\" was changed in the library meanwhile; look at it again."_s.arg(stored->title);
+        entry.reason =
+            Said::tr("\"%1\" was changed in the library meanwhile; look at it again.").arg(stored->title);
         return {};
     }
     const bool merges = judgement.decision == ImportDecision::MergeDetails;

@@ -17,8 +17,8 @@ struct TakeNote {
     QDateTime at;
     ItemId item;
     QString subject; ///< what it was, the same in every service: subjectOf(Item)
-    QString title;
-    QString part; ///< "Verse 2"; may be empty
+    QString title;   ///< the name that it has, or its kind's key
+    QString part;    ///< its key, such as "Verse 2"; may be empty
     friend bool operator==(const TakeNote&, const TakeNote&) = default;
 };
 

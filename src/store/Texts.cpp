@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/Texts.h"
 #include "core/base/Fold.h"
+#include "core/base/Said.h"
 #include "core/order/ServiceBounds.h"
 #include "formats/JsonNames.h"
 #include "formats/TextFile.h"
@@ -77,7 +78,7 @@ Result<SpokenText> Texts::oneText(const QString& sql, const QVariantList& values
     if (!content)
         return tl::unexpected(content.error());
     if (!*content)
-        return failure(u"the text is not in the library any more"_s, m_database.path());
+        return failure(Said::tr("the text is not in the library any more"), m_database.path());
     return textFromJson(QJsonDocument::fromJson((*content)->toUtf8()).object(), m_database.path());
 }
 
@@ -116,10 +117,10 @@ Result<void> Texts::write(const SpokenText& text, bool exists) {
 
 Result<SpokenText> Texts::save(SpokenText text) {
     if (text.title.trimmed().isEmpty())
-        return failure(u"a text needs a title"_s, {}, u"Give it one."_s);
+        return failure(Said::tr("a text needs a title"), {}, Said::tr("Give it one."));
     if (const QString excess = excessOf(text); !excess.isEmpty())
-        return failure(u"\u201c%1\u201d has %2"_s.arg(text.title.left(60), excess), {},
-                       u"Part it into several texts."_s);
+        return failure(Said::tr("\u201c%1\u201d has %2").arg(text.title.left(60), excess), {},
+                       Said::tr("Part it into several texts."));
     const auto work = [&]() -> Result<void> {
         const auto stored =
             m_database.first(u"SELECT revision FROM spoken_text WHERE id = ?"_s, {text.id.text()},
@@ -127,8 +128,8 @@ Result<SpokenText> Texts::save(SpokenText text) {
         if (!stored)
             return tl::unexpected(stored.error());
         if (stored->value_or(0) != text.revision)
-            return failure(u"\u201c%1\u201d was changed elsewhere meanwhile"_s.arg(text.title), {},
-                           u"Look at its earlier versions before you save again."_s);
+            return failure(Said::tr("\u201c%1\u201d was changed elsewhere meanwhile").arg(text.title), {},
+                           Said::tr("Look at its earlier versions before you save again."));
         ++text.revision;
         return write(text, stored->has_value());
     };
@@ -230,7 +231,7 @@ TextImport Texts::importFile(const QString& path) {
         }
         if ((*stored)->revision != (*stored)->sourceRevision) {
             entry.outcome = ImportOutcome::LeftOut;
-            entry.reason = u"it was edited in the library since it was brought in"_s;
+            entry.reason = Said::tr("it was edited in the library since it was brought in");
             return entry;
         }
         entry.outcome = ImportOutcome::Changed;

@@ -2,6 +2,7 @@
 #include "store/Themes.h"
 #include "core/base/Fold.h"
 #include "core/base/MediaName.h"
+#include "core/base/Said.h"
 #include "formats/ThemeFile.h"
 #include "formats/ThemeJson.h"
 #include "store/Database.h"
@@ -72,7 +73,7 @@ Result<std::vector<Theme>> Themes::bin() {
 
 Result<void> Themes::save(const Theme& theme) {
     if (theme.name.trimmed().isEmpty() || theme.id.isEmpty())
-        return failure(u"a theme needs a name"_s, {}, u"Give it one."_s);
+        return failure(Said::tr("a theme needs a name"), {}, Said::tr("Give it one."));
     return m_database.transaction([&]() -> Result<void> {
         const auto other = m_database.first(
             u"SELECT name FROM theme WHERE name_key = ? AND id <> ? AND deleted_at IS NULL"_s,
@@ -80,8 +81,8 @@ Result<void> Themes::save(const Theme& theme) {
         if (!other)
             return tl::unexpected(other.error());
         if (*other)
-            return failure(u"there is another theme named \"%1\""_s.arg(**other), {},
-                           u"Give this one another name."_s);
+            return failure(Said::tr("there is another theme named \"%1\"").arg(**other), {},
+                           Said::tr("Give this one another name."));
         return m_database.change(
             u"INSERT INTO theme(id, changed_at, name, name_key, content)"
             " VALUES (?, ?, ?, ?, ?) ON CONFLICT(id) DO UPDATE SET"
@@ -131,11 +132,11 @@ Result<void> checkPictures(const ThemeFile& file, const PictureCheck& check, con
     for (auto picture = file.pictures.begin(); picture != file.pictures.end(); ++picture) {
         QTemporaryFile copy;
         if (!copy.open() || copy.write(picture.value()) != picture.value().size() || !copy.flush())
-            return failure(u"a picture could not be looked at: "_s + copy.errorString(), where,
-                           u"Check the free space."_s);
+            return failure(Said::tr("a picture could not be looked at: %1").arg(copy.errorString()), where,
+                           Said::tr("Check the free space."));
         if (auto fine = check(copy.fileName()); !fine)
-            return failure(u"one of its pictures is none: "_s + fine.error().what, where,
-                           u"Use another copy of the theme."_s);
+            return failure(Said::tr("one of its pictures is none: %1").arg(fine.error().what), where,
+                           Said::tr("Use another copy of the theme."));
     }
     return {};
 }
@@ -145,7 +146,7 @@ Result<void> checkPictures(const ThemeFile& file, const PictureCheck& check, con
 Result<Theme> Themes::bringIn(const QString& path, MediaFiles& pictures, const PictureCheck& check) {
     QFile file(path);
     if (!file.open(QIODevice::ReadOnly))
-        return failure(file.errorString(), path, u"Choose another file."_s);
+        return failure(file.errorString(), path, Said::tr("Choose another file."));
     auto read = readThemeFile(file, path);
     if (!read)
         return tl::unexpected(read.error());
@@ -182,8 +183,8 @@ Result<void> Themes::sendOut(const Theme& theme, const QString& path, const Medi
     for (const QString& name : picturesOf(theme.look)) {
         QFile picture(mediaPath(pictures.folder(), name));
         if (!picture.open(QIODevice::ReadOnly))
-            return failure(u"a picture of the theme is missing"_s, picture.fileName(),
-                           u"Choose another picture for the theme first."_s);
+            return failure(Said::tr("a picture of the theme is missing"), picture.fileName(),
+                           Said::tr("Choose another picture for the theme first."));
         file.pictures.insert(name, picture.readAll());
     }
     const auto bytes = themeFileBytes(file);

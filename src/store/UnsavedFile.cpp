@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/UnsavedFile.h"
+#include "core/base/Said.h"
 #include "store/SafeFiles.h"
 #include <QFile>
 #include <QJsonDocument>
@@ -20,12 +21,12 @@ Result<std::optional<QJsonObject>> UnsavedFile::read() const {
     if (!file.exists())
         return std::optional<QJsonObject>();
     if (!file.open(QIODevice::ReadOnly))
-        return failure(u"unsaved work of last time cannot be read: "_s + file.errorString(), m_path,
-                       u"Check the file's permissions."_s);
+        return failure(Said::tr("unsaved work of last time cannot be read: %1").arg(file.errorString()),
+                       m_path, Said::tr("Check the file's permissions."));
     const auto document = QJsonDocument::fromJson(file.readAll());
     if (!document.isObject())
-        return failure(u"unsaved work of last time is damaged"_s, m_path,
-                       u"The file stays as it is; delete it once you do not need it."_s);
+        return failure(Said::tr("unsaved work of last time is damaged"), m_path,
+                       Said::tr("The file stays as it is; delete it once you do not need it."));
     return std::optional(document.object());
 }
 

@@ -109,8 +109,7 @@ TEST(Covers, PicturesStandOnTheGroundOfTheirOutput) {
 
 SlideObject screenOf(const QString& output) {
     SlideObject object;
-    object.kind = ObjectKind::Screen;
-    object.text = output;
+    object.what = ScreenObject{output};
     return object;
 }
 
@@ -124,7 +123,7 @@ TEST(Screens, AStageShowsWhatTheHallShows) {
     const auto all = withScreens({hall, stage}, outputs);
     EXPECT_TRUE(all[0].look.objects.empty());
     ASSERT_EQ(all[1].look.objects.size(), 1u);
-    EXPECT_EQ(all[1].look.objects[0].text, u"hall"_s);
+    EXPECT_EQ(std::get<ScreenObject>(all[1].look.objects[0].what).output, u"hall"_s);
     ASSERT_EQ(all[1].elsewhere.size(), 1u);
     EXPECT_EQ(all[1].elsewhere[0].rows, hall.rows);
     EXPECT_TRUE(all[1].elsewhere[0].look.objects.empty()); // no picture in a picture in a picture

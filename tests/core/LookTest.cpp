@@ -184,9 +184,9 @@ RC_GTEST_PROP(Cascade, EqualsItsDefinition, ()) {
 
 TEST(Cascade, ObjectsOfEveryLevelAreShownTogether) {
     SlideObject logo;
-    logo.kind = ObjectKind::Ellipse;
+    logo.what = EllipseObject();
     SlideObject note;
-    note.kind = ObjectKind::Text;
+    note.what = TextObject();
     Theme theme = samples::theme();
     theme.look.objects = {logo};
     const LookChoice item{{}, {}, {note}};

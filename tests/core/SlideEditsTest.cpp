@@ -35,7 +35,7 @@ ItemContent letters() {
     ItemContent content;
     for (const auto& [label, count] : {std::pair(u"A"_s, 3), std::pair(u"B"_s, 2)}) {
         ContentPart part;
-        part.label = part.shortLabel = label;
+        part.key = part.label = part.shortLabel = label;
         for (int l = 1; l <= count; ++l)
             part.lines.emplace_back(Line{label + QString::number(l)});
         content.parts.push_back(part);
@@ -129,7 +129,7 @@ TEST(SlideEdits, TheStageSeesItsOwnWordsAndNoteAtEveryStep) {
 TEST(SlideEdits, SlidesOfOneLongLineCannotBeToldApartByTheirLines) {
     ItemContent content;
     ContentPart part;
-    part.label = u"Reading"_s;
+    part.key = part.label = u"Reading"_s;
     part.lines.emplace_back(Line{QString(u"the boats went out upon the water "_s).repeated(40)});
     content.parts = {part};
     content.entries = {{0, 1, 1, {}}};

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/run/StageFields.h"
+#include "core/base/Cases.h"
 #include "support/FixedPlan.h"
 #include "support/Text.h"
 #include <gtest/gtest.h>
@@ -9,8 +10,7 @@ namespace {
 
 SlideObject field(const QString& key) {
     SlideObject object;
-    object.kind = ObjectKind::Field;
-    object.text = key;
+    object.what = FieldObject{key};
     return object;
 }
 
@@ -63,11 +63,11 @@ TEST_F(StageFields, ObjectsSayItAndThoseWithNothingToSayAreLeftOut) {
     Scene scene;
     scene.output = u"hall"_s;
     SlideObject stopwatch;
-    stopwatch.kind = ObjectKind::Stopwatch;
+    stopwatch.what = StopwatchObject();
     SlideObject toFixed;
-    toFixed.kind = ObjectKind::Countdown;
+    toFixed.what = CountdownObject();
     SlideObject toTime = toFixed;
-    toTime.text = u"12:00"_s;
+    toTime.what = CountdownObject{QTime(12, 0)};
     scene.look.objects = {field(u"part"_s),
                           field(u"next-words"_s),
                           field(u"next-item"_s),
@@ -77,7 +77,13 @@ TEST_F(StageFields, ObjectsSayItAndThoseWithNothingToSayAreLeftOut) {
                           toTime};
     QStringList said;
     for (const SlideObject& object : withFacts(scene, factsAt(0, 0)).look.objects)
-        said << object.text.section(u'\n', 0, 0);
+        said << std::visit(Cases{[](const TextObject& text) { return text.text.section(u'\n', 0, 0); },
+                                 [](const StopwatchObject& stopwatch) {
+                                     return stopwatch.began->toString(u"HH:mm:ss.zzz"_s);
+                                 },
+                                 [](const CountdownObject& countdown) { return countdownText(countdown); },
+                                 [](const auto&) { return u"nothing that is said"_s; }},
+                           object.what);
     EXPECT_EQ(said, (QStringList{u"Verse 1"_s, u"sing it out,"_s, u"Second"_s, u"10:31:05.000"_s, u"11:00"_s,
                                  u"12:00"_s}));
     EXPECT_EQ(withFacts(scene, factsAt(1, 3)).look.objects.size(), 3u);

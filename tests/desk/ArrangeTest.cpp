@@ -39,11 +39,12 @@ protected:
         level->setCurrentIndex(level->findText(text, Qt::MatchContains));
         Q_EMIT level->activated(level->currentIndex());
     }
-    void add(ObjectKind kind) {
+    template <typename What>
+    void add() {
         QTest::mouseClick(objects->findChild<QPushButton*>(u"add-row"_s), Qt::LeftButton);
         for (auto* menu : objects->findChildren<QMenu*>())
             for (QAction* action : menu->actions())
-                if (action->text() == objectKindName(kind))
+                if (action->text() == kindOf(SlideObject{What()}).label())
                     action->trigger();
         for (auto* menu : objects->findChildren<QMenu*>())
             menu->close();
@@ -77,7 +78,7 @@ protected:
 };
 
 TEST_F(Arrange, AnObjectIsAddedToTheItemMovedByHandAndByKeysAndUndone) {
-    add(ObjectKind::Rectangle);
+    add<RectangleObject>();
     ASSERT_EQ(own().size(), 1u);
     EXPECT_EQ(shown().size(), 1u);
     EXPECT_TRUE(shown(1).empty());
@@ -104,7 +105,7 @@ TEST_F(Arrange, AnObjectIsAddedToTheItemMovedByHandAndByKeysAndUndone) {
 }
 
 TEST_F(Arrange, EverythingOfAnObjectCanBeSaidInNumbers) {
-    add(ObjectKind::Rectangle);
+    add<RectangleObject>();
     field<QDoubleSpinBox>(u"object-left"_s)->setValue(12.5);
     field<QDoubleSpinBox>(u"object-high"_s)->setValue(30);
     field<QSpinBox>(u"object-fade-in"_s)->setValue(800);
@@ -117,20 +118,20 @@ TEST_F(Arrange, EverythingOfAnObjectCanBeSaidInNumbers) {
 }
 
 TEST_F(Arrange, TheOrderOfObjectsIsTheOrderOnTheSlide) {
-    add(ObjectKind::Rectangle);
-    add(ObjectKind::Text);
+    add<RectangleObject>();
+    add<TextObject>();
     ASSERT_EQ(own().size(), 2u);
     QTest::mouseClick(field<QToolButton>(u"object-back-1"_s), Qt::LeftButton);
-    EXPECT_EQ(own()[0].kind, ObjectKind::Text);
-    EXPECT_EQ(shown()[0].kind, ObjectKind::Text);
+    EXPECT_TRUE(own()[0].is<TextObject>());
+    EXPECT_TRUE(shown()[0].is<TextObject>());
     QTest::mouseClick(field<QToolButton>(u"object-forward-0"_s), Qt::LeftButton);
-    EXPECT_EQ(own()[0].kind, ObjectKind::Rectangle);
+    EXPECT_TRUE(own()[0].is<RectangleObject>());
     EXPECT_FALSE(field<QToolButton>(u"object-back-0"_s)->isEnabled());
 }
 
 TEST_F(Arrange, OneObjectIsOpenAndTheCanvasFollows) {
-    add(ObjectKind::Text);
-    add(ObjectKind::Clock);
+    add<TextObject>();
+    add<ClockObject>();
     EXPECT_EQ(field<QLineEdit>(u"object-text"_s)->text(), u"HH:mm"_s);
     QTest::mouseClick(field<QToolButton>(u"object-0"_s), Qt::LeftButton);
     EXPECT_EQ(field<QLineEdit>(u"object-text"_s)->text(), u"Welcome"_s);
@@ -141,13 +142,13 @@ TEST_F(Arrange, OneObjectIsOpenAndTheCanvasFollows) {
 
 TEST_F(Arrange, ObjectsOfEveryLevelAddUpAndEachIsChangedWhereItIs) {
     choose(u"whole service"_s);
-    add(ObjectKind::Rectangle);
+    add<RectangleObject>();
     choose(u"This item"_s);
     EXPECT_EQ(canvas->areaOf(SlideCanvas::kObjects), QRectF()); // the service's is not moved here
     EXPECT_TRUE(child<QLabel>(u"arrange-others"_s)->text().contains(u"One more"_s));
-    add(ObjectKind::Ellipse);
+    add<EllipseObject>();
     ASSERT_EQ(shown().size(), 2u);
-    EXPECT_EQ(shown()[1].kind, ObjectKind::Ellipse);
+    EXPECT_TRUE(shown()[1].is<EllipseObject>());
     EXPECT_EQ(shown(1).size(), 1u);
     canvas->choose(SlideCanvas::kObjects);
     canvas->setFocus();
@@ -158,7 +159,7 @@ TEST_F(Arrange, ObjectsOfEveryLevelAddUpAndEachIsChangedWhereItIs) {
     canvas->choose(SlideCanvas::kObjects);
     press(Qt::Key_Delete);
     ASSERT_EQ(shown().size(), 1u);
-    EXPECT_EQ(shown()[0].kind, ObjectKind::Ellipse);
+    EXPECT_TRUE(shown()[0].is<EllipseObject>());
 }
 
 TEST_F(Arrange, TheThemesObjectsCanBeLeftOut) {
@@ -178,8 +179,8 @@ TEST_F(Arrange, APictureIsPastedFromAPictureOrAFile) {
     canvas->setFocus();
     press(Qt::Key_V, Qt::ControlModifier);
     ASSERT_TRUE(waitUntil([&] { return own().size() == 1; }));
-    EXPECT_EQ(own()[0].kind, ObjectKind::Picture);
-    const QImage kept(mediaFolderOf(libraryFolder) + u'/' + own()[0].picture);
+    EXPECT_TRUE(own()[0].is<PictureObject>());
+    const QImage kept(mediaFolderOf(libraryFolder) + u'/' + *own()[0].picture());
     EXPECT_EQ(kept.size(), image.size());
 
     const QString path = folder.filePath(u"net.png"_s);
@@ -191,7 +192,7 @@ TEST_F(Arrange, APictureIsPastedFromAPictureOrAFile) {
     canvas->setFocus();
     press(Qt::Key_V, Qt::ControlModifier);
     ASSERT_TRUE(waitUntil([&] { return own().size() == 2; }));
-    EXPECT_NE(own()[0].picture, own()[1].picture);
+    EXPECT_NE(*own()[0].picture(), *own()[1].picture());
 }
 
 TEST_F(Arrange, TheWordsBoxIsMovedForThisItemOnly) {

@@ -95,7 +95,7 @@ TEST_F(BringingIn, CanWaitAndCanBeGivenUp) {
     QTest::mouseClick(waiting, Qt::LeftButton);
     EXPECT_TRUE(review()->isVisible());
     QTest::mouseClick(child<QPushButton>(u"decide-replace"_s), Qt::LeftButton);
-    EXPECT_EQ(bringIn()->text(), u"Bring in 2 songs \u00b7 1 undecided stay out"_s);
+    EXPECT_EQ(bringIn()->text(), u"Bring in 2 songs \u00b7 1 undecided stays out"_s);
     QTest::mouseClick(child<QPushButton>(u"import-give-up"_s), Qt::LeftButton);
     EXPECT_FALSE(review()->isVisible());
     EXPECT_FALSE(waiting->isVisible());

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/look/ObjectsEditor.h"
+#include "core/theme/StageField.h"
 #include "desk/kit/ColourEdit.h"
 #include "support/Text.h"
 #include <QDoubleSpinBox>
@@ -15,10 +16,9 @@
 namespace mivanta {
 namespace {
 
-SlideObject objectOf(ObjectKind kind, const QString& text = {}) {
+SlideObject objectOf(ObjectWhat what) {
     SlideObject object;
-    object.kind = kind;
-    object.text = text;
+    object.what = std::move(what);
     return object;
 }
 
@@ -59,10 +59,10 @@ protected:
 };
 
 TEST_F(Objects, EachKindHasTheFieldsThatMeanSomethingToIt) {
-    show({objectOf(ObjectKind::Text, u"Welcome"_s)});
+    show({objectOf(TextObject{u"Welcome"_s})});
     EXPECT_TRUE(field<QLineEdit>(u"object-text"_s));
     EXPECT_TRUE(field<ColourEdit>({}));
-    show({objectOf(ObjectKind::Picture)});
+    show({objectOf(PictureObject())});
     EXPECT_FALSE(field<QLineEdit>(u"object-text"_s));
     EXPECT_FALSE(field<ColourEdit>({}));
     EXPECT_TRUE(field<QDoubleSpinBox>(u"object-left"_s));
@@ -70,19 +70,19 @@ TEST_F(Objects, EachKindHasTheFieldsThatMeanSomethingToIt) {
 }
 
 TEST_F(Objects, WhatIsTypedIsToldOnce) {
-    show({objectOf(ObjectKind::Text, u"Welcome"_s), objectOf(ObjectKind::Clock, u"HH:mm"_s)});
+    show({objectOf(TextObject{u"Welcome"_s}), objectOf(ClockObject())});
     auto* text = field<QLineEdit>(u"object-text"_s);
     text->setText(u"Come in"_s);
     Q_EMIT text->editingFinished();
-    EXPECT_EQ(told[0].text, u"Come in"_s);
-    EXPECT_EQ(told[1].text, u"HH:mm"_s);
+    EXPECT_EQ(std::get<TextObject>(told[0].what).text, u"Come in"_s);
+    EXPECT_EQ(std::get<ClockObject>(told[1].what).format, u"HH:mm"_s);
     EXPECT_EQ(edits, 1);
     Q_EMIT field<QLineEdit>(u"object-text"_s)->editingFinished(); // nothing new
     EXPECT_EQ(edits, 1);
 }
 
 TEST_F(Objects, MovingOnTheCanvasKeepsTheRowAndShowsItsNumbers) {
-    show({objectOf(ObjectKind::Rectangle)});
+    show({objectOf(RectangleObject())});
     auto* left = field<QDoubleSpinBox>(u"object-left"_s);
     auto moved = told;
     moved[0].box.moveLeft(0.125);
@@ -93,17 +93,17 @@ TEST_F(Objects, MovingOnTheCanvasKeepsTheRowAndShowsItsNumbers) {
 }
 
 TEST_F(Objects, TheOrderChangesByTheArrowsAndTheOpenOneStaysOpen) {
-    show({objectOf(ObjectKind::Rectangle), objectOf(ObjectKind::Ellipse), objectOf(ObjectKind::Line)});
+    show({objectOf(RectangleObject()), objectOf(EllipseObject()), objectOf(LineObject())});
     EXPECT_FALSE(field<QToolButton>(u"object-back-0"_s)->isEnabled());
     EXPECT_FALSE(field<QToolButton>(u"object-forward-2"_s)->isEnabled());
     QTest::mouseClick(field<QToolButton>(u"object-forward-0"_s), Qt::LeftButton);
-    EXPECT_EQ(told[1].kind, ObjectKind::Rectangle);
+    EXPECT_TRUE(told[1].is<RectangleObject>());
     EXPECT_TRUE(field<QToolButton>(u"object-1"_s)->isChecked());
     EXPECT_FALSE(field<QToolButton>(u"object-0"_s)->isChecked());
 }
 
 TEST_F(Objects, AnObjectThatIsTakenAwayIsTheOne) {
-    show({objectOf(ObjectKind::Rectangle), objectOf(ObjectKind::Ellipse), objectOf(ObjectKind::Line)});
+    show({objectOf(RectangleObject()), objectOf(EllipseObject()), objectOf(LineObject())});
     QToolButton* remove = nullptr;
     for (auto* button : editor.findChildren<QToolButton*>())
         if (button->toolTip().startsWith(u"Remove"_s) && button->isVisibleTo(&editor))
@@ -111,8 +111,8 @@ TEST_F(Objects, AnObjectThatIsTakenAwayIsTheOne) {
     ASSERT_TRUE(remove);
     QTest::mouseClick(remove, Qt::LeftButton);
     ASSERT_EQ(told.size(), 2u);
-    EXPECT_EQ(told[0].kind, ObjectKind::Rectangle);
-    EXPECT_EQ(told[1].kind, ObjectKind::Ellipse);
+    EXPECT_TRUE(told[0].is<RectangleObject>());
+    EXPECT_TRUE(told[1].is<EllipseObject>());
 }
 
 TEST_F(Objects, APictureIsAddedOnceItIsChosen) {
@@ -142,21 +142,31 @@ TEST_F(Objects, EveryKindCanBeAddedAndShowsSomething) {
     ASSERT_EQ(told.size(), 9u);
     for (const SlideObject& object : told) {
         EXPECT_TRUE(object.inFront);
-        EXPECT_GT(object.colour.alpha, 0);
-        const bool saysSomething = object.kind == ObjectKind::Text || object.kind == ObjectKind::Field ||
-                                   object.kind == ObjectKind::Clock || object.kind == ObjectKind::Countdown;
-        EXPECT_EQ(object.text.isEmpty(), !saysSomething);
-        EXPECT_TRUE(object.kind != ObjectKind::Line || object.edgeWidth > 0);
+        if (const Colour* colour = object.colour()) {
+            EXPECT_GT(colour->alpha, 0);
+        }
+        if (const auto* text = std::get_if<TextObject>(&object.what)) {
+            EXPECT_FALSE(text->text.isEmpty());
+        }
+        if (const auto* field = std::get_if<FieldObject>(&object.what)) {
+            EXPECT_NE(stageFieldOf(field->key), nullptr);
+        }
+        if (const auto* countdown = std::get_if<CountdownObject>(&object.what)) {
+            EXPECT_TRUE(countdown->ends);
+        }
+        if (const auto* line = std::get_if<LineObject>(&object.what)) {
+            EXPECT_GT(line->width, 0);
+        }
     }
 }
 
 TEST_F(Objects, AnEdgeThatGetsAWidthIsSeen) {
-    show({objectOf(ObjectKind::Ellipse)});
+    show({objectOf(EllipseObject())});
     for (auto* box : editor.findChildren<QDoubleSpinBox*>())
         if (box->toolTip().startsWith(u"Width of the line"_s) && box->isVisibleTo(&editor))
             box->setValue(6);
-    EXPECT_DOUBLE_EQ(told[0].edgeWidth, 6);
-    EXPECT_GT(told[0].edgeColour.alpha, 0);
+    EXPECT_DOUBLE_EQ(told[0].edge()->width, 6);
+    EXPECT_GT(told[0].edge()->colour.alpha, 0);
 }
 
 } // namespace

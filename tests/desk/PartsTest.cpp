@@ -33,8 +33,8 @@ namespace {
 
 TEST(Header, TellsDesksLampAndService) {
     Header header;
-    header.addDesk(u"Library"_s, u"All your songs"_s, u"Alt+1"_s);
-    header.addDesk(u"Run"_s, u"Run the service"_s, u"Alt+4"_s);
+    header.addDesk(u"library"_s, u"Library"_s, u"All your songs"_s, u"Alt+1"_s);
+    header.addDesk(u"run"_s, u"Run"_s, u"Run the service"_s, u"Alt+4"_s);
     auto* run = header.findChild<QToolButton*>(u"desk-run"_s);
     ASSERT_TRUE(run);
     EXPECT_TRUE(run->toolTip().contains(u"Alt+4"_s));

@@ -85,6 +85,27 @@ TEST_F(Remote, TakesLooksAndCoversAndAnswersWithTheState) {
     EXPECT_FALSE(state().covers.callOut);
 }
 
+TEST_F(Remote, WhoFollowsIsToldOfEveryChangeAndOfNothingElse) {
+    EXPECT_TRUE(ask(R"({"do":"follow"})")[u"ok"_s].toBool());
+    const auto told = [&] {
+        EXPECT_TRUE(waitUntil([&] { return socket.canReadLine(); }));
+        QJsonObject last;
+        while (socket.canReadLine())
+            last = QJsonDocument::fromJson(socket.readLine()).object();
+        EXPECT_FALSE(last.contains(u"ok"_s)); // nobody asked
+        return last[u"state"_s].toObject();
+    };
+    press(Qt::Key_Space);
+    EXPECT_TRUE(waitUntil([&] { return told()[u"onScreen"_s][u"title"_s] == u"First"_s; }));
+    press(Qt::Key_F9);
+    EXPECT_TRUE(waitUntil([&] { return told()[u"curtain"_s] == u"black"_s; }));
+    waitUntil([&] { return !socket.canReadLine() && !session->onScreen().all().empty(); });
+    socket.readAll();
+    press(Qt::Key_F9); // it is black already
+    const QJsonObject answer = ask(R"({"do":"state"})");
+    EXPECT_TRUE(answer.contains(u"ok"_s)); // the next line is the answer: nothing was told before it
+}
+
 TEST_F(Remote, WhatIsWrongIsSaidAndChangesNothing) {
     press(Qt::Key_Space);
     press(Qt::Key_3); // also while the operator is looking elsewhere

@@ -31,7 +31,7 @@ protected:
                 if (scene.output == output) {
                     const QImage wanted =
                         renderScene(scene).scaled(480, 270, Qt::IgnoreAspectRatio, Qt::SmoothTransformation);
-                    return difference(shown(output), wanted).worstShare < 0.01;
+                    return difference(shown(output), wanted).share < 0.01;
                 }
             return false;
         });

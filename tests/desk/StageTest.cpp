@@ -35,7 +35,8 @@ protected:
         for (const Scene& scene : session->run().shownNow())
             if (scene.output == output)
                 for (const SlideObject& object : scene.look.objects)
-                    said << object.text;
+                    if (const auto* text = std::get_if<TextObject>(&object.what))
+                        said << text->text;
         return said;
     }
 };

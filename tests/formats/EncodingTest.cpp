@@ -1,7 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "Reading.h"
+#include "formats/Encodings.h"
 #include "formats/TextDecoding.h"
 #include <QStringEncoder>
+#include <array>
+#include <rapidcheck/gtest.h>
 
 namespace mivanta {
 namespace {
@@ -21,6 +24,53 @@ TEST(Encoding, Utf8WithAndWithoutMarkUtf16AndWindows1252) {
         EXPECT_EQ(firstLineOf(QByteArray(encoder.encode(kWords))), wanted);
     }
     EXPECT_EQ(firstLineOf("Verse 1\n\xc9toile du port \x96 l\x92\xe9quipage\n"), wanted);
+}
+
+struct Sample {
+    const char* encoding;
+    const char* text;
+};
+
+TEST(Encoding, OtherEncodingsAreRecognisedByTheirLetters) {
+    constexpr std::array samples{
+        Sample{"windows-1250", "Světla v přístavu září\nloď se vrací domů, žádný strach\n"},
+        Sample{"ISO-8859-2", "Światło w porcie świeci znów\nłódź wraca do domu\n"},
+        Sample{"windows-1251", "Свет у ворот горит опять\nлодка домой идёт\n"},
+        Sample{"KOI8-R", "Свет у ворот горит опять\nлодка домой идёт, нам не страшно больше\n"},
+        Sample{"windows-1253", "Το φως στο λιμάνι ανάβει ξανά\nη βάρκα γυρίζει στο σπίτι\n"},
+        Sample{"windows-1254", "Limanın ışığı yine yanıyor\nşarkı söyle, gemi dönüyor, ağla gülüm\n"},
+        Sample{"windows-1255", "האור בנמל דולק שוב\nהסירה חוזרת הביתה\n"},
+        Sample{"windows-1256", "نور الميناء يضيء من جديد\nوالقارب يعود إلى البيت\n"},
+        Sample{"Shift_JIS", "港の明かりがまた灯る\n舟は家へ帰る\n"},
+        Sample{"GB18030", "港口的灯又亮了\n小船回家\n"},
+        Sample{"EUC-KR", "항구의 불빛이 다시 켜지고\n배는 집으로 돌아온다\n"},
+        Sample{"Big5", "港口的燈又亮了\n小船回家\n"},
+    };
+    for (const Sample& sample : samples) {
+        QStringEncoder encoder(sample.encoding);
+        ASSERT_TRUE(encoder.isValid()) << sample.encoding;
+        const QString text = QString::fromUtf8(sample.text);
+        const GuessedText guessed = guessedText(QByteArray(encoder.encode(text)));
+        EXPECT_EQ(guessed.text, text)
+            << sample.encoding << " was taken for " << guessed.encoding.toStdString();
+    }
+}
+
+TEST(Encoding, AFewAccentsAreWestern) {
+    for (const char* text : {"café", "Noël", "señor de la mañana, ¿quién vendrá?", "la mer, là-bas, déjà",
+                             "über Hafen, Bucht und Häuser nah, für dich da"}) {
+        const QString words = QString::fromUtf8(text);
+        const GuessedText guessed = guessedText(words.toLatin1());
+        EXPECT_EQ(guessed.text, words);
+        EXPECT_EQ(guessed.encoding, u"Windows-1252"_s);
+    }
+}
+
+RC_GTEST_PROP(Encoding, EveryByteIsSomeLetter, (const std::string& bytes)) {
+    const QByteArray all = QByteArray::fromStdString(bytes);
+    const GuessedText guessed = guessedText(all);
+    RC_ASSERT(!guessed.encoding.isEmpty());
+    RC_ASSERT(guessed.text.isEmpty() == all.isEmpty());
 }
 
 TEST(Encoding, OneDamagedByteInGoodUtf8IsMarkedAndSaid) {

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/base/MediaName.h"
+#include "core/theme/ObjectKinds.h"
 #include "link/Channel.h"
 #include "link/FrameBoard.h"
 #include "link/PlayerClient.h"
@@ -25,7 +26,9 @@ Scene fullScene() {
     scene.look.backdrop = samples::gradient({{0, {5, 6, 7, 8}}, {1, {9, 10, 11, 12}}}, 30);
     scene.look.backdrop.picture = QString(64, u'b') + u".jpg"_s;
     scene.look.backdrop.treatment = {1, 2, 3, {4, 5, 6, 7}, 8, 9};
-    scene.look.objects = {{ObjectKind::Clock, {0.1, 0.2, 0.3, 0.4}, 5, 0.5, true, {}, u"HH:mm"_s}};
+    for (const ObjectKind& kind : objectKinds())
+        scene.look.objects.push_back(kind.make());
+    scene.look.objects[0] = {ClockObject(), {0.1, 0.2, 0.3, 0.4}, 5, 0.5, true};
     scene.look.words.family = u"Noto Serif"_s;
     scene.look.words.box = {0.1, 0.2, 0.3, 0.4};
     scene.look.words.vertical = VerticalAlign::Bottom;

@@ -65,7 +65,7 @@ std::vector<ObjectLayer> someObjects() {
     std::vector<ObjectLayer> objects;
     for (int i = 0; i < 2; ++i) {
         ObjectLayer layer;
-        layer.object.size = 10 + i; // unlike the other
+        layer.object.what = TextObject{QString::number(i)}; // unlike the other
         layer.object.fadeIn = *rc::gen::inRange(0, 300);
         layer.object.fadeOut = *rc::gen::inRange(0, 300);
         layer.picture = {QImage(8, 8, QImage::Format_ARGB32_Premultiplied), {4 + 20 * i, 6}};
@@ -120,8 +120,8 @@ Case anyCase() {
 RC_GTEST_PROP(AnyTurning, EndsWithTheNewPicture, ()) {
     const Case made = anyCase();
     const int end = made.turning.duration();
-    RC_ASSERT(difference(paintedOver(made.turning, end), atRest(*made.to), 3).worstShare == 0);
-    RC_ASSERT(difference(paintedOver(made.turning, end + 5000), atRest(*made.to), 3).worstShare == 0);
+    RC_ASSERT(difference(paintedOver(made.turning, end), atRest(*made.to), 3).share == 0);
+    RC_ASSERT(difference(paintedOver(made.turning, end + 5000), atRest(*made.to), 3).share == 0);
 }
 
 RC_GTEST_PROP(AnyTurning, WhatIsDrawnInPartsIsWhatIsDrawnWhole, ()) {
@@ -132,7 +132,7 @@ RC_GTEST_PROP(AnyTurning, WhatIsDrawnInPartsIsWhatIsDrawnWhole, ()) {
     for (int at = *rc::gen::inRange(1, 60); at < made.turning.duration() + 60; at += 37) {
         screen = paintedOver(made.turning, at, screen, made.turning.changedSince(before));
         before = at;
-        RC_ASSERT(difference(screen, paintedOver(made.turning, at), 1).worstShare == 0);
+        RC_ASSERT(difference(screen, paintedOver(made.turning, at), 1).share == 0);
     }
 }
 
@@ -141,7 +141,7 @@ RC_GTEST_PROP(AnyTurning, WhatIsFrozenIsWhatWasSeen, ()) {
     RC_PRE(made.turning.duration() > 0);
     const int at = *rc::gen::inRange(0, made.turning.duration() + 1);
     const FramePtr frozen = made.turning.frozen(at);
-    RC_ASSERT(difference(atRest(*frozen), paintedOver(made.turning, at), 4).worstShare == 0);
+    RC_ASSERT(difference(atRest(*frozen), paintedOver(made.turning, at), 4).share == 0);
 }
 
 } // namespace

@@ -15,9 +15,8 @@ const QSize kFadingSize(320, 180);
 
 SlideObject disc(int fadeIn, int fadeOut, bool inFront = true) {
     SlideObject object;
-    object.kind = ObjectKind::Ellipse;
+    object.what = EllipseObject();
     object.box = {0.7, 0.1, 0.2, 0.3};
-    object.colour = {255, 255, 255, 255};
     object.inFront = inFront;
     object.fadeIn = fadeIn;
     object.fadeOut = fadeOut;
@@ -100,15 +99,14 @@ TEST_F(FadingObjects, StayWhereBothPicturesHaveThem) {
 TEST_F(FadingObjects, AtTheEndThePictureIsTheOneOfTheRenderer) {
     SlideObject behindIt = disc(0, 0);
     behindIt.box.translate(-0.1, 0.1);
-    behindIt.colour = {200, 0, 0, 255};
+    behindIt.what = EllipseObject{{200, 0, 0, 255}};
     for (const bool inFront : {true, false}) {
         const Scene scene = sceneWith({disc(300, 300, inFront), behindIt}, u"some words"_s);
         const Turning turning(drawn(sceneWith({})), drawn(scene), fade(100), fade(100));
         const FramePtr frame = drawn(scene);
         QImage rest = frame->behind->image.copy();
         QPainter(&rest).drawImage(frame->front.at, frame->front.image);
-        EXPECT_LT(difference(rest, renderScene(scene).convertToFormat(QImage::Format_RGB32), 3).worstShare,
-                  0.001);
+        EXPECT_LT(difference(rest, renderScene(scene).convertToFormat(QImage::Format_RGB32), 3).share, 0.001);
     }
 }
 
@@ -120,7 +118,7 @@ TEST_F(FadingObjects, ATakeOnTheWayGoesOnFromWhatIsSeen) {
         for (const int at : {50, 500, 1000}) {
             const Turning on(turning.frozen(at), drawn(sceneWith({}, u"three"_s)), fade(100), fade(100));
             EXPECT_NEAR(redOnDisc(on, 0), redOnDisc(turning, at), 1) << at;
-            EXPECT_LT(difference(painted(on, 0), painted(turning, at), 4).worstShare, 0.001) << at;
+            EXPECT_LT(difference(painted(on, 0), painted(turning, at), 4).share, 0.001) << at;
         }
     }
 }

@@ -47,7 +47,7 @@ protected:
     }
     /// The very picture, but for rounding where layers meet.
     [[nodiscard]] bool shows(const Scene& s) const {
-        return difference(seen(), renderScene(s).convertToFormat(QImage::Format_RGB32), 3).worstShare == 0;
+        return difference(seen(), renderScene(s).convertToFormat(QImage::Format_RGB32), 3).share == 0;
     }
 
     PreparedFrames frames;

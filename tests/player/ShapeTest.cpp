@@ -74,7 +74,7 @@ protected:
         scene.look.backdrop.colour = {0, 0, 200, 255};
         SlideObject corner;
         corner.box = {0, 0, 0.25, 0.25};
-        corner.colour = {255, 0, 0, 255};
+        corner.what = RectangleObject{{255, 0, 0, 255}};
         scene.look.objects = {corner};
         scene.look.transition.kind = scene.look.backdropTransition.kind = TransitionKind::Cut;
     }

@@ -139,7 +139,7 @@ TEST_F(TurningTest, WhatIsFrozenIsWhatWasSeen) {
         const Turning turning(one, to, transition(TransitionKind::Fade), transition(TransitionKind::Fade));
         const FramePtr frozen = turning.frozen(40);
         const Turning on(frozen, to, transition(TransitionKind::Fade), transition(TransitionKind::Fade));
-        EXPECT_LT(difference(painted(on, 0), painted(turning, 40), 3).worstShare, 0.001);
+        EXPECT_LT(difference(painted(on, 0), painted(turning, 40), 3).share, 0.001);
     }
 }
 
@@ -173,8 +173,7 @@ TEST(Clocks, ASecondOnTheScreenIsASecond) {
     scene.output = u"hall"_s;
     scene.size = {320, 180};
     SlideObject clock;
-    clock.kind = ObjectKind::Clock;
-    clock.text = u"HH:mm:ss"_s;
+    clock.what = ClockObject{u"HH:mm:ss"_s};
     clock.inFront = true;
     scene.look.objects = {clock};
     scene.look.transition.kind = TransitionKind::Cut;

@@ -40,13 +40,11 @@ TEST(Golden, AStageThatShowsTheHall) {
     stage.output = u"stage"_s;
     stage.look.backdrop = samples::plain({0, 0, 0, 255});
     SlideObject screen;
-    screen.kind = ObjectKind::Screen;
+    screen.what = ScreenObject();
     screen.box = {0.6, 0.6, 0.38, 0.38};
     screen.inFront = true;
     SlideObject note;
-    note.kind = ObjectKind::Text;
-    note.text = u"Keys alone at first"_s;
-    note.align = HorizontalAlign::Left;
+    note.what = TextObject{u"Keys alone at first"_s, {.align = HorizontalAlign::Left}};
     note.box = {0.04, 0.04, 0.6, 0.12};
     note.inFront = true;
     stage.look.objects = {screen, note};

@@ -92,7 +92,7 @@ TEST(Scripts, AccentsThatAreWrittenApartStandOnTheirLetters) {
         EXPECT_NEAR(RowLayout(apart, font).width(), RowLayout(together, font).width(), 0.5);
         EXPECT_LT(
             difference(renderScene(sceneOf({apart + u"ta"_s})), renderScene(sceneOf({together + u"ta"_s})))
-                .worstShare,
+                .share,
             0.0005);
     }
     // One that has no letter of its own: the accent takes no room.

@@ -45,8 +45,8 @@ public:
         for (size_t i = 0; i < m_tiles.size(); ++i) {
             const Difference found =
                 difference(m_tiles[i], golden.copy(QRect(placeOf(i), kTile)), kTolerance);
-            EXPECT_LT(found.worstShare, kMostOff) << m_name.toStdString() << ", step " << i + 1;
-            isRight = isRight && found.worstShare < kMostOff;
+            EXPECT_LT(found.share, kMostOff) << m_name.toStdString() << ", step " << i + 1;
+            isRight = isRight && found.share < kMostOff;
         }
         if (!isRight) {
             folder.mkpath(u"actual"_s);

@@ -115,9 +115,7 @@ TEST_F(ThemesInLibrary, AThemeTravelsWithItsPictures) {
     Theme own = theme(u"boats"_s, u"Boats"_s);
     own.look.backdrop.kind = BackdropKind::Picture;
     own.look.backdrop.picture = stored->name;
-    SlideObject logo;
-    logo.kind = ObjectKind::Picture;
-    logo.picture = stored->name;
+    const SlideObject logo = SlideObject::ofPicture(stored->name);
     own.look.objects = {logo};
     ASSERT_TRUE(library->themes().save(own));
     const QString path = folder.filePath(u"boats.mivanta-theme"_s);
@@ -190,11 +188,7 @@ TEST_F(ThemesInLibrary, WhatIsNoPictureIsNotBroughtInWithATheme) {
 TEST(ThemeFile, NamesItsPicturesOnce) {
     Look look;
     look.backdrop.picture = u"a"_s;
-    SlideObject one;
-    one.picture = u"a"_s;
-    SlideObject two;
-    two.picture = u"b"_s;
-    look.objects = {one, two, SlideObject()};
+    look.objects = {SlideObject::ofPicture(u"a"_s), SlideObject::ofPicture(u"b"_s), SlideObject()};
     EXPECT_EQ(picturesOf(look), (QStringList{u"a"_s, u"b"_s}));
     renamePicture(look, u"a"_s, u"c"_s);
     EXPECT_EQ(picturesOf(look), (QStringList{u"c"_s, u"b"_s}));

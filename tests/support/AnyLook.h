@@ -2,6 +2,7 @@
 #pragma once
 #include "core/base/Cases.h"
 #include "core/order/ItemLook.h"
+#include "core/theme/ObjectKinds.h"
 #include <rapidcheck.h>
 
 namespace mivanta::samples {
@@ -60,10 +61,21 @@ inline LookValue anyValue(const LookProperty& property) {
                   std::vector<SlideObject> objects;
                   for (int i = *rc::gen::inRange(0, 3); i > 0; --i) {
                       SlideObject object;
-                      object.kind = ObjectKind(*rc::gen::inRange(0, 7));
-                      object.text = QStringLiteral("text %1").arg(i);
+                      object.what =
+                          objectKinds()[size_t(*rc::gen::inRange(0, int(objectKinds().size())))].make().what;
+                      if (auto* text = std::get_if<TextObject>(&object.what))
+                          text->text = QStringLiteral("text %1").arg(i);
+                      if (auto* countdown = std::get_if<CountdownObject>(&object.what))
+                          setCountdownText(*countdown,
+                                           *rc::gen::element(QStringLiteral("10:30"), QStringLiteral("+90"),
+                                                             QStringLiteral("9:05:30.250"), QString()));
+                      if (ObjectLetters* letters = object.letters())
+                          letters->align = HorizontalAlign(*rc::gen::inRange(0, 3));
+                      if (ObjectEdge* edge = object.edge())
+                          *edge = {anyColour(), double(*rc::gen::inRange(0, 20))};
+                      if (Colour* colour = object.colour())
+                          *colour = anyColour();
                       object.inFront = *rc::gen::arbitrary<bool>();
-                      object.colour = anyColour();
                       objects.push_back(object);
                   }
                   return LookValue(objects);

@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/base/Language.h"
 #include "render/Fonts.h"
 #include <QGuiApplication>
 #include <gtest/gtest.h>
@@ -8,6 +9,7 @@ int main(int argc, char** argv) {
     if (::testing::GTEST_FLAG(list_tests))
         return RUN_ALL_TESTS(); // needs no display
     QGuiApplication app(argc, argv);
+    mivanta::speak(QStringLiteral("en"));
     mivanta::loadShippedFonts();
     return RUN_ALL_TESTS();
 }

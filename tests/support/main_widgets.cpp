@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/base/Language.h"
 #include "core/base/LeavableWork.h"
 #include "desk/kit/Style.h"
 #include "media/Mpv.h"
@@ -11,6 +12,7 @@ int main(int argc, char** argv) {
     if (::testing::GTEST_FLAG(list_tests))
         return RUN_ALL_TESTS(); // needs no display
     QApplication app(argc, argv);
+    mivanta::speak(QStringLiteral("en"));
     mivanta::useNumbersOfMpv();
     QApplication::setApplicationName(QStringLiteral("mivanta-test"));
     QApplication::setOrganizationName(QStringLiteral("mivanta-test"));

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/fit/Fit.h"
+#include "core/base/Said.h"
 #include "core/fit/LineWrapper.h"
 #include "core/fit/SlideDivision.h"
 #include <algorithm>
@@ -157,20 +158,20 @@ FitResult fit(const std::vector<FitPart>& parts, const FitLimits& limits, const 
 }
 
 QString fitReasonText(const FitReason& reason, const QString& partLabel) {
-    const QString place =
-        reason.line >= 0 ? QStringLiteral("line %1 of %2").arg(QString::number(reason.line + 1), partLabel)
-                         : partLabel;
+    const QString place = reason.line >= 0
+                              ? Said::tr("line %1 of %2").arg(QString::number(reason.line + 1), partLabel)
+                              : partLabel;
     switch (reason.cause) {
     case FitCause::ThemeSize:
-        return QStringLiteral("the theme's size");
+        return Said::tr("the theme's size");
     case FitCause::Width:
-        return QStringLiteral("smaller, so that %1 fits the width").arg(place);
+        return Said::tr("smaller, so that %1 fits the width").arg(place);
     case FitCause::Height:
-        return QStringLiteral("smaller, so that %1 fits the height").arg(place);
+        return Said::tr("smaller, so that %1 fits the height").arg(place);
     case FitCause::MoreSlides:
-        return QStringLiteral("%1 is too long for the smallest size, so it takes more slides").arg(place);
+        return Said::tr("%1 is too long for the smallest size, so it takes more slides").arg(place);
     case FitCause::TooNarrow:
-        return QStringLiteral("the words box is too small for %1").arg(place);
+        return Said::tr("the words box is too small for %1").arg(place);
     }
     return {};
 }

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/legibility/Legibility.h"
+#include "core/base/Said.h"
 #include <algorithm>
 #include <cmath>
 
@@ -85,9 +86,8 @@ Legibility legibilityOf(const LetterHeights& letters, const Output& output) {
 QString legibilityText(const Legibility& legibility) {
     const QString to = QString::number(std::floor(legibility.readsTo));
     const QString row = QString::number(legibility.backRow);
-    return legibility.isLargeEnough()
-               ? QStringLiteral("reads to %1 m \u2713 back row %2 m").arg(to, row)
-               : QStringLiteral("reads to %1 m only, the back row is at %2 m").arg(to, row);
+    return legibility.isLargeEnough() ? Said::tr("reads to %1 m \u2713 back row %2 m").arg(to, row)
+                                      : Said::tr("reads to %1 m only, the back row is at %2 m").arg(to, row);
 }
 
 } // namespace mivanta

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/legibility/Mending.h"
+#include "core/base/Said.h"
 #include "core/theme/BoxDrag.h"
 #include <algorithm>
 #include <cmath>
@@ -35,7 +36,7 @@ std::optional<MendOffer> larger(const MendCase& slide) {
     const int wanted = slide.wantedSize();
     if (slide.reading.isLargeEnough() || wanted > property("words.size").most)
         return std::nullopt;
-    MendOffer offer{Mend::Larger, {}, QStringLiteral("Larger")};
+    MendOffer offer{Mend::Larger, {}, Said::tr("Larger")};
     if (wanted > slide.look.words.size)
         offer.changes.set(property("words.size"), wanted);
     if (wanted > slide.look.words.smallestSize)
@@ -47,7 +48,7 @@ std::optional<MendOffer> fewerLines(const MendCase& slide, int strength) {
     const int lines = slide.lines - strength;
     if (lines < 1)
         return std::nullopt;
-    MendOffer offer{Mend::FewerLines, {}, QStringLiteral("%1 lines at most").arg(lines)};
+    MendOffer offer{Mend::FewerLines, {}, Said::tr("%n lines at most", nullptr, lines)};
     offer.changes.set(property("words.linesAtMost"), lines);
     return offer;
 }
@@ -60,13 +61,13 @@ std::optional<MendOffer> largerBox(const Look& look) {
         QRectF(QPointF(kSafeMargin, kSafeMargin), QPointF(1 - kSafeMargin, foot)) | look.words.box;
     if (box == look.words.box)
         return std::nullopt;
-    MendOffer offer{Mend::LargerBox, {}, QStringLiteral("Larger words box")};
+    MendOffer offer{Mend::LargerBox, {}, Said::tr("Larger words box")};
     offer.changes.set(property("words.box"), box);
     return offer;
 }
 
 MendOffer outline(const Look& look, double fontSize, int strength) {
-    MendOffer offer{Mend::Outline, {}, QStringLiteral("Outline")};
+    MendOffer offer{Mend::Outline, {}, Said::tr("Outline")};
     offer.changes.set(property("words.outlineWidth"),
                       look.words.outlineWidth + std::round(fontSize * kOutlineStep * strength));
     offer.changes.set(property("words.outlineColour"), opposite(look));
@@ -74,7 +75,7 @@ MendOffer outline(const Look& look, double fontSize, int strength) {
 }
 
 MendOffer panel(const Look& look, int strength) {
-    MendOffer offer{Mend::Backdrop, {}, QStringLiteral("Panel")};
+    MendOffer offer{Mend::Backdrop, {}, Said::tr("Panel")};
     Colour colour = opposite(look);
     const bool isThere = look.words.panel.reach != PanelReach::None;
     colour.alpha =
@@ -90,8 +91,7 @@ MendOffer backdrop(const Look& look, int strength) {
         return panel(look, strength);
     const bool darker = hasLightWords(look);
     const Colour to = opposite(look);
-    MendOffer offer{
-        Mend::Backdrop, {}, darker ? QStringLiteral("Darker backdrop") : QStringLiteral("Lighter backdrop")};
+    MendOffer offer{Mend::Backdrop, {}, darker ? Said::tr("Darker backdrop") : Said::tr("Lighter backdrop")};
     if (look.backdrop.kind == BackdropKind::Picture) {
         offer.changes.set(property("backdrop.brightness"),
                           look.backdrop.treatment.brightness +

@@ -1,5 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/order/ItemContent.h"
+#include "core/base/Said.h"
+#include <algorithm>
 
 namespace mivanta {
 
@@ -15,12 +17,19 @@ CreditFields creditOf(const Song& song) {
 
 } // namespace
 
+QString ItemContent::labelOf(const QString& key) const {
+    const auto at =
+        std::find_if(parts.begin(), parts.end(), [&](const ContentPart& part) { return part.key == key; });
+    return at == parts.end() ? key : at->label;
+}
+
 ItemContent contentOf(const Song& song) {
     ItemContent content;
     QHash<PartId, int> indexOf;
     for (const Part& part : song.parts) {
         indexOf.insert(part.id, int(content.parts.size()));
-        content.parts.push_back({part.label(),
+        content.parts.push_back({part.key(),
+                                 part.label(),
                                  part.shortLabel(),
                                  part.bandOnly,
                                  part.comment,
@@ -28,7 +37,7 @@ ItemContent contentOf(const Song& song) {
     }
     for (const SungPart& sung : song.sungParts()) {
         if (sung.isEmptySlide() && !indexOf.contains(sung.part)) {
-            ContentPart blank{QStringLiteral("Empty"), QStringLiteral("_"), false, {}, {}};
+            ContentPart blank{QStringLiteral("Empty"), Said::tr("Empty"), QStringLiteral("_"), false, {}, {}};
             blank.isBlank = true;
             indexOf.insert(sung.part, int(content.parts.size()));
             content.parts.push_back(std::move(blank));

@@ -37,7 +37,8 @@ struct ContentLine : Line {
 
 /// A part's words as slides are made from them, whatever kind of item they come from.
 struct ContentPart {
-    QString label;
+    QString key;   ///< names it in what refers to it; stands in files and never changes
+    QString label; ///< for people: "Verse 1"
     QString shortLabel;
     bool bandOnly = false;
     QString comment;
@@ -92,6 +93,8 @@ struct ItemContent {
     /// What stage monitors show in place of the words of every part; empty = the words.
     std::optional<ContentPart> stageWords;
 
+    /// A part's label by its key; what is gone is called by its key.
+    [[nodiscard]] QString labelOf(const QString& key) const;
     /// What an output of this kind shows of an entry.
     [[nodiscard]] const ContentPart& partOf(const ContentEntry& entry, bool onStage) const {
         return onStage && stageWords ? *stageWords : parts[size_t(entry.part)];

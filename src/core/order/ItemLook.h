@@ -10,7 +10,7 @@ enum class ItemKind { Song, Passage, Text, Picture, Pause };
 /// Lines of one part, one of the times that it comes. Named by the part, so that it stays where it is when
 /// the order of the parts changes.
 struct SlidePlace {
-    QString part;   ///< its label
+    QString part;   ///< its key
     int time = 1;   ///< 1 = the first time that the part comes in the item
     int line = 0;   ///< the first line of the slide
     int toLine = 0; ///< its last line, inclusive

@@ -1,18 +1,19 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/order/ItemPlan.h"
+#include "core/base/Said.h"
 #include <QRegularExpression>
 
 namespace mivanta {
 
 QString durationText(int seconds) {
-    const QString two = QStringLiteral("%1:%2");
+    const auto two = [](int a, int b) { return QStringLiteral("%1:%2").arg(a).arg(b, 2, 10, QChar(u'0')); };
     if (seconds >= 3600)
-        return two.arg(seconds / 3600).arg(seconds / 60 % 60, 2, 10, QChar(u'0')) + QStringLiteral(" h");
+        return Said::tr("%1 h", "hours").arg(two(seconds / 3600, seconds / 60 % 60));
     if (seconds > 0 && seconds < 60)
-        return QStringLiteral("%1 s").arg(seconds);
+        return Said::tr("%1 s", "seconds").arg(seconds);
     if (seconds % 60 == 0)
-        return QStringLiteral("%1 min").arg(seconds / 60);
-    return two.arg(seconds / 60).arg(seconds % 60, 2, 10, QChar(u'0')) + QStringLiteral(" min");
+        return Said::tr("%1 min", "minutes").arg(seconds / 60);
+    return Said::tr("%1 min", "minutes").arg(two(seconds / 60, seconds % 60));
 }
 
 std::optional<int> durationFrom(const QString& text) {

@@ -1,6 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/order/ItemWords.h"
 #include "core/base/Cases.h"
+#include "core/base/Said.h"
+#include "core/order/ItemKinds.h"
+#include <array>
 
 namespace mivanta {
 
@@ -18,65 +21,98 @@ TextItem textItem(SpokenText text, QMap<QString, QString> answers) {
 
 namespace {
 
-/// The name, or the kind of what has none.
-QString namedOr(const QString& name, const ItemWords& words) {
-    return name.trimmed().isEmpty() ? kindText(words) : name;
-}
-
-QString countdownTitle(const CountdownItem& item) {
-    const QString words = item.words.section(u'\n', 0, 0).trimmed();
-    return words.isEmpty() ? QStringLiteral("Countdown") : words;
-}
-
 QString slotText(const SlotItem& item) {
     if (item.wants == ItemKind::Song)
-        return QStringLiteral("song to choose");
+        return Said::tr("song to choose");
     if (item.wants == ItemKind::Passage)
-        return QStringLiteral("scripture to choose");
-    return item.wants == ItemKind::Text ? QStringLiteral("text to choose") : QStringLiteral("to choose");
+        return Said::tr("scripture to choose");
+    return item.wants == ItemKind::Text ? Said::tr("text to choose") : Said::tr("to choose");
 }
 
 QString pictureTitle(const PictureItem& item) {
     return !item.title.isEmpty() || item.pictures.empty() ? item.title : item.pictures.front().caption;
 }
 
+QString firstLine(const QString& text) {
+    return text.section(u'\n', 0, 0);
+}
+
 } // namespace
 
+QString givenName(const ItemWords& words) {
+    return std::visit(Cases{[](const Heading& heading) { return heading.title; },
+                            [](const SongItem& item) { return item.song->title; },
+                            [](const PassageItem& item) { return item.passage->title(); },
+                            [](const TextItem& item) { return item.text->title; },
+                            [](const PictureItem& item) { return pictureTitle(item); },
+                            [](const NoteItem& item) { return firstLine(item.words); },
+                            [](const PauseItem& item) { return item.title; },
+                            [](const CountdownItem& item) { return firstLine(item.words).trimmed(); },
+                            [](const SlotItem& item) { return item.name; },
+                            [](const UnknownItem& item) { return item.title; }},
+                      words);
+}
+
 QString titleOf(const ItemWords& words) {
-    return std::visit(
-        Cases{[](const Heading& heading) { return heading.title; },
-              [](const SongItem& item) { return item.song->title; },
-              [](const PassageItem& item) { return item.passage->title(); },
-              [](const TextItem& item) { return item.text->title; },
-              [&](const PictureItem& item) { return namedOr(pictureTitle(item), words); },
-              [&](const NoteItem& item) { return namedOr(item.words.section(u'\n', 0, 0), words); },
-              [&](const PauseItem& item) { return namedOr(item.title, words); },
-              [](const CountdownItem& item) { return countdownTitle(item); },
-              [&](const SlotItem& item) { return namedOr(item.name, words); },
-              [](const UnknownItem& item) { return item.title.isEmpty() ? item.kind : item.title; }},
-        words);
+    const QString name = givenName(words);
+    if (!name.trimmed().isEmpty())
+        return name;
+    return std::visit(Cases{[](const SlotItem& item) {
+                                return item.wants == ItemKind::Song      ? Said::tr("A song")
+                                       : item.wants == ItemKind::Passage ? Said::tr("A reading")
+                                       : item.wants == ItemKind::Text    ? Said::tr("A text")
+                                                                         : Said::tr("to choose");
+                            },
+                            [](const CountdownItem&) { return Said::tr("Countdown"); },
+                            [](const UnknownItem& item) { return item.kind; },
+                            [&](const auto&) { return kindText(words); }},
+                      words);
+}
+
+const ItemKindFacts& factsOf(const ItemWords& words) {
+    static const std::array<ItemKindFacts, std::variant_size_v<ItemWords>> facts{{
+        {"heading", {}},
+        {"song", ItemKind::Song, true},
+        {"passage", ItemKind::Passage, true},
+        {"text", ItemKind::Text, true},
+        {"pictures", ItemKind::Picture, true},
+        {"note", {}},
+        {"pause", ItemKind::Pause, true},
+        {"countdown", ItemKind::Pause, true},
+        {"slot", {}, true},
+        {"unknown", {}},
+    }};
+    return facts[words.index()];
+}
+
+QString kindKey(const ItemWords& words) {
+    const auto* unknown = std::get_if<UnknownItem>(&words);
+    return unknown ? unknown->kind : QString::fromLatin1(factsOf(words).key);
+}
+
+std::optional<ItemKind> kindOf(const ItemWords& words) {
+    return factsOf(words).look;
 }
 
 QString kindText(const ItemWords& words) {
-    return std::visit(Cases{[](const Heading&) { return QString(); },
-                            [](const SongItem&) { return QStringLiteral("Song"); },
-                            [](const PassageItem&) { return QStringLiteral("Scripture"); },
-                            [](const TextItem& item) { return textKindName(item.text->kind); },
-                            [](const PictureItem& item) {
-                                return item.pictures.size() == 1
-                                           ? QStringLiteral("Picture")
-                                           : QStringLiteral("%1 pictures").arg(item.pictures.size());
-                            },
-                            [](const NoteItem&) { return QStringLiteral("Note"); },
-                            [](const PauseItem&) { return QStringLiteral("Pause"); },
-                            [](const CountdownItem& item) {
-                                return item.to ? QStringLiteral("until ") +
-                                                     item.to->toString(QStringLiteral("HH:mm"))
-                                               : QStringLiteral("counts down");
-                            },
-                            [](const SlotItem& item) { return slotText(item); },
-                            [](const UnknownItem&) { return QStringLiteral("not known here"); }},
-                      words);
+    return std::visit(
+        Cases{[](const Heading&) { return QString(); }, [](const SongItem&) { return Said::tr("Song"); },
+              [](const PassageItem&) { return Said::tr("Scripture"); },
+              [](const TextItem& item) { return textKindName(item.text->kind); },
+              [](const PictureItem& item) {
+                  return item.pictures.size() == 1
+                             ? Said::tr("Picture")
+                             : Said::tr("%n pictures", nullptr, Said::n(qint64(item.pictures.size())));
+              },
+              [](const NoteItem&) { return Said::tr("Note"); },
+              [](const PauseItem&) { return Said::tr("Pause"); },
+              [](const CountdownItem& item) {
+                  return item.to ? Said::tr("until %1").arg(item.to->toString(QStringLiteral("HH:mm")))
+                                 : Said::tr("counts down");
+              },
+              [](const SlotItem& item) { return slotText(item); },
+              [](const UnknownItem&) { return Said::tr("not known here"); }},
+        words);
 }
 
 namespace {
@@ -129,19 +165,6 @@ bool isSame(const ItemWords& a, const ItemWords& b) {
               [&](const SlotItem& item) { return item == std::get<SlotItem>(b); },
               [&](const UnknownItem& item) { return item.json == std::get<UnknownItem>(b).json; }},
         a);
-}
-
-std::optional<ItemKind> kindOf(const ItemWords& words) {
-    using Kind = std::optional<ItemKind>;
-    return std::visit(
-        Cases{[](const Heading&) { return Kind(); }, [](const SongItem&) { return Kind(ItemKind::Song); },
-              [](const PassageItem&) { return Kind(ItemKind::Passage); },
-              [](const TextItem&) { return Kind(ItemKind::Text); },
-              [](const PictureItem&) { return Kind(ItemKind::Picture); },
-              [](const NoteItem&) { return Kind(); }, [](const PauseItem&) { return Kind(ItemKind::Pause); },
-              [](const CountdownItem&) { return Kind(ItemKind::Pause); },
-              [](const SlotItem&) { return Kind(); }, [](const UnknownItem&) { return Kind(); }},
-        words);
 }
 
 } // namespace mivanta

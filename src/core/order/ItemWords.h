@@ -85,8 +85,12 @@ using ItemWords = std::variant<Heading, SongItem, PassageItem, TextItem, Picture
 [[nodiscard]] PassageItem passageItem(Passage passage);
 [[nodiscard]] TextItem textItem(SpokenText text, QMap<QString, QString> answers = {});
 
+/// The name that it was given, or that what it holds has; empty for what has none.
+[[nodiscard]] QString givenName(const ItemWords& words);
 /// What it is called on the sheet; what has no name is called by its kind.
 [[nodiscard]] QString titleOf(const ItemWords& words);
+/// Its kind in files and in the history of takes: "song", "passage", "pictures"…; never changes.
+[[nodiscard]] QString kindKey(const ItemWords& words);
 /// "Song", "Scripture", "Prayer", "3 pictures"…; empty for a heading.
 [[nodiscard]] QString kindText(const ItemWords& words);
 

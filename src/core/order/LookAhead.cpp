@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/order/LookAhead.h"
+#include "core/base/Said.h"
 #include <QSet>
 
 namespace mivanta {
@@ -10,14 +11,10 @@ namespace {
 
 QString ago(int days) {
     if (days == 0)
-        return u"the same day"_s;
+        return Said::tr("the same day");
     if (days < 14)
-        return days == 1 ? u"the day before"_s : u"%1 days before"_s.arg(days);
-    return u"%1 weeks before"_s.arg(days / 7);
-}
-
-QString songs(qsizetype count) {
-    return count == 1 ? u"1 song"_s : u"%1 songs"_s.arg(count);
+        return days == 1 ? Said::tr("the day before") : Said::tr("%n days before", nullptr, days);
+    return Said::tr("%n weeks before", nullptr, days / 7);
 }
 
 } // namespace
@@ -25,22 +22,22 @@ QString songs(qsizetype count) {
 QStringList LookAhead::facts() const {
     QStringList result;
     if (!withoutLicence.isEmpty())
-        result << songs(withoutLicence.size()) + u" without licence number"_s;
+        result << Said::tr("%n songs without licence number", nullptr, Said::n(withoutLicence.size()));
     if (!withoutCredit.isEmpty())
-        result << songs(withoutCredit.size()) + u" without credit"_s;
+        result << Said::tr("%n songs without credit", nullptr, Said::n(withoutCredit.size()));
     if (!sungLately.empty())
-        result << songs(qsizetype(sungLately.size())) + u" sung lately"_s;
+        result << Said::tr("%n songs sung lately", nullptr, Said::n(qint64(sungLately.size())));
     return result;
 }
 
 QString LookAhead::details() const {
     QStringList lines;
     if (!withoutLicence.isEmpty())
-        lines << u"Without licence number: "_s + withoutLicence.join(u", ");
+        lines << Said::tr("Without licence number: %1").arg(withoutLicence.join(u", "));
     if (!withoutCredit.isEmpty())
-        lines << u"Without author or copyright: "_s + withoutCredit.join(u", ");
+        lines << Said::tr("Without author or copyright: %1").arg(withoutCredit.join(u", "));
     for (const SungLately& song : sungLately)
-        lines << u"%1 was sung %2"_s.arg(song.title, ago(song.days));
+        lines << Said::tr("%1 was sung %2").arg(song.title, ago(song.days));
     return lines.join(u'\n');
 }
 

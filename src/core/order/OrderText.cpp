@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/order/OrderText.h"
+#include "core/base/Said.h"
 #include <QStringList>
 #include <algorithm>
 
@@ -8,7 +9,7 @@ namespace mivanta {
 namespace {
 
 QString lineAt(const QString& where, int line) {
-    return QStringLiteral("%1, line %2").arg(where, QString::number(line));
+    return Said::tr("%1, line %2").arg(where, QString::number(line));
 }
 
 /// True when the line was a detail of the service.
@@ -25,14 +26,14 @@ Result<bool> readDetail(const QString& line, Service& service, const std::vector
     } else if (const QString start = value("Start"); !start.isEmpty()) {
         service.start = QDateTime::fromString(start, QStringLiteral("yyyy-MM-dd HH:mm"));
         if (!service.start.isValid())
-            return failure(QStringLiteral("\"%1\" is no date and time").arg(start), at,
-                           QStringLiteral("Write it as 2026-10-04 10:30."));
+            return failure(Said::tr("\"%1\" is no date and time").arg(start), at,
+                           Said::tr("Write it as 2026-10-04 10:30."));
     } else if (const QString id = value("Theme"); !id.isEmpty()) {
         const auto theme = std::find_if(themes.begin(), themes.end(), [&](const Theme& t) {
             return t.id == id || t.name.compare(id, Qt::CaseInsensitive) == 0;
         });
         if (theme == themes.end())
-            return failure(QStringLiteral("there is no theme \"%1\"").arg(id), at);
+            return failure(Said::tr("there is no theme \"%1\"").arg(id), at);
         service.theme = *theme;
     } else {
         return false;
@@ -71,8 +72,8 @@ Result<void> readPlan(const QString& line, ItemPlan& plan, const OrderSources& s
     const auto length = [&](std::optional<int>& seconds) -> Result<void> {
         seconds = durationFrom(value);
         if (!seconds)
-            return failure(QStringLiteral("\"%1\" is no length").arg(value), at,
-                           QStringLiteral("Write it like 4, 4:30, 90 s or 1:05 h."));
+            return failure(Said::tr("\"%1\" is no length").arg(value), at,
+                           Said::tr("Write it like 4, 4:30, 90 s or 1:05 h."));
         return {};
     };
     if (key == QLatin1String("leader")) {
@@ -86,16 +87,16 @@ Result<void> readPlan(const QString& line, ItemPlan& plan, const OrderSources& s
     } else if (key == QLatin1String("at")) {
         plan.at = timeFrom(value);
         if (!plan.at)
-            return failure(QStringLiteral("\"%1\" is no time of day").arg(value), at,
-                           QStringLiteral("Write it like 10:30."));
+            return failure(Said::tr("\"%1\" is no time of day").arg(value), at,
+                           Said::tr("Write it like 10:30."));
     } else if (key == QLatin1String("sound") && sources.findSound) {
         auto sound = sources.findSound(value);
         if (!sound)
             return tl::unexpected(Error{sound.error().what, at, sound.error().remedy});
         plan.sound = std::move(*sound);
     } else {
-        return failure(QStringLiteral("\"%1\" is not known of an item").arg(key), at,
-                       QStringLiteral("Write leader, note, takes, at, by itself or sound."));
+        return failure(Said::tr("\"%1\" is not known of an item").arg(key), at,
+                       Said::tr("Write leader, note, takes, at, by itself or sound."));
     }
     return {};
 }

@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/base/Said.h"
 #include "core/order/ItemWords.h"
 
 namespace mivanta {
@@ -19,9 +20,12 @@ ItemContent contentOf(const PictureItem& item) {
     QHash<QString, int> times; // parts are named apart, so that slides keep their looks when they move
     for (const OrderPicture& picture : item.pictures) {
         ContentPart part;
-        part.label = picture.caption.isEmpty() ? QStringLiteral("Picture") : picture.caption;
-        if (const int time = ++times[part.label]; time > 1)
-            part.label += QStringLiteral(" (%1)").arg(time);
+        part.key = picture.caption.isEmpty() ? QStringLiteral("Picture") : picture.caption;
+        part.label = picture.caption.isEmpty() ? Said::tr("Picture") : picture.caption;
+        if (const int time = ++times[part.key]; time > 1) {
+            part.key += QStringLiteral(" (%1)").arg(time);
+            part.label = Said::tr("%1 (%2)", "one of several pictures of one name").arg(part.label).arg(time);
+        }
         part.shortLabel = QString::number(content.parts.size() + 1);
         part.picture = picture.name;
         part.pictureFit = item.fit;
@@ -36,7 +40,7 @@ ItemContent contentOf(const PictureItem& item) {
 ItemContent contentOf(const PauseItem& item) {
     ItemContent content;
     ContentPart part;
-    part.label = item.title;
+    part.key = part.label = item.title;
     part.isBlank = true;
     addPart(content, std::move(part), item.title);
     return content;
@@ -45,7 +49,7 @@ ItemContent contentOf(const PauseItem& item) {
 ItemContent contentOf(const CountdownItem& item) {
     ItemContent content;
     ContentPart part;
-    part.label = item.words;
+    part.key = part.label = item.words;
     part.isBlank = item.words.trimmed().isEmpty();
     if (!part.isBlank)
         for (const QString& line : item.words.split(u'\n'))

@@ -165,7 +165,7 @@ ItemContent contentOf(const Passage& passage) {
     const Verse* before = nullptr;
     const auto addPart = [&](const QString& label, std::vector<ContentLine> words) {
         content.entries.push_back({int(content.parts.size()), 1, 1, {}});
-        content.parts.push_back({label, label, false, {}, std::move(words)});
+        content.parts.push_back({label, label, label, false, {}, std::move(words)});
     };
     for (int index = 0; index < int(first.verses.size()); ++index) {
         const Verse& verse = first.verses[size_t(index)];

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "core/order/ItemKinds.h"
 #include "core/order/ItemPlan.h"
 #include "core/order/ItemWords.h"
 #include "core/order/SlideEdits.h"
@@ -24,7 +25,7 @@ struct Item {
     [[nodiscard]] bool hasSlides() const { return kindOf(content).has_value(); }
     [[nodiscard]] bool isSlot() const { return std::holds_alternative<SlotItem>(content); }
     /// It takes its time: what has slides, and what will have when it is filled.
-    [[nodiscard]] bool hasPlan() const { return hasSlides() || isSlot(); }
+    [[nodiscard]] bool hasPlan() const { return factsOf(content).takesTime; }
     /// True for what comes up while the service runs.
     [[nodiscard]] bool isRun() const { return hasSlides() && !plan.skipped; }
     [[nodiscard]] QString title() const { return titleOf(content); }

@@ -1,14 +1,16 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/order/ServiceBounds.h"
 #include "core/base/Cases.h"
+#include "core/base/Said.h"
 #include "core/song/SongBounds.h"
 
 namespace mivanta {
 
 namespace {
 
-QString beyond(qint64 count, qint64 most, const QString& what) {
-    return count > most ? tooMuch(count, what, most) : QString();
+/// `counted` is a text for translation, such as "%n lines".
+QString beyond(qint64 count, qint64 most, const char* counted) {
+    return count > most ? tooMuch(Said::tr(counted, nullptr, Said::n(count)), most) : QString();
 }
 
 /// About how many slides an item may need, before anything is fitted.
@@ -34,7 +36,7 @@ QString excessOf(const ItemWords& words) {
                             [](const TextItem& item) { return excessOf(*item.text); },
                             [](const PictureItem& item) {
                                 return beyond(qint64(item.pictures.size()), kMostPictures,
-                                              QStringLiteral("pictures"));
+                                              QT_TRANSLATE_N_NOOP("Said", "%n pictures"));
                             },
                             [](const auto&) { return QString(); }},
                       words);
@@ -43,41 +45,45 @@ QString excessOf(const ItemWords& words) {
 } // namespace
 
 QString excessOf(const SpokenText& text) {
-    QString excess = beyond(qint64(text.lines.size()), kMostTextLines, QStringLiteral("lines"));
+    QString excess =
+        beyond(qint64(text.lines.size()), kMostTextLines, QT_TRANSLATE_N_NOOP("Said", "%n lines"));
     for (const SpokenLine& line : text.lines)
         if (excess.isEmpty())
-            excess = beyond(line.words.size(), kMostSpokenLetters, QStringLiteral("letters in one line"));
+            excess = beyond(line.words.size(), kMostSpokenLetters,
+                            QT_TRANSLATE_N_NOOP("Said", "%n letters in one line"));
     return excess;
 }
 
 QString excessOf(const Passage& passage) {
     constexpr qint64 kMostTranslations = 2;
     QString excess = beyond(qint64(passage.words.size()), kMostTranslations,
-                            QStringLiteral("translations beside one another"));
+                            QT_TRANSLATE_N_NOOP("Said", "%n translations beside one another"));
     for (const PassageWords& words : passage.words) {
         if (excess.isEmpty())
-            excess = beyond(qint64(words.verses.size()), kMostVerses, QStringLiteral("verses"));
+            excess =
+                beyond(qint64(words.verses.size()), kMostVerses, QT_TRANSLATE_N_NOOP("Said", "%n verses"));
         for (const Verse& verse : words.verses)
             if (excess.isEmpty())
-                excess =
-                    beyond(verse.words().size(), kMostSpokenLetters, QStringLiteral("letters in one verse"));
+                excess = beyond(verse.words().size(), kMostSpokenLetters,
+                                QT_TRANSLATE_N_NOOP("Said", "%n letters in one verse"));
     }
     return excess;
 }
 
 QString excessOf(const Service& service) {
-    QString excess = beyond(qint64(service.items.size()), kMostItems, QStringLiteral("items"));
+    QString excess =
+        beyond(qint64(service.items.size()), kMostItems, QT_TRANSLATE_N_NOOP("Said", "%n items"));
     if (excess.isEmpty())
-        excess = beyond(qint64(service.themes.size()), kMostThemes, QStringLiteral("themes"));
+        excess = beyond(qint64(service.themes.size()), kMostThemes, QT_TRANSLATE_N_NOOP("Said", "%n themes"));
     qint64 slides = 0;
     for (const Item& item : service.items) {
         slides += slidesAtMost(item.content);
         if (!excess.isEmpty())
             break;
         if (const QString own = excessOf(item.content); !own.isEmpty())
-            excess = QStringLiteral("%1 (\u201c%2\u201d)").arg(own, item.title().left(60));
+            excess = Said::tr("%1 (\u201c%2\u201d)").arg(own, item.title().left(60));
     }
-    return excess.isEmpty() ? beyond(slides, kMostSlides, QStringLiteral("slides")) : excess;
+    return excess.isEmpty() ? beyond(slides, kMostSlides, QT_TRANSLATE_N_NOOP("Said", "%n slides")) : excess;
 }
 
 } // namespace mivanta

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/order/SlideEdits.h"
+#include "core/base/Said.h"
 #include <algorithm>
 
 namespace mivanta {
@@ -26,13 +27,13 @@ QString SlideEdits::wordsAt(const SlidePlace& place) const {
 }
 
 PartTime partTimeOf(int entry, const ItemContent& content) {
-    const auto labelOf = [&](int e) -> const QString& {
-        return content.parts[size_t(content.entries[size_t(e)].part)].label;
+    const auto keyOf = [&](int e) -> const QString& {
+        return content.parts[size_t(content.entries[size_t(e)].part)].key;
     };
-    PartTime result{labelOf(entry), content.entries[size_t(entry)].time};
+    PartTime result{keyOf(entry), content.entries[size_t(entry)].time};
     if (result.time == 0)
         for (int e = 0; e <= entry; ++e)
-            result.time += labelOf(e) == result.part ? 1 : 0;
+            result.time += keyOf(e) == result.part ? 1 : 0;
     return result;
 }
 
@@ -40,7 +41,7 @@ int entryOf(const PartTime& at, const ItemContent& content) {
     int time = 0;
     for (size_t e = 0; e < content.entries.size(); ++e) {
         const ContentEntry& entry = content.entries[e];
-        if (content.parts[size_t(entry.part)].label != at.part)
+        if (content.parts[size_t(entry.part)].key != at.part)
             continue;
         ++time;
         if ((entry.time > 0 ? entry.time : time) == at.time)
@@ -187,7 +188,8 @@ ItemContent withEdits(ItemContent content, const SlideEdits& edits) {
                                   : edits.stageNote + QStringLiteral(" \u00b7 ") + entry.stageNote;
     if (!edits.stageWords.trimmed().isEmpty()) {
         ContentPart part;
-        part.label = QStringLiteral("Stage");
+        part.key = QStringLiteral("Stage");
+        part.label = Said::tr("Stage");
         part.lines = linesOf(edits.stageWords);
         content.stageWords = std::move(part);
     }

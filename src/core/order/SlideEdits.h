@@ -14,7 +14,7 @@ struct SlideWords {
 
 /// One of the times that a part comes.
 struct PartTime {
-    QString part; ///< its label
+    QString part; ///< its key
     int time = 1; ///< 1 = the first time that the part comes in the item
     friend bool operator==(const PartTime&, const PartTime&) = default;
 };

@@ -7,24 +7,13 @@ namespace {
 
 constexpr int kDaysAWeek = 7;
 
-QString nameOfSlot(ItemKind kind) {
-    switch (kind) {
-    case ItemKind::Song:
-        return QStringLiteral("A song");
-    case ItemKind::Passage:
-        return QStringLiteral("A reading");
-    default:
-        return QStringLiteral("A text");
-    }
-}
-
 } // namespace
 
 bool becomeSlot(Item& item) {
     const auto kind = kindOf(item.content);
     if (kind != ItemKind::Song && kind != ItemKind::Passage && kind != ItemKind::Text)
         return false;
-    item.content = SlotItem{nameOfSlot(*kind), kind};
+    item.content = SlotItem{{}, kind};
     item.look = {};
     item.edits = {};
     return true;

@@ -13,7 +13,7 @@ ItemContent contentOf(const SpokenText& text, const FieldValues& values) {
         if (isFirst || written.breakBefore) {
             const QString label = QString::number(content.parts.size() + 1);
             content.entries.push_back({int(content.parts.size()), 1, 1, {}});
-            content.parts.push_back({label, label, false, {}, {}});
+            content.parts.push_back({label, label, label, false, {}, {}});
             role.clear(); // a new page says again who speaks
         }
         isFirst = false;

@@ -45,7 +45,8 @@ QStringList mediaOf(const Service& service) {
         [&](const LookChoice& choice) {
             addOnce(names, picturesOf(choice.own));
             for (const SlideObject& object : choice.objects)
-                addOnce(names, {object.picture});
+                if (const QString* picture = object.picture())
+                    addOnce(names, {*picture});
         });
     return names;
 }
@@ -64,8 +65,8 @@ void renameMedia(Service& service, const QString& from, const QString& to) {
         [&](LookChoice& choice) {
             renamePicture(choice.own, from, to);
             for (SlideObject& object : choice.objects)
-                if (object.picture == from)
-                    object.picture = to;
+                if (QString* picture = object.picture(); picture && *picture == from)
+                    *picture = to;
         });
 }
 

@@ -6,7 +6,7 @@ namespace mivanta {
 
 int mainOutput(const ItemSlides& slides) {
     const auto hall = std::find_if(slides.outputs.begin(), slides.outputs.end(),
-                                   [](const OutputSlides& o) { return o.output.kind == OutputKind::Hall; });
+                                   [](const OutputSlides& o) { return o.output.isInTheHall(); });
     if (hall != slides.outputs.end())
         return int(hall - slides.outputs.begin());
     return slides.outputs.empty() ? -1 : 0;

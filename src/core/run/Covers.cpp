@@ -99,20 +99,21 @@ Scene covered(Scene scene, const Output& output, const Covers& covers, const Sce
 
 std::vector<Scene> withScreens(std::vector<Scene> all, const std::vector<Output>& outputs) {
     const auto hall = std::find_if(outputs.begin(), outputs.end(),
-                                   [](const Output& output) { return output.kind == OutputKind::Hall; });
+                                   [](const Output& output) { return output.isInTheHall(); });
     std::vector<Scene> plain; // a picture in a picture has none in it
     for (Scene scene : all) {
-        std::erase_if(scene.look.objects, [](const SlideObject& o) { return o.kind == ObjectKind::Screen; });
+        std::erase_if(scene.look.objects, [](const SlideObject& o) { return o.is<ScreenObject>(); });
         plain.push_back(std::move(scene));
     }
     for (Scene& scene : all)
         std::erase_if(scene.look.objects, [&](SlideObject& object) {
-            if (object.kind != ObjectKind::Screen)
+            auto* screen = std::get_if<ScreenObject>(&object.what);
+            if (!screen)
                 return false;
-            if (object.text.isEmpty() && hall != outputs.end())
-                object.text = hall->name;
+            if (screen->output.isEmpty() && hall != outputs.end())
+                screen->output = hall->name;
             const auto shown = std::find_if(plain.begin(), plain.end(),
-                                            [&](const Scene& each) { return each.output == object.text; });
+                                            [&](const Scene& each) { return each.output == screen->output; });
             if (shown == plain.end() || shown->output == scene.output)
                 return true;
             const bool isKnown = std::any_of(scene.elsewhere.begin(), scene.elsewhere.end(),

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/run/Findings.h"
+#include "core/base/Said.h"
 #include <algorithm>
 
 namespace mivanta {
@@ -10,13 +11,13 @@ void addFitFindings(std::vector<Finding>& findings, const Item& item, const Item
     for (const OutputSlides& output : slides.outputs) {
         const QString where = output.output.label();
         if (output.reason.cause == FitCause::TooNarrow)
-            findings.push_back(
-                {Severity::Blocks, item.id, QStringLiteral("%1: words run out of the picture").arg(where),
-                 output.reasonText + QStringLiteral(". Use a theme with a larger words box.")});
+            findings.push_back({Severity::Blocks, item.id,
+                                Said::tr("%1: words run out of the picture").arg(where),
+                                Said::tr("%1. Use a theme with a larger words box.").arg(output.reasonText)});
         else if (output.reason.cause == FitCause::MoreSlides)
             findings.push_back(
-                {Severity::Doubt, item.id, QStringLiteral("%1: more slides than usual").arg(where),
-                 output.reasonText + QStringLiteral(". Shorter lines would keep it together.")});
+                {Severity::Doubt, item.id, Said::tr("%1: more slides than usual").arg(where),
+                 Said::tr("%1. Shorter lines would keep it together.").arg(output.reasonText)});
     }
 }
 
@@ -24,23 +25,22 @@ void addSongFindings(std::vector<Finding>& findings, const Item& item, const Son
     const bool silent = std::none_of(song.parts.begin(), song.parts.end(),
                                      [](const Part& p) { return p.hasWords() && !p.bandOnly; });
     if (silent)
-        findings.push_back({Severity::Doubt, item.id, QStringLiteral("No words to show"),
-                            QStringLiteral("The hall screen will show the backdrop only.")});
+        findings.push_back({Severity::Doubt, item.id, Said::tr("No words to show"),
+                            Said::tr("The hall screen will show the backdrop only.")});
     if (song.authors.empty() && song.copyright.isEmpty())
-        findings.push_back({Severity::Note, item.id, QStringLiteral("No author or copyright"),
-                            QStringLiteral("The credit line will name only the title.")});
+        findings.push_back({Severity::Note, item.id, Said::tr("No author or copyright"),
+                            Said::tr("The credit line will name only the title.")});
     if (song.licenceNumber.isEmpty())
-        findings.push_back({Severity::Note, item.id, QStringLiteral("No licence number"),
-                            QStringLiteral("Add it if the song is sung under a licence.")});
+        findings.push_back({Severity::Note, item.id, Said::tr("No licence number"),
+                            Said::tr("Add it if the song is sung under a licence.")});
 }
 
 void addSlotFindings(std::vector<Finding>& findings, const Service& service) {
     for (const Item& item : service.items)
         if (item.isSlot() && !item.plan.skipped)
             findings.push_back(
-                {Severity::Doubt, item.id, QStringLiteral("Nothing is chosen yet"),
-                 QStringLiteral(
-                     "Find fills this place on the Prepare desk; while running it is passed over.")});
+                {Severity::Doubt, item.id, Said::tr("Nothing is chosen yet"),
+                 Said::tr("Find fills this place on the Prepare desk; while running it is passed over.")});
 }
 
 } // namespace

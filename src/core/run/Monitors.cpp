@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/run/Monitors.h"
+#include "core/base/Said.h"
 #include <QStringList>
 
 namespace mivanta {
@@ -7,7 +8,7 @@ namespace mivanta {
 QString Monitor::label() const {
     QStringList words{identity.maker, identity.model};
     words.removeAll(QString());
-    return words.isEmpty() ? name : QStringLiteral("%1 at %2").arg(words.join(u' '), name);
+    return words.isEmpty() ? name : Said::tr("%1 at %2").arg(words.join(u' '), name);
 }
 
 Likeness likenessOf(const Monitor& monitor, const QString& name, const MonitorIdentity& identity) {

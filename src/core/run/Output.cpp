@@ -1,9 +1,24 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/run/Output.h"
+#include "core/base/Said.h"
+#include <array>
 
 namespace mivanta {
 
+const OutputKindFacts& factsOf(OutputKind kind) {
+    static constexpr std::array<OutputKindFacts, 3> all{{
+        {OutputKind::Hall, "hall", true, true},
+        {OutputKind::Stage, "stage", false, false},
+        {OutputKind::Stream, "stream", true, false},
+    }};
+    return all[size_t(kind)];
+}
+
 QString Output::label() const {
+    for (const char* usual : {QT_TRANSLATE_NOOP("Said", "Hall"), QT_TRANSLATE_NOOP("Said", "Stage"),
+                              QT_TRANSLATE_NOOP("Said", "Stream")})
+        if (name.compare(QLatin1String(usual), Qt::CaseInsensitive) == 0)
+            return Said::tr(usual);
     return name.isEmpty() ? name : name[0].toUpper() + name.mid(1);
 }
 
@@ -21,10 +36,10 @@ Colour Output::groundColour() const {
 
 std::vector<Output> usualOutputs() {
     Output hall;
-    hall.name = QStringLiteral("hall");
+    hall.name = QLatin1String(factsOf(OutputKind::Hall).key);
 
     Output stage;
-    stage.name = QStringLiteral("stage");
+    stage.name = QLatin1String(factsOf(OutputKind::Stage).key);
     stage.kind = OutputKind::Stage;
     stage.ownSteps = false;
     stage.showsChords = true;
@@ -35,7 +50,7 @@ std::vector<Output> usualOutputs() {
     stage.backRow = 3;
 
     Output stream;
-    stream.name = QStringLiteral("stream");
+    stream.name = QLatin1String(factsOf(OutputKind::Stream).key);
     stream.kind = OutputKind::Stream;
     stream.linesAtMost = 2;
     stream.look.theme = QStringLiteral("lower-third");

@@ -10,6 +10,16 @@ namespace mivanta {
 
 enum class OutputKind { Hall, Stage, Stream };
 
+/// What there is to know of a kind of output.
+struct OutputKindFacts {
+    OutputKind kind;
+    const char* key;  ///< in files, and its outputs' usual name; never changes
+    bool isForPeople; ///< else for the musicians: it shows stage notes, and words of their own where an item
+                      ///< has some
+    bool isInTheHall; ///< the people in the room look at it: it is the picture that the desks show large
+};
+[[nodiscard]] const OutputKindFacts& factsOf(OutputKind kind);
+
 /// How much light of the room falls on a screen.
 enum class RoomLight { Dark, Dimmed, Daylight };
 
@@ -83,6 +93,8 @@ struct Output {
     RoomLight light = RoomLight::Dimmed;
     friend bool operator==(const Output&, const Output&) = default;
 
+    [[nodiscard]] bool isForPeople() const { return factsOf(kind).isForPeople; }
+    [[nodiscard]] bool isInTheHall() const { return factsOf(kind).isInTheHall; }
     /// "Hall" for "hall".
     [[nodiscard]] QString label() const;
     /// What is behind its picture; alpha 0 for SeeThrough.

@@ -90,8 +90,7 @@ void applyOne(OutputSlides& slides, const ItemContent& content, const SlideLook&
     if (entry < 0)
         return;
     auto& all = slides.slides;
-    const ContentPart& part =
-        content.partOf(content.entries[size_t(entry)], slides.output.kind == OutputKind::Stage);
+    const ContentPart& part = content.partOf(content.entries[size_t(entry)], !slides.output.isForPeople());
     const auto isMeant = [&](const Slide& slide) {
         if (slide.start.entry != entry)
             return false;

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "core/base/Said.h"
 #include "core/run/Covers.h"
 #include <QStringList>
 
@@ -18,9 +19,9 @@ struct RunSettings {
 /// With some messages to begin with.
 [[nodiscard]] inline RunSettings usualRunSettings() {
     RunSettings settings;
-    settings.callOuts = {QStringLiteral("Would the parents of child no. ___ please come to the door?"),
-                         QStringLiteral("The car ___ stands in the way of others."),
-                         QStringLiteral("Tea is served in the ___ after the service.")};
+    settings.callOuts = {Said::tr("Would the parents of child no. ___ please come to the door?"),
+                         Said::tr("The car ___ stands in the way of others."),
+                         Said::tr("Tea is served in the ___ after the service.")};
     return settings;
 }
 

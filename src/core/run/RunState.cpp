@@ -284,15 +284,13 @@ Backdrop pictureBackdrop(const ContentPart& part) {
 void addCountdown(Scene& scene, const ContentCountdown& countdown) {
     const WordsLook& words = scene.look.words;
     SlideObject figures;
-    figures.kind = ObjectKind::Countdown;
     figures.inFront = true;
     const CountdownBoxes boxes = countdownBoxes(words.box);
     figures.box = boxes.figures;
-    figures.text =
-        countdown.to ? countdown.to->toString(QStringLiteral("HH:mm")) : countdownFor(countdown.seconds);
-    figures.size = int(kLookHeight * figures.box.height());
-    figures.weight = words.weight;
-    figures.colour = words.colour;
+    const ObjectLetters letters{int(kLookHeight * figures.box.height()), words.weight,
+                                HorizontalAlign::Centre, words.colour};
+    figures.what = CountdownObject{countdown.to,
+                                   countdown.to ? std::nullopt : std::optional(countdown.seconds), letters};
     scene.look.words.box = boxes.words;
     if (!boxes.isSideBySide)
         scene.look.words.vertical = VerticalAlign::Bottom;
@@ -327,7 +325,7 @@ Scene slideScene(const ItemSlides& slides, const OutputSlides& output, std::opti
     scene.look = output.lookOf(shown);
     scene.fontSize = output.fontSizeOf(shown);
     const ContentEntry& entry = slides.content.entries[size_t(shown.start.entry)];
-    const ContentPart& part = slides.content.partOf(entry, output.output.kind == OutputKind::Stage);
+    const ContentPart& part = slides.content.partOf(entry, !output.output.isForPeople());
     if (!part.picture.isEmpty() && !insistsOn(output.output, LookGroup::Backdrop))
         scene.look.backdrop = pictureBackdrop(part);
     if (slides.content.countdown)
@@ -337,7 +335,7 @@ Scene slideScene(const ItemSlides& slides, const OutputSlides& output, std::opti
         scene.rows.back().startsLine = &row == &shown.rows.front() || (&row)[-1].line != row.line;
         scene.roomForChords = scene.roomForChords || !scene.rows.back().chords.empty();
     }
-    if (output.output.kind == OutputKind::Stage)
+    if (!output.output.isForPeople())
         scene.stageNote = entry.stageNote;
     scene.credit = shown.credit;
     scene.besideWords = shown.besideWords;

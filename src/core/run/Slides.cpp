@@ -51,7 +51,7 @@ void addCredits(OutputSlides& slides, const ItemContent& content) {
 OutputSlides outputSlides(const ItemContent& content, const Output& output, const LookChain& chain,
                           MeasureSource& measures) {
     ResolvedLook resolved = lookOn(output, chain);
-    const bool hasStageWords = output.kind == OutputKind::Stage && content.stageWords;
+    const bool hasStageWords = !output.isForPeople() && content.stageWords;
     std::vector<FitPart> parts;
     if (hasStageWords)
         parts.push_back(fitPartOf(*content.stageWords, output, resolved.look, measures));

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/run/StageFields.h"
+#include "core/base/Said.h"
 
 namespace mivanta {
 
@@ -26,14 +27,14 @@ QString wordsOn(const OutputSlides& output, const Position& position) {
 }
 
 /// So that a stopwatch changes together with a clock beside it: one picture a second.
-QString atWholeSecond(const QTime& time) {
-    return QTime(time.hour(), time.minute(), time.second()).toString(QStringLiteral("HH:mm:ss.zzz"));
+QTime atWholeSecond(const QTime& time) {
+    return QTime(time.hour(), time.minute(), time.second());
 }
 
 QString keyText(const Song& song) {
     if (song.key.isEmpty())
         return {};
-    return song.capo > 0 ? QStringLiteral("%1, capo %2").arg(song.key).arg(song.capo) : song.key;
+    return song.capo > 0 ? Said::tr("%1, capo %2").arg(song.key).arg(song.capo) : song.key;
 }
 
 } // namespace
@@ -55,7 +56,7 @@ StageFacts stageFacts(const Service& service, const RunPlan& plan, const Cue& cu
     say("follows", partsBehind(*slides, cue.position));
     const int at = plan.indexOf(cue.item);
     if (at >= 0)
-        say("place", QStringLiteral("%1 of %2").arg(at + 1).arg(plan.itemCount()));
+        say("place", Said::tr("%1 of %2").arg(at + 1).arg(plan.itemCount()));
     if (const Item* item = service.item(cue.item)) {
         say("item", item->title());
         say("note", item->edits.stageNote);
@@ -78,24 +79,23 @@ StageFacts stageFacts(const Service& service, const RunPlan& plan, const Cue& cu
 
 Scene withFacts(Scene scene, const StageFacts& facts) {
     std::erase_if(scene.look.objects, [&](SlideObject& object) {
-        switch (object.kind) {
-        case ObjectKind::Field:
-            object.text = object.text == QLatin1String("next-words") ? facts.nextWords.value(scene.output)
-                                                                     : facts.texts.value(object.text);
-            object.kind = ObjectKind::Text;
-            return object.text.isEmpty();
-        case ObjectKind::Stopwatch:
-            object.text = atWholeSecond(facts.itemSince.time());
-            return !facts.itemSince.isValid();
-        case ObjectKind::Countdown:
-            if (!object.text.isEmpty())
-                return false;
-            if (facts.nextFixed)
-                object.text = facts.nextFixed->toString(QStringLiteral("HH:mm"));
-            return !facts.nextFixed;
-        default:
-            return false;
+        if (const auto* field = std::get_if<FieldObject>(&object.what)) {
+            const QString text = field->key == QLatin1String("next-words")
+                                     ? facts.nextWords.value(scene.output)
+                                     : facts.texts.value(field->key);
+            object.what = TextObject{text, field->letters};
+            return text.isEmpty();
         }
+        if (auto* stopwatch = std::get_if<StopwatchObject>(&object.what)) {
+            stopwatch->began = atWholeSecond(facts.itemSince.time());
+            return !facts.itemSince.isValid();
+        }
+        if (auto* countdown = std::get_if<CountdownObject>(&object.what);
+            countdown && !countdown->ends && !countdown->seconds) {
+            countdown->ends = facts.nextFixed;
+            return !facts.nextFixed;
+        }
+        return false;
     });
     return scene;
 }

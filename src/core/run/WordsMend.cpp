@@ -51,9 +51,9 @@ QString wordsOf(const std::vector<Line>& lines) {
     return words.join(u'\n');
 }
 
-Part* partOf(Song& song, const QString& label) {
+Part* partOf(Song& song, const QString& key) {
     const auto at = std::find_if(song.parts.begin(), song.parts.end(),
-                                 [&](const Part& part) { return part.label() == label; });
+                                 [&](const Part& part) { return part.key() == key; });
     return at == song.parts.end() ? nullptr : &*at;
 }
 
@@ -110,20 +110,20 @@ std::optional<MendableWords> mendableAt(const Item& item, const ItemContent& con
     if (hasLine) {
         const ContentLine& line = part.lines[size_t(position.line)];
         for (const SlideWords& given : item.edits.words)
-            if (given.place.part == part.label && given.place.line == line.number &&
+            if (given.place.part == part.key && given.place.line == line.number &&
                 given.place.toLine == line.numberTo &&
                 given.place.time == partTimeOf(position.entry, content).time)
-                return MendableWords{part.label, given.words, 0, given.place};
+                return MendableWords{part.key, part.label, given.words, 0, given.place};
     }
     Part whole;
     if (const Song* song = item.song()) {
         Song copy = *song;
-        if (Part* found = partOf(copy, part.label))
+        if (Part* found = partOf(copy, part.key))
             whole = std::move(*found);
     } else if (const TextItem* text = item.text()) {
-        whole = asPart(*text->text, part.label);
+        whole = asPart(*text->text, part.key);
     }
-    MendableWords found{part.label, wordsOf(whole.lines)};
+    MendableWords found{part.key, part.label, wordsOf(whole.lines)};
     if (found.words.trimmed().isEmpty())
         return std::nullopt;
     const int written = hasLine ? part.writtenLine(position.line) : 0;

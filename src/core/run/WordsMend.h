@@ -8,7 +8,8 @@ namespace mivanta {
 /// Words that can be mended while a service runs: a part of a song, a page of a text, or what was given to a
 /// slide in place of its own words.
 struct MendableWords {
-    QString part;  ///< its label
+    QString part;  ///< its key
+    QString label; ///< of the part, for people
     QString words; ///< its lines, without chords and roles
     int caret = 0; ///< index of the first character of the line that the position is in
     /// The slide that has words of its own; nothing = the part's.

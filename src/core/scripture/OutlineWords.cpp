@@ -1,14 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/scripture/OutlineWords.h"
+#include "core/base/Said.h"
 
 namespace mivanta {
-
-QString joined(QStringList words, const QString& last) {
-    if (words.size() < 2)
-        return words.join(QString());
-    const QString end = words.takeLast();
-    return words.join(QStringLiteral(", ")) + last + end;
-}
 
 /// "24 chapters", or "the chapters 2, 5–7" when there are gaps.
 QString chaptersOf(const OutlineBook& book) {
@@ -16,8 +10,8 @@ QString chaptersOf(const OutlineBook& book) {
     const bool whole =
         !chapters.empty() && chapters.front().number == 1 && chapters.back().number == int(chapters.size());
     if (whole)
-        return chapters.size() == 1 ? QStringLiteral("one chapter")
-                                    : QStringLiteral("%1 chapters").arg(chapters.size());
+        return chapters.size() == 1 ? Said::tr("one chapter")
+                                    : Said::tr("%n chapters", nullptr, Said::n(qint64(chapters.size())));
     QStringList runs;
     for (size_t i = 0; i < chapters.size();) {
         size_t end = i;
@@ -27,13 +21,12 @@ QString chaptersOf(const OutlineBook& book) {
                           : QStringLiteral("%1\u2013%2").arg(chapters[i].number).arg(chapters[end].number));
         i = end + 1;
     }
-    return (chapters.size() == 1 ? QStringLiteral("only chapter ") : QStringLiteral("only the chapters ")) +
-           joined(runs, QStringLiteral(" and "));
+    return (chapters.size() == 1 ? Said::tr("only chapter %1") : Said::tr("only the chapters %1"))
+        .arg(Said::all(runs));
 }
 
 QString versesOf(const OutlineChapter& chapter) {
-    return chapter.lastVerse == 1 ? QStringLiteral("one verse")
-                                  : QStringLiteral("%1 verses").arg(chapter.lastVerse);
+    return chapter.lastVerse == 1 ? Said::tr("one verse") : Said::tr("%n verses", nullptr, chapter.lastVerse);
 }
 
 } // namespace mivanta

@@ -1,12 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/scripture/Reference.h"
-#include <QStringList>
 
 namespace mivanta {
-
-/// "a, b, c" and `last` and "d".
-[[nodiscard]] QString joined(QStringList words, const QString& last);
 
 /// "24 chapters", or "only the chapters 2, 5–7" when there are gaps.
 [[nodiscard]] QString chaptersOf(const OutlineBook& book);

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/scripture/ReferenceParser.h"
+#include "core/base/Said.h"
 #include "core/scripture/BookMatch.h"
 #include "core/scripture/OutlineWords.h"
 #include "core/scripture/ReferenceTokens.h"
@@ -93,13 +94,13 @@ private:
                 m_open = true;
                 return;
             }
-            refuse(QStringLiteral("there is nothing before the \u201c%1\u201d")
+            refuse(Said::tr("there is nothing before the \u201c%1\u201d")
                        .arg(QChar(peek()->kind == Kind::Dash ? u'-' : u':')),
-                   QStringLiteral("Write it as Luke 5:1-11."));
+                   Said::tr("Write it as Luke 5:1-11."));
             return;
         case Kind::Unknown:
-            refuse(QStringLiteral("\u201c%1\u201d means nothing in a reference").arg(peek()->text),
-                   QStringLiteral("Write it as Luke 5:1-11, 27-32."));
+            refuse(Said::tr("\u201c%1\u201d means nothing in a reference").arg(peek()->text),
+                   Said::tr("Write it as Luke 5:1-11, 27-32."));
             return;
         }
     }
@@ -151,20 +152,19 @@ private:
             QStringList names;
             for (const BookCode code : m_result.books)
                 names << m_outline.book(code)->name;
-            m_result.help = QStringLiteral("%1?").arg(joined(names.mid(0, 8), QStringLiteral(" or ")));
-            m_result.problem = {
-                QStringLiteral("\u201c%1\u201d may be %2").arg(name, joined(names, QStringLiteral(" or "))),
-                {},
-                QStringLiteral("Type more of the name.")};
+            m_result.help = QStringLiteral("%1?").arg(Said::any(names.mid(0, 8)));
+            m_result.problem = {Said::tr("\u201c%1\u201d may be %2").arg(name, Said::any(names)),
+                                {},
+                                Said::tr("Type more of the name.")};
             end(ReferenceState::Ambiguous);
         } else if (const auto missing = missingBook(name, m_outline); missing && hasNumbers()) {
-            refuse(QStringLiteral("%1 is not in %2").arg(englishName(*missing), m_outline.translation),
-                   QStringLiteral("Choose another translation, or bring one in that has it."));
+            refuse(Said::tr("%1 is not in %2").arg(englishName(*missing), m_outline.translation),
+                   Said::tr("Choose another translation, or bring one in that has it."));
         } else if (isFirst) {
             end(ReferenceState::NotOne);
         } else {
-            refuse(QStringLiteral("no book is called \u201c%1\u201d").arg(name),
-                   QStringLiteral("Type the beginning of a book's name."));
+            refuse(Said::tr("no book is called \u201c%1\u201d").arg(name),
+                   Said::tr("Type the beginning of a book's name."));
         }
     }
 
@@ -198,8 +198,7 @@ private:
         const Token first = *peek();
         ++m_at;
         if (first.number == 0) {
-            refuse(QStringLiteral("chapters and verses are counted from 1"),
-                   QStringLiteral("Write another number."));
+            refuse(Said::tr("chapters and verses are counted from 1"), Said::tr("Write another number."));
             return true;
         }
         const bool oneChapter = m_book->hasOneChapter();
@@ -221,8 +220,7 @@ private:
                     const Token second = *peek();
                     ++m_at;
                     if (second.number == 0) {
-                        refuse(QStringLiteral("verses are counted from 1"),
-                               QStringLiteral("Write another number."));
+                        refuse(Said::tr("verses are counted from 1"), Said::tr("Write another number."));
                         return true;
                     }
                     point = {{first.number, second.number, second.letter}, true, second.tail};
@@ -237,8 +235,8 @@ private:
         if (saysVerse || (m_byVerse && !saysChapter) || (oneChapter && !saysChapter) || first.letter) {
             point = {{m_chapter > 0 ? m_chapter : 1, first.number, first.letter}, true, first.tail};
             if (!oneChapter && m_chapter == 0) {
-                refuse(QStringLiteral("verse %1 of which chapter?").arg(first.number),
-                       QStringLiteral("Write it as Luke 5:%1.").arg(first.number));
+                refuse(Said::tr("verse %1 of which chapter?").arg(first.number),
+                       Said::tr("Write it as Luke 5:%1.").arg(first.number));
                 return true;
             }
         } else {
@@ -254,7 +252,7 @@ private:
         if (!readPoint(from)) {
             m_open = true; // only the word "verse": more must come
             if (m_at < m_tokens.size())
-                refuse(QStringLiteral("a number is missing"), QStringLiteral("Write it as Luke 5:1-11."));
+                refuse(Said::tr("a number is missing"), Said::tr("Write it as Luke 5:1-11."));
             return;
         }
         if (m_over)
@@ -274,8 +272,8 @@ private:
                 m_open = true;
             else if (!readPoint(to)) {
                 if (!m_over)
-                    refuse(QStringLiteral("a number is missing after the dash"),
-                           QStringLiteral("Write it as Luke 5:1-11."));
+                    refuse(Said::tr("a number is missing after the dash"),
+                           Said::tr("Write it as Luke 5:1-11."));
                 return;
             }
             if (m_over)
@@ -303,8 +301,8 @@ private:
         const auto books = booksMatching(peek()->text, m_outline);
         const bool same = std::find(books.begin(), books.end(), m_book->code) != books.end();
         if (!same)
-            refuse(QStringLiteral("a passage cannot go from one book into another"),
-                   QStringLiteral("Write two passages with a semicolon between them."));
+            refuse(Said::tr("a passage cannot go from one book into another"),
+                   Said::tr("Write two passages with a semicolon between them."));
         ++m_at;
         m_byVerse = false;
         return same;
@@ -313,9 +311,9 @@ private:
     const OutlineChapter* chapterOf(int number) {
         const OutlineChapter* chapter = m_book->chapter(number);
         if (!chapter)
-            refuse(QStringLiteral("%1 has no chapter %2 in %3: it has %4")
+            refuse(Said::tr("%1 has no chapter %2 in %3: it has %4")
                        .arg(bookName(), QString::number(number), m_outline.translation, chaptersOf(*m_book)),
-                   QStringLiteral("Choose one of these."));
+                   Said::tr("Choose one of these."));
         return chapter;
     }
 
@@ -330,27 +328,27 @@ private:
             range.from.verse = 1;
         for (const auto& [point, chapter] : {std::pair(range.from, first), std::pair(range.to, last)})
             if (point.verse > chapter->lastVerse) {
-                refuse(QStringLiteral("%1 %2 has no verse %3 in %4: it has %5")
+                refuse(Said::tr("%1 %2 has no verse %3 in %4: it has %5")
                            .arg(bookName(), QString::number(point.chapter), QString::number(point.verse),
                                 m_outline.translation, versesOf(*chapter)),
-                       QStringLiteral("Choose a verse up to %1.").arg(chapter->lastVerse));
+                       Said::tr("Choose a verse up to %1.").arg(chapter->lastVerse));
                 return;
             }
         const std::tuple begin(range.from.chapter, range.from.verse, int(range.from.letter));
         const std::tuple finish(range.to.chapter, range.to.verse > 0 ? range.to.verse : kEnd,
                                 range.to.letter ? int(range.to.letter) : kEnd);
         if (finish < begin) {
-            refuse(QStringLiteral("the passage ends (%1) before it begins (%2)")
+            refuse(Said::tr("the passage ends (%1) before it begins (%2)")
                        .arg(pointText(range.to), pointText(range.from)),
-                   QStringLiteral("Write the smaller number first."));
+                   Said::tr("Write the smaller number first."));
             return;
         }
         noteMissing(range);
         if (m_over)
             return;
         if (m_result.reference.ranges.size() >= kMostRanges) {
-            refuse(QStringLiteral("these are more passages than one item can hold"),
-                   QStringLiteral("Part them into several items."));
+            refuse(Said::tr("these are more passages than one item can hold"),
+                   Said::tr("Part them into several items."));
             return;
         }
         m_result.reference.ranges.push_back(range);
@@ -358,7 +356,7 @@ private:
 
     static QString pointText(const VersePoint& point) {
         return point.verse > 0 ? QStringLiteral("%1:%2").arg(point.chapter).arg(point.verse)
-                               : QStringLiteral("chapter %1").arg(point.chapter);
+                               : Said::tr("chapter %1").arg(point.chapter);
     }
 
     void noteMissing(const VerseRange& range) {
@@ -381,18 +379,16 @@ private:
                 }
         }
         if (there <= 0) {
-            refuse(QStringLiteral("%1 %2 not in %3")
-                       .arg(joined(missing, QStringLiteral(" and ")),
-                            missing.size() == 1 ? QStringLiteral("is") : QStringLiteral("are"),
-                            m_outline.translation),
-                   QStringLiteral("Choose other verses, or another translation."));
+            refuse(notThere(missing), Said::tr("Choose other verses, or another translation."));
             return;
         }
         if (!missing.isEmpty())
-            m_result.notes << QStringLiteral("%1 %2 not in %3")
-                                  .arg(joined(missing, QStringLiteral(" and ")),
-                                       missing.size() == 1 ? QStringLiteral("is") : QStringLiteral("are"),
-                                       m_outline.translation);
+            m_result.notes << notThere(missing);
+    }
+
+    [[nodiscard]] QString notThere(const QStringList& verses) const {
+        return (verses.size() == 1 ? Said::tr("%1 is not in %2") : Said::tr("%1 are not in %2"))
+            .arg(Said::all(verses), m_outline.translation);
     }
 
     void finish() {
@@ -403,12 +399,12 @@ private:
         const OutlineChapter* chapter = m_chapter > 0 ? m_book->chapter(m_chapter) : nullptr;
         const bool inOneChapter = m_book->hasOneChapter();
         if (m_bare && !inOneChapter)
-            m_result.help = QStringLiteral("%1 has %2").arg(bookName(), chaptersOf(*m_book));
+            m_result.help = Said::tr("%1 has %2").arg(bookName(), chaptersOf(*m_book));
         else if (chapter || inOneChapter)
             m_result.help =
                 inOneChapter
-                    ? QStringLiteral("%1 has %2").arg(bookName(), versesOf(m_book->chapters[0]))
-                    : QStringLiteral("%1 %2 has %3").arg(bookName()).arg(m_chapter).arg(versesOf(*chapter));
+                    ? Said::tr("%1 has %2").arg(bookName(), versesOf(m_book->chapters[0]))
+                    : Said::tr("%1 %2 has %3").arg(bookName()).arg(m_chapter).arg(versesOf(*chapter));
         if (!m_result.reference.isEmpty())
             m_result.text = referenceText(m_result.reference, m_outline);
         const bool isUnfinished = m_open || m_result.reference.isEmpty();

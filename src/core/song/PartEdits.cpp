@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/song/PartEdits.h"
+#include "core/base/Said.h"
 #include "core/song/Emphasis.h"
 #include <algorithm>
 
@@ -59,7 +60,7 @@ void useOtherOrder(Song& song, int index) {
     std::swap(song.singingOrder, other.entries);
     std::swap(song.orderName, other.name);
     if (other.name.isEmpty())
-        other.name = QStringLiteral("Usual");
+        other.name = Said::tr("Usual");
 }
 
 bool isUsuallyBandOnly(PartKind kind) {

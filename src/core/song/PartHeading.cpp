@@ -43,6 +43,9 @@ constexpr std::array kKnown{
     KnownHeading{"end", PartKind::Ending},
 };
 
+constexpr std::array kShown{PartKind::Verse, PartKind::PreChorus, PartKind::Chorus, PartKind::Bridge,
+                            PartKind::Intro, PartKind::Interlude, PartKind::Tag,    PartKind::Ending};
+
 } // namespace
 
 std::optional<PartHeading> readPartHeading(const QString& words) {
@@ -62,6 +65,11 @@ PartHeading readAnyHeading(const QString& words) {
     for (const KnownHeading& known : kKnown)
         if (name == QLatin1String(known.name)) {
             heading.kind = known.kind;
+            heading.name.clear();
+        }
+    for (const PartKind kind : kShown) // as the reader's own language calls it
+        if (!heading.name.isEmpty() && heading.name.compare(partKindName(kind), Qt::CaseInsensitive) == 0) {
+            heading.kind = kind;
             heading.name.clear();
         }
     if (heading.kind == PartKind::Other && heading.name.isEmpty())

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/song/PasteCleanup.h"
+#include "core/base/Said.h"
 #include "core/song/Chords.h"
 #include "core/song/PartEdits.h"
 #include "core/song/SheetHeadings.h"
@@ -160,10 +161,6 @@ int freeNumber(const Song& song, const Part& part) {
     return alone ? (part.kind == PartKind::Verse ? 1 : 0) : highest + 1;
 }
 
-QString counted(int count, const QString& one, const QString& many) {
-    return count == 1 ? one : many.arg(count);
-}
-
 } // namespace
 
 std::optional<PartHeading> findHeading(const QString& line, bool mayBeBare) {
@@ -222,24 +219,22 @@ NumberedLines withChordsInWords(const QStringList& lines) {
 QString CleanedText::summary() const {
     QStringList removed;
     if (blankLines > 0)
-        removed << counted(blankLines, u"1 blank line"_s, u"%1 blank lines"_s);
+        removed << Said::tr("%n blank lines", nullptr, blankLines);
     if (spaces > 0)
-        removed << counted(spaces, u"1 stray space"_s, u"%1 stray spaces"_s);
+        removed << Said::tr("%n stray spaces", nullptr, spaces);
     if (bullets > 0)
-        removed << counted(bullets, u"1 bullet or quotation mark"_s, u"%1 bullets or quotation marks"_s);
+        removed << Said::tr("%n bullets or quotation marks", nullptr, bullets);
     QStringList done;
-    if (!removed.isEmpty()) {
-        const QString last = removed.takeLast();
-        const bool one = removed.isEmpty() && last.startsWith("1 "_L1);
-        done << (removed.isEmpty() ? last : removed.join(u", "_s) + u" and "_s + last) +
-                    (one ? u" was removed"_s : u" were removed"_s);
-    }
+    if (!removed.isEmpty())
+        //: %1 is a list such as "2 blank lines and 3 stray spaces"; the number is how many things are gone in
+        //: all
+        done << Said::tr("%1 were removed", nullptr, blankLines + spaces + bullets).arg(Said::all(removed));
     if (signs > 0)
-        done << counted(signs, u"1 typographic sign made plain"_s, u"%1 typographic signs made plain"_s);
+        done << Said::tr("%n typographic signs made plain", nullptr, signs);
     if (chordLines > 0)
-        done << counted(chordLines, u"chords put over 1 line"_s, u"chords put over %1 lines"_s);
+        done << Said::tr("chords put over %n lines", nullptr, chordLines);
     if (hasHeadings)
-        done << u"headings recognised"_s;
+        done << Said::tr("headings recognised");
     return done.join(u", "_s);
 }
 
@@ -346,7 +341,7 @@ WordsPlace pasteInto(Song& song, const WordsPlace& place, int selected, const Cl
     for (const Part& part : text.parts) {
         const QString words = wordsOf(part);
         const auto again = std::find_if(song.parts.begin(), song.parts.end(), [&](const Part& p) {
-            return words.isEmpty() ? p.label() == part.label() || (p.kind == part.kind && part.number == 0)
+            return words.isEmpty() ? p.key() == part.key() || (p.kind == part.kind && part.number == 0)
                                    : known.contains(words) && known.value(words) == p.id;
         });
         if (again != song.parts.end()) { // sung again

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/song/SingingOrder.h"
+#include "core/base/Said.h"
 #include "core/song/PartHeading.h"
 #include "core/song/SongBounds.h"
 #include <QRegularExpression>
@@ -39,7 +40,9 @@ public:
         for (int i = 0; i < int(m_parts.size()); ++i)
             if (squeezed(m_tokens[i]) == wanted)
                 return {i};
-        auto named = matching([&](const Part& part) { return squeezed(part.label()) == wanted; });
+        auto named = matching([&](const Part& part) {
+            return squeezed(part.label()) == wanted || squeezed(part.key()) == wanted;
+        });
         if (!named.empty())
             return named;
         const QString name = letters(token);
@@ -50,13 +53,15 @@ public:
         const auto begins = [&](const Part& part) {
             if (hasNumber && part.number != number && !(part.number == 0 && number == 1))
                 return false;
+            const QString key = letters(part.name.isEmpty() ? partKindKey(part.kind) : part.name);
             const QString label = letters(part.name.isEmpty() ? partKindName(part.kind) : part.name);
-            return label.startsWith(name) || letters(part.shortLabel()) == name ||
+            return key.startsWith(name) || label.startsWith(name) || letters(part.shortLabel()) == name ||
                    (part.kind == PartKind::PreChorus && name == u"pc"_s);
         };
         // A whole name or initial goes before the beginning of another name.
         const auto is = [&](const Part& part) {
-            return begins(part) && (letters(part.shortLabel()) == name || letters(part.label()) == name);
+            return begins(part) && (letters(part.shortLabel()) == name || letters(part.key()) == name ||
+                                    letters(part.label()) == name);
         };
         if (auto exact = firstsOf(matching(is)); !exact.empty())
             return exact;
@@ -134,7 +139,7 @@ public:
             if (m_word.startsWith(u'('))
                 readNote();
             else if (m_word == u"_"_s)
-                add({}, OrderTokenKind::EmptySlide, u"an empty slide"_s);
+                add({}, OrderTokenKind::EmptySlide, Said::tr("an empty slide"));
             else if (!readRepeat())
                 readPart(m_word, 1);
         }
@@ -153,7 +158,7 @@ private:
     void add(SungPart entry, OrderTokenKind kind, const QString& meaning) {
         m_sung += entry.times;
         if (m_sung > kMostSung) {
-            tell(OrderTokenKind::Unknown, u"an order has %1 parts at most"_s.arg(kMostSung));
+            tell(OrderTokenKind::Unknown, Said::tr("an order has %n parts at most", nullptr, kMostSung));
             return;
         }
         entry.stageNote = std::exchange(m_waitingNote, {});
@@ -170,11 +175,13 @@ private:
             m_waitingNote = note;
         else if (m_lastKnown)
             m_result.entries.back().stageNote = note;
-        tell(OrderTokenKind::StageNote, u"on stage only: %1"_s.arg(note));
+        tell(OrderTokenKind::StageNote, Said::tr("on stage only: %1").arg(note));
     }
 
-    static QString timesText(int times) {
-        return times == 1 ? QString() : times == 2 ? u", twice"_s : u", %1 times"_s.arg(times);
+    static QString timesText(const QString& part, int times) {
+        return times == 1   ? part
+               : times == 2 ? Said::tr("%1, twice").arg(part)
+                            : Said::tr("%1, %n times", nullptr, times).arg(part);
     }
 
     /// "x2" alone or behind a name, and "2x".
@@ -188,7 +195,8 @@ private:
         const QString number = match.captured(2) + match.captured(3);
         const int times = number.size() > 4 ? kMostTimes + 1 : number.toInt();
         if (times < 1 || times > kMostTimes) {
-            tell(OrderTokenKind::Unknown, u"a part is sung 1 to %1 times"_s.arg(kMostTimes), {u"x2"_s});
+            tell(OrderTokenKind::Unknown, Said::tr("a part is sung 1 to %1 times").arg(kMostTimes),
+                 {u"x2"_s});
             return true;
         }
         if (!match.captured(1).isEmpty()) {
@@ -196,16 +204,16 @@ private:
             return true;
         }
         if (!m_lastKnown || m_result.entries.empty()) {
-            tell(OrderTokenKind::Unknown, u"no part stands before this"_s);
+            tell(OrderTokenKind::Unknown, Said::tr("no part stands before this"));
             return true;
         }
         m_sung += times - m_result.entries.back().times;
         if (m_sung > kMostSung) {
-            tell(OrderTokenKind::Unknown, u"an order has %1 parts at most"_s.arg(kMostSung));
+            tell(OrderTokenKind::Unknown, Said::tr("an order has %n parts at most", nullptr, kMostSung));
             return true;
         }
         m_result.entries.back().times = times;
-        tell(OrderTokenKind::Repeat, u"%1 times"_s.arg(times));
+        tell(OrderTokenKind::Repeat, Said::tr("%n times", nullptr, times));
         m_lastKnown = false; // "C x2 x3" is not understood
         return true;
     }
@@ -215,7 +223,7 @@ private:
         const QString repeat = times > 1 ? u"x%1"_s.arg(times) : QString();
         if (meant.size() == 1) {
             add({m_names.id(meant.front()), times, {}}, OrderTokenKind::Part,
-                m_names.label(meant.front()) + timesText(times));
+                timesText(m_names.label(meant.front()), times));
             return;
         }
         QStringList choices;
@@ -225,9 +233,10 @@ private:
             labels << m_names.label(part);
         }
         if (meant.empty())
-            tell(OrderTokenKind::Unknown, u"no part of this song is called so"_s, m_names.nearest(name));
+            tell(OrderTokenKind::Unknown, Said::tr("no part of this song is called so"),
+                 m_names.nearest(name));
         else
-            tell(OrderTokenKind::Ambiguous, u"may be %1"_s.arg(labels.join(u" or "_s)), choices);
+            tell(OrderTokenKind::Ambiguous, Said::tr("may be %1").arg(Said::any(labels)), choices);
     }
 
     const QString& m_text;

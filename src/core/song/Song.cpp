@@ -1,57 +1,34 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/song/Song.h"
+#include "core/base/Said.h"
 #include <algorithm>
+#include <array>
 
 namespace mivanta {
 
-QString partKindName(PartKind kind) {
-    switch (kind) {
-    case PartKind::Verse:
-        return QStringLiteral("Verse");
-    case PartKind::PreChorus:
-        return QStringLiteral("Pre-chorus");
-    case PartKind::Chorus:
-        return QStringLiteral("Chorus");
-    case PartKind::Bridge:
-        return QStringLiteral("Bridge");
-    case PartKind::Intro:
-        return QStringLiteral("Intro");
-    case PartKind::Interlude:
-        return QStringLiteral("Interlude");
-    case PartKind::Tag:
-        return QStringLiteral("Tag");
-    case PartKind::Ending:
-        return QStringLiteral("Ending");
-    case PartKind::Other:
-        break;
-    }
-    return QStringLiteral("Part");
-}
-
 namespace {
 
-QString initials(PartKind kind) {
-    switch (kind) {
-    case PartKind::Verse:
-        return QStringLiteral("V");
-    case PartKind::PreChorus:
-        return QStringLiteral("P");
-    case PartKind::Chorus:
-        return QStringLiteral("C");
-    case PartKind::Bridge:
-        return QStringLiteral("B");
-    case PartKind::Intro:
-        return QStringLiteral("Intro");
-    case PartKind::Interlude:
-        return QStringLiteral("Inter");
-    case PartKind::Tag:
-        return QStringLiteral("T");
-    case PartKind::Ending:
-        return QStringLiteral("E");
-    case PartKind::Other:
-        break;
-    }
-    return {};
+struct KindNames {
+    PartKind kind;
+    const char* name; ///< the key, and in English for people
+    const char* initials;
+};
+
+constexpr std::array kKinds{
+    KindNames{PartKind::Verse, QT_TRANSLATE_NOOP("Said", "Verse"), "V"},
+    KindNames{PartKind::PreChorus, QT_TRANSLATE_NOOP("Said", "Pre-chorus"), "P"},
+    KindNames{PartKind::Chorus, QT_TRANSLATE_NOOP("Said", "Chorus"), "C"},
+    KindNames{PartKind::Bridge, QT_TRANSLATE_NOOP("Said", "Bridge"), "B"},
+    KindNames{PartKind::Intro, QT_TRANSLATE_NOOP("Said", "Intro"), "Intro"},
+    KindNames{PartKind::Interlude, QT_TRANSLATE_NOOP("Said", "Interlude"), "Inter"},
+    KindNames{PartKind::Tag, QT_TRANSLATE_NOOP("Said", "Tag"), "T"},
+    KindNames{PartKind::Ending, QT_TRANSLATE_NOOP("Said", "Ending"), "E"},
+    KindNames{PartKind::Other, QT_TRANSLATE_NOOP("Said", "Part"), ""},
+};
+
+const KindNames& namesOf(PartKind kind) {
+    return *std::find_if(kKinds.begin(), kKinds.end() - 1,
+                         [&](const KindNames& each) { return each.kind == kind; });
 }
 
 bool samePart(const Part& a, const Part& b) {
@@ -79,13 +56,28 @@ bool sameOrders(const Song& a, const Song& b) {
 
 } // namespace
 
-QString Part::label() const {
-    const QString base = name.isEmpty() ? partKindName(kind) : name;
+QString partKindKey(PartKind kind) {
+    return QString::fromLatin1(namesOf(kind).name);
+}
+
+QString partKindName(PartKind kind) {
+    return Said::tr(namesOf(kind).name);
+}
+
+QString Part::key() const {
+    const QString base = name.isEmpty() ? partKindKey(kind) : name;
     return number > 0 ? base + u' ' + QString::number(number) : base;
 }
 
+QString Part::label() const {
+    const QString base = name.isEmpty() ? partKindName(kind) : name;
+    //: a part of a song and its number: "Verse 1"
+    return number > 0 ? Said::tr("%1 %2").arg(base).arg(number) : base;
+}
+
 QString Part::shortLabel() const {
-    const QString base = kind == PartKind::Other || !name.isEmpty() ? label() : initials(kind);
+    const QString base =
+        kind == PartKind::Other || !name.isEmpty() ? key() : QString::fromLatin1(namesOf(kind).initials);
     return number > 0 && kind != PartKind::Other && name.isEmpty() ? base + QString::number(number) : base;
 }
 

@@ -43,8 +43,12 @@ struct Part {
     QString comment;       ///< for the musicians
     std::vector<Line> lines;
 
-    [[nodiscard]] QString label() const;      ///< "Verse 1", "Chorus", or the name given by hand
-    [[nodiscard]] QString shortLabel() const; ///< "V1", "C", "P", "B", "Int", "Ilde", "T", "E"
+    /// Names the part in files and in what refers to it, and never changes: "Verse 1", "Chorus", or the name
+    /// given by hand.
+    [[nodiscard]] QString key() const;
+    [[nodiscard]] QString label() const; ///< the same in the language of whoever reads it
+    /// As singing orders write it, in all languages: "V1", "C", "P", "B", "Intro", "Inter", "T", "E".
+    [[nodiscard]] QString shortLabel() const;
     [[nodiscard]] bool hasWords() const;
 };
 
@@ -117,6 +121,7 @@ struct Song {
 /// True when words, chords, details and order are the same; ids and revisions do not count.
 [[nodiscard]] bool sameContent(const Song& a, const Song& b);
 
-[[nodiscard]] QString partKindName(PartKind kind);
+[[nodiscard]] QString partKindName(PartKind kind); ///< for people
+[[nodiscard]] QString partKindKey(PartKind kind);  ///< in files: "Verse", "Pre-chorus"; never changes
 
 } // namespace mivanta

@@ -1,23 +1,28 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/song/SongBounds.h"
+#include "core/base/Said.h"
 
 namespace mivanta {
 
-QString tooMuch(qint64 count, const QString& what, qint64 most) {
-    return QStringLiteral("%1 %2; %3 is the most").arg(QString::number(count), what, QString::number(most));
+QString tooMuch(const QString& counted, qint64 most) {
+    return Said::tr("%1; %2 is the most").arg(counted).arg(most);
 }
 
 namespace {
 
 QString excessOf(const Part& part, qsizetype& letters) {
     if (part.lines.size() > size_t(kMostLines))
-        return tooMuch(qint64(part.lines.size()), QStringLiteral("lines in ") + part.label(), kMostLines);
+        return tooMuch(
+            Said::tr("%n lines in %1", nullptr, Said::n(qint64(part.lines.size()))).arg(part.label()),
+            kMostLines);
     for (const Line& line : part.lines) {
         if (line.words.size() > kMostLetters)
-            return tooMuch(line.words.size(), QStringLiteral("letters in one line of ") + part.label(),
+            return tooMuch(Said::tr("%n letters in one line of %1", nullptr, Said::n(line.words.size()))
+                               .arg(part.label()),
                            kMostLetters);
         if (line.chords.size() > size_t(kMostLetters))
-            return tooMuch(qint64(line.chords.size()), QStringLiteral("chords in one line"), kMostLetters);
+            return tooMuch(Said::tr("%n chords in one line", nullptr, Said::n(qint64(line.chords.size()))),
+                           kMostLetters);
         letters += line.words.size();
     }
     return {};
@@ -34,19 +39,21 @@ qint64 sungCount(const std::vector<SungPart>& order) {
 
 QString excessOf(const Song& song) {
     if (song.parts.size() > size_t(kMostParts))
-        return tooMuch(qint64(song.parts.size()), QStringLiteral("parts"), kMostParts);
+        return tooMuch(Said::tr("%n parts", nullptr, Said::n(qint64(song.parts.size()))), kMostParts);
     qsizetype letters = 0;
     for (const Part& part : song.parts)
         if (const QString excess = excessOf(part, letters); !excess.isEmpty())
             return excess;
     if (letters > kMostSongLetters)
-        return tooMuch(letters, QStringLiteral("letters"), kMostSongLetters);
+        return tooMuch(Said::tr("%n letters", nullptr, Said::n(letters)), kMostSongLetters);
     if (song.otherOrders.size() > size_t(kMostOrders))
-        return tooMuch(qint64(song.otherOrders.size()), QStringLiteral("other singing orders"), kMostOrders);
+        return tooMuch(Said::tr("%n other singing orders", nullptr, Said::n(qint64(song.otherOrders.size()))),
+                       kMostOrders);
     const auto excessOfOrder = [](const std::vector<SungPart>& order) {
         const qint64 sung = sungCount(order);
-        return sung > kMostSung ? tooMuch(sung, QStringLiteral("parts in a singing order"), kMostSung)
-                                : QString();
+        return sung > kMostSung
+                   ? tooMuch(Said::tr("%n parts in a singing order", nullptr, Said::n(sung)), kMostSung)
+                   : QString();
     };
     QString excess = excessOfOrder(song.singingOrder);
     for (const NamedOrder& other : song.otherOrders)

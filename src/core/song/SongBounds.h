@@ -13,8 +13,8 @@ inline constexpr int kMostSung = 1000;            ///< parts of a singing order,
 inline constexpr int kMostOrders = 100;           ///< other singing orders
 inline constexpr qsizetype kMostSongLetters = 2 << 20; ///< of all its lines
 
-/// "2000 lines; 1000 is the most".
-[[nodiscard]] QString tooMuch(qint64 count, const QString& what, qint64 most);
+/// "2000 lines; 1000 is the most", of what was counted ("2000 lines").
+[[nodiscard]] QString tooMuch(const QString& counted, qint64 most);
 
 /// How often parts are sung in an order.
 [[nodiscard]] qint64 sungCount(const std::vector<SungPart>& order);

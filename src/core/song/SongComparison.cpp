@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/song/SongComparison.h"
+#include "core/base/Said.h"
 #include "core/song/Emphasis.h"
 #include "core/song/SingingOrder.h"
 #include <QHash>
@@ -92,7 +93,7 @@ void markDifferences(ComparedRow& row) {
 std::vector<SongRow> linesOf(const Song& song) {
     std::vector<SongRow> rows;
     for (const Part& part : song.parts) {
-        const QString heading = part.label() + (part.bandOnly ? u" (band only)"_s : QString());
+        const QString heading = part.bandOnly ? Said::tr("%1 (band only)").arg(part.label()) : part.label();
         rows.push_back({What::Heading, heading, heading});
         const auto comment = [&](const QString& text) {
             if (!text.isEmpty())
@@ -101,7 +102,7 @@ std::vector<SongRow> linesOf(const Song& song) {
         comment(part.comment);
         for (const Line& line : part.lines) {
             if (line.breakBefore)
-                rows.push_back({What::Break, u"slide break"_s, u"slide break"_s});
+                rows.push_back({What::Break, Said::tr("slide break"), Said::tr("slide break")});
             comment(line.comment);
             const QString marked = markedWords(line, chordMarks(line));
             rows.push_back({What::Words, line.words.isEmpty() ? marked : line.words, marked});
@@ -217,26 +218,26 @@ Details detailsOf(const Song& song) {
     QStringList others;
     for (const NamedOrder& order : song.otherOrders)
         others << order.name + u": "_s + singingOrderText(order.entries, song.parts);
-    return {{u"Title"_s, song.title},
-            {u"Other titles"_s, song.otherTitles.join(u"; "_s)},
-            {u"Words by"_s, by(AuthorRole::Words)},
-            {u"Music by"_s, by(AuthorRole::Music)},
-            {u"Translated by"_s, by(AuthorRole::Translation)},
-            {u"Arranged by"_s, by(AuthorRole::Arrangement)},
-            {u"Copyright"_s, song.copyright},
-            {u"Licence number"_s, song.licenceNumber},
-            {u"Hymn books"_s, books.join(u"; "_s)},
-            {u"Key"_s, song.key},
-            {u"Capo"_s, number(song.capo)},
-            {u"Tempo"_s, number(song.tempo)},
-            {u"Time"_s, song.timeSignature},
-            {u"Topics"_s, song.topics.join(u", "_s)},
-            {u"Language"_s, song.language},
-            {u"Notes"_s, song.notes},
-            {u"Usual theme"_s, song.usualTheme},
-            {u"Backing track"_s, song.backingTrack},
-            {song.orderName.isEmpty() ? u"Singing order"_s : song.orderName, singingOrderText(song)},
-            {u"Other orders"_s, others.join(u"; "_s)}};
+    return {{Said::tr("Title"), song.title},
+            {Said::tr("Other titles"), song.otherTitles.join(u"; "_s)},
+            {Said::tr("Words by"), by(AuthorRole::Words)},
+            {Said::tr("Music by"), by(AuthorRole::Music)},
+            {Said::tr("Translated by"), by(AuthorRole::Translation)},
+            {Said::tr("Arranged by"), by(AuthorRole::Arrangement)},
+            {Said::tr("Copyright"), song.copyright},
+            {Said::tr("Licence number"), song.licenceNumber},
+            {Said::tr("Hymn books"), books.join(u"; "_s)},
+            {Said::tr("Key"), song.key},
+            {Said::tr("Capo"), number(song.capo)},
+            {Said::tr("Tempo"), number(song.tempo)},
+            {Said::tr("Time"), song.timeSignature},
+            {Said::tr("Topics"), song.topics.join(u", "_s)},
+            {Said::tr("Language"), song.language},
+            {Said::tr("Notes"), song.notes},
+            {Said::tr("Usual theme"), song.usualTheme},
+            {Said::tr("Backing track"), song.backingTrack},
+            {song.orderName.isEmpty() ? Said::tr("Singing order") : song.orderName, singingOrderText(song)},
+            {Said::tr("Other orders"), others.join(u"; "_s)}};
 }
 
 } // namespace

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/song/SongDifference.h"
+#include "core/base/Said.h"
 #include "core/song/SingingOrder.h"
 
 namespace mivanta {
@@ -13,7 +14,7 @@ template <typename Piece>
 QStringList piecesOf(const Song& song, Piece piece) {
     QStringList pieces;
     for (const Part& part : song.parts) {
-        pieces << part.label();
+        pieces << part.key();
         for (const Line& line : part.lines)
             pieces << piece(line);
     }
@@ -54,17 +55,17 @@ QStringList differencesOf(const Song& a, const Song& b) {
         if (differs)
             differences << what;
     };
-    note(a.title != b.title, u"title"_s);
+    note(a.title != b.title, Said::tr("title"));
     const bool sameWords = words(a) == words(b);
-    note(!sameWords, u"words"_s);
-    note(sameWords && chords(a) != chords(b), u"chords"_s);
-    note(sameWords && breaks(a) != breaks(b), u"slide breaks"_s);
-    note(orders(a) != orders(b), u"singing order"_s);
-    note(a.key != b.key, u"key"_s);
-    note(a.capo != b.capo, u"capo"_s);
-    note(a.usualTheme != b.usualTheme, u"theme"_s);
+    note(!sameWords, Said::tr("words"));
+    note(sameWords && chords(a) != chords(b), Said::tr("chords"));
+    note(sameWords && breaks(a) != breaks(b), Said::tr("slide breaks"));
+    note(orders(a) != orders(b), Said::tr("singing order"));
+    note(a.key != b.key, Said::tr("key"));
+    note(a.capo != b.capo, Said::tr("capo"));
+    note(a.usualTheme != b.usualTheme, Said::tr("theme"));
     if (differences.isEmpty())
-        differences << u"details"_s;
+        differences << Said::tr("details");
     return differences;
 }
 

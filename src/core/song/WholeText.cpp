@@ -15,7 +15,7 @@ using namespace Qt::StringLiterals;
 namespace {
 
 QString headingOf(const Part& part) {
-    QString heading = u"# "_s + part.label();
+    QString heading = u"# "_s + part.key();
     if (part.bandOnly != isBandOnlyByDefault(part))
         heading += part.bandOnly ? u" (band only)"_s : u" (sung)"_s;
     return heading;
@@ -77,8 +77,8 @@ constexpr double kRecognisable = 0.5;
 void keepIds(std::vector<Part>& parts, const std::vector<Part>& before) {
     QHash<QString, const Part*> byLabel;
     for (const Part& old : before)
-        if (!byLabel.contains(old.label()))
-            byLabel.insert(old.label(), &old);
+        if (!byLabel.contains(old.key()))
+            byLabel.insert(old.key(), &old);
     std::vector<const Part*> of(parts.size(), nullptr);
     QSet<PartId> taken;
     const auto take = [&](size_t i, const Part* old) {
@@ -87,7 +87,7 @@ void keepIds(std::vector<Part>& parts, const std::vector<Part>& before) {
     };
     // The same heading is the same part, unless its words now stand under another heading.
     for (size_t i = 0; i < parts.size(); ++i)
-        if (const Part* old = byLabel.value(parts[i].label());
+        if (const Part* old = byLabel.value(parts[i].key());
             old && !taken.contains(old->id) && likeness(parts[i], *old) >= kRecognisable)
             take(i, old);
     for (size_t i = 0; i < parts.size(); ++i) {
@@ -104,7 +104,7 @@ void keepIds(std::vector<Part>& parts, const std::vector<Part>& before) {
             take(i, best);
     }
     for (size_t i = 0; i < parts.size(); ++i)
-        if (const Part* old = of[i] ? nullptr : byLabel.value(parts[i].label());
+        if (const Part* old = of[i] ? nullptr : byLabel.value(parts[i].key());
             old && !taken.contains(old->id))
             take(i, old);
     for (size_t i = 0; i < parts.size(); ++i)

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/text/SpokenText.h"
+#include "core/base/Said.h"
 
 namespace mivanta {
 
@@ -12,19 +13,19 @@ bool sameContent(const SpokenText& a, const SpokenText& b) {
 QString textKindName(TextKind kind) {
     switch (kind) {
     case TextKind::Liturgy:
-        return QStringLiteral("Liturgy");
+        return Said::tr("Liturgy");
     case TextKind::Prayer:
-        return QStringLiteral("Prayer");
+        return Said::tr("Prayer");
     case TextKind::Response:
-        return QStringLiteral("Response");
+        return Said::tr("Response");
     case TextKind::Creed:
-        return QStringLiteral("Creed");
+        return Said::tr("Creed");
     case TextKind::Notice:
-        return QStringLiteral("Notice");
+        return Said::tr("Notice");
     case TextKind::Other:
         break;
     }
-    return QStringLiteral("Text");
+    return Said::tr("Text");
 }
 
 QStringList rolesOf(const SpokenText& text) {

@@ -11,7 +11,8 @@ QStringList picturesOf(const Look& look) {
     };
     add(look.backdrop.picture);
     for (const SlideObject& object : look.objects)
-        add(object.picture);
+        if (const QString* picture = object.picture())
+            add(*picture);
     return names;
 }
 
@@ -19,8 +20,8 @@ void renamePicture(Look& look, const QString& from, const QString& to) {
     if (look.backdrop.picture == from)
         look.backdrop.picture = to;
     for (SlideObject& object : look.objects)
-        if (object.picture == from)
-            object.picture = to;
+        if (QString* picture = object.picture(); picture && *picture == from)
+            *picture = to;
 }
 
 QStringList picturesOf(const LookOverrides& overrides) {

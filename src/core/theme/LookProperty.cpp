@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/theme/LookProperty.h"
 #include "core/base/Cases.h"
+#include "core/base/Said.h"
 #include <QStringList>
 #include <algorithm>
 #include <array>
@@ -13,26 +14,46 @@ namespace {
 using Choice = LookChoiceName;
 constexpr double kLeastBox = 0.01; // share of the screen
 
-constexpr std::array kAligns{Choice{"left", "left"}, Choice{"centre", "centre"}, Choice{"right", "right"}};
-constexpr std::array kVerticals{Choice{"top", "top"}, Choice{"middle", "middle"}, Choice{"bottom", "bottom"}};
-constexpr std::array kCapitals{Choice{"as-written", "as written"}, Choice{"all", "ALL CAPITALS"},
-                               Choice{"small", "small capitals"}};
-constexpr std::array kFillings{Choice{"balanced", "balanced"}, Choice{"full", "full rows"}};
-constexpr std::array kReaches{Choice{"none", "none"}, Choice{"words", "behind the words"},
-                              Choice{"box", "behind the whole box"}, Choice{"band", "across the screen"}};
-constexpr std::array kWhens{Choice{"never", "never"}, Choice{"first", "on the first slide"},
-                            Choice{"last", "on the last slide"}, Choice{"every", "on every slide"}};
-constexpr std::array kBackdrops{Choice{"none", "none (see-through)"}, Choice{"plain", "one colour"},
-                                Choice{"gradient", "gradient"}, Choice{"picture", "picture"}};
-constexpr std::array kShapes{Choice{"linear", "straight"}, Choice{"radial", "round"}};
-constexpr std::array kFits{Choice{"fill", "fills the screen"}, Choice{"whole", "is seen whole"},
-                           Choice{"stretch", "is stretched"}};
-constexpr std::array kTransitions{Choice{"cut", "cut"}, Choice{"fade", "fade"},
-                                  Choice{"fade-through", "fade through a colour"}, Choice{"push", "push"}};
-constexpr std::array kEasings{Choice{"even", "even"}, Choice{"slow-start", "slow start"},
-                              Choice{"slow-end", "slow end"}, Choice{"slow-both", "slow start and end"}};
-constexpr std::array kPushes{Choice{"right", "from the right"}, Choice{"left", "from the left"},
-                             Choice{"top", "from above"}, Choice{"bottom", "from below"}};
+constexpr std::array kAligns{Choice{"left", QT_TRANSLATE_NOOP("Said", "left")},
+                             Choice{"centre", QT_TRANSLATE_NOOP("Said", "centre")},
+                             Choice{"right", QT_TRANSLATE_NOOP("Said", "right")}};
+constexpr std::array kVerticals{Choice{"top", QT_TRANSLATE_NOOP("Said", "top")},
+                                Choice{"middle", QT_TRANSLATE_NOOP("Said", "middle")},
+                                Choice{"bottom", QT_TRANSLATE_NOOP("Said", "bottom")}};
+constexpr std::array kCapitals{Choice{"as-written", QT_TRANSLATE_NOOP("Said", "as written")},
+                               Choice{"all", QT_TRANSLATE_NOOP("Said", "ALL CAPITALS")},
+                               Choice{"small", QT_TRANSLATE_NOOP("Said", "small capitals")}};
+constexpr std::array kFillings{Choice{"balanced", QT_TRANSLATE_NOOP("Said", "balanced")},
+                               Choice{"full", QT_TRANSLATE_NOOP("Said", "full rows")}};
+constexpr std::array kReaches{Choice{"none", QT_TRANSLATE_NOOP("Said", "none")},
+                              Choice{"words", QT_TRANSLATE_NOOP("Said", "behind the words")},
+                              Choice{"box", QT_TRANSLATE_NOOP("Said", "behind the whole box")},
+                              Choice{"band", QT_TRANSLATE_NOOP("Said", "across the screen")}};
+constexpr std::array kWhens{Choice{"never", QT_TRANSLATE_NOOP("Said", "never")},
+                            Choice{"first", QT_TRANSLATE_NOOP("Said", "on the first slide")},
+                            Choice{"last", QT_TRANSLATE_NOOP("Said", "on the last slide")},
+                            Choice{"every", QT_TRANSLATE_NOOP("Said", "on every slide")}};
+constexpr std::array kBackdrops{Choice{"none", QT_TRANSLATE_NOOP("Said", "none (see-through)")},
+                                Choice{"plain", QT_TRANSLATE_NOOP("Said", "one colour")},
+                                Choice{"gradient", QT_TRANSLATE_NOOP("Said", "gradient")},
+                                Choice{"picture", QT_TRANSLATE_NOOP("Said", "picture")}};
+constexpr std::array kShapes{Choice{"linear", QT_TRANSLATE_NOOP("Said", "straight")},
+                             Choice{"radial", QT_TRANSLATE_NOOP("Said", "round")}};
+constexpr std::array kFits{Choice{"fill", QT_TRANSLATE_NOOP("Said", "fills the screen")},
+                           Choice{"whole", QT_TRANSLATE_NOOP("Said", "is seen whole")},
+                           Choice{"stretch", QT_TRANSLATE_NOOP("Said", "is stretched")}};
+constexpr std::array kTransitions{Choice{"cut", QT_TRANSLATE_NOOP("Said", "cut")},
+                                  Choice{"fade", QT_TRANSLATE_NOOP("Said", "fade")},
+                                  Choice{"fade-through", QT_TRANSLATE_NOOP("Said", "fade through a colour")},
+                                  Choice{"push", QT_TRANSLATE_NOOP("Said", "push")}};
+constexpr std::array kEasings{Choice{"even", QT_TRANSLATE_NOOP("Said", "even")},
+                              Choice{"slow-start", QT_TRANSLATE_NOOP("Said", "slow start")},
+                              Choice{"slow-end", QT_TRANSLATE_NOOP("Said", "slow end")},
+                              Choice{"slow-both", QT_TRANSLATE_NOOP("Said", "slow start and end")}};
+constexpr std::array kPushes{Choice{"right", QT_TRANSLATE_NOOP("Said", "from the right")},
+                             Choice{"left", QT_TRANSLATE_NOOP("Said", "from the left")},
+                             Choice{"top", QT_TRANSLATE_NOOP("Said", "from above")},
+                             Choice{"bottom", QT_TRANSLATE_NOOP("Said", "from below")}};
 
 template <auto First, auto... Rest>
 auto& fieldOf(auto& object) {
@@ -101,7 +122,7 @@ const LookProperty& own(size_t index) {
 /// What a row of the table says besides where its value is.
 struct Row {
     const char* key;
-    const char* label;
+    const char* name;
     LookGroup group;
     const char* unit = "";
     double least = 0;
@@ -114,7 +135,7 @@ struct Row {
 template <size_t Index, auto... Path>
 constexpr LookProperty property(const Row& row) {
     return {row.key,
-            row.label,
+            row.name,
             row.group,
             row.unit,
             row.least,
@@ -138,106 +159,135 @@ constexpr LookProperty words(const Row& row) {
 
 // The index is the row's place; a test keeps it so.
 constexpr std::array kProperties{
-    words<0, &W::family>({"words.family", "Font", G::Words, "", 0, 0, {}, true}),
-    words<1, &W::weight>({"words.weight", "Weight", G::Words, "", 100, 900, {}, true}),
-    words<2, &W::size>({"words.size", "Size", G::Words, "px", 8, 600, {}, true}),
-    words<3, &W::smallestSize>({"words.smallestSize", "Smallest size", G::Words, "px", 4, 600, {}, true}),
-    words<4, &W::lineSpacing>({"words.lineSpacing", "Row spacing", G::Words, "", 0.8, 3, {}, true}),
-    words<5, &W::paragraphSpacing>({"words.paragraphSpacing", "Line spacing", G::Words, "", 0, 3, {}, true}),
-    words<6, &W::capitals>({"words.capitals", "Capitals", G::Words, "", 0, 0, kCapitals, true}),
-    words<7, &W::box>({"words.box", "Words box", G::Place, "", 0, 0, {}, true}),
-    words<8, &W::horizontal>({"words.horizontal", "Across", G::Place, "", 0, 0, kAligns}),
-    words<9, &W::vertical>({"words.vertical", "Up and down", G::Place, "", 0, 0, kVerticals}),
-    words<10, &W::linesAtMost>({"words.linesAtMost", "Lines at most", G::Place, "", 1, 40, {}, true}),
-    words<11, &W::filling>({"words.filling", "Wrapped lines", G::Place, "", 0, 0, kFillings, true}),
-    words<12, &W::colour>({"words.colour", "Words", G::Colours}),
-    words<13, &W::emphasisColour>({"words.emphasisColour", "Words that stand out", G::Colours}),
-    words<14, &W::chordColour>({"words.chordColour", "Chords", G::Colours}),
-    words<15, &W::numberColour>({"words.numberColour", "Verse numbers and roles", G::Colours}),
-    words<16, &W::outlineWidth>({"words.outlineWidth", "Outline", G::Edges, "px", 0, 40}),
-    words<17, &W::outlineColour>({"words.outlineColour", "Outline colour", G::Edges}),
-    words<18, &W::shadowOffset>({"words.shadowOffset", "Shadow offset", G::Edges, "px", 0, 100}),
-    words<19, &W::shadowBlur>({"words.shadowBlur", "Shadow blur", G::Edges, "px", 0, 60}),
-    words<20, &W::shadowColour>({"words.shadowColour", "Shadow colour", G::Edges}),
+    words<0, &W::family>({"words.family", QT_TRANSLATE_NOOP("Said", "Font"), G::Words, "", 0, 0, {}, true}),
+    words<1, &W::weight>(
+        {"words.weight", QT_TRANSLATE_NOOP("Said", "Weight"), G::Words, "", 100, 900, {}, true}),
+    words<2, &W::size>({"words.size", QT_TRANSLATE_NOOP("Said", "Size"), G::Words, "px", 8, 600, {}, true}),
+    words<3, &W::smallestSize>(
+        {"words.smallestSize", QT_TRANSLATE_NOOP("Said", "Smallest size"), G::Words, "px", 4, 600, {}, true}),
+    words<4, &W::lineSpacing>(
+        {"words.lineSpacing", QT_TRANSLATE_NOOP("Said", "Row spacing"), G::Words, "", 0.8, 3, {}, true}),
+    words<5, &W::paragraphSpacing>(
+        {"words.paragraphSpacing", QT_TRANSLATE_NOOP("Said", "Line spacing"), G::Words, "", 0, 3, {}, true}),
+    words<6, &W::capitals>(
+        {"words.capitals", QT_TRANSLATE_NOOP("Said", "Capitals"), G::Words, "", 0, 0, kCapitals, true}),
+    words<7, &W::box>({"words.box", QT_TRANSLATE_NOOP("Said", "Words box"), G::Place, "", 0, 0, {}, true}),
+    words<8, &W::horizontal>(
+        {"words.horizontal", QT_TRANSLATE_NOOP("Said", "Across"), G::Place, "", 0, 0, kAligns}),
+    words<9, &W::vertical>(
+        {"words.vertical", QT_TRANSLATE_NOOP("Said", "Up and down"), G::Place, "", 0, 0, kVerticals}),
+    words<10, &W::linesAtMost>(
+        {"words.linesAtMost", QT_TRANSLATE_NOOP("Said", "Lines at most"), G::Place, "", 1, 40, {}, true}),
+    words<11, &W::filling>(
+        {"words.filling", QT_TRANSLATE_NOOP("Said", "Wrapped lines"), G::Place, "", 0, 0, kFillings, true}),
+    words<12, &W::colour>({"words.colour", QT_TRANSLATE_NOOP("Said", "Words"), G::Colours}),
+    words<13, &W::emphasisColour>(
+        {"words.emphasisColour", QT_TRANSLATE_NOOP("Said", "Words that stand out"), G::Colours}),
+    words<14, &W::chordColour>({"words.chordColour", QT_TRANSLATE_NOOP("Said", "Chords"), G::Colours}),
+    words<15, &W::numberColour>(
+        {"words.numberColour", QT_TRANSLATE_NOOP("Said", "Verse numbers and roles"), G::Colours}),
+    words<16, &W::outlineWidth>(
+        {"words.outlineWidth", QT_TRANSLATE_NOOP("Said", "Outline"), G::Edges, "px", 0, 40}),
+    words<17, &W::outlineColour>(
+        {"words.outlineColour", QT_TRANSLATE_NOOP("Said", "Outline colour"), G::Edges}),
+    words<18, &W::shadowOffset>(
+        {"words.shadowOffset", QT_TRANSLATE_NOOP("Said", "Shadow offset"), G::Edges, "px", 0, 100}),
+    words<19, &W::shadowBlur>(
+        {"words.shadowBlur", QT_TRANSLATE_NOOP("Said", "Shadow blur"), G::Edges, "px", 0, 60}),
+    words<20, &W::shadowColour>({"words.shadowColour", QT_TRANSLATE_NOOP("Said", "Shadow colour"), G::Edges}),
     property<21, &Look::words, &W::panel, &Panel::reach>(
-        {"words.panel.reach", "Panel", G::Panel, "", 0, 0, kReaches}),
-    property<22, &Look::words, &W::panel, &Panel::colour>({"words.panel.colour", "Panel colour", G::Panel}),
+        {"words.panel.reach", QT_TRANSLATE_NOOP("Said", "Panel"), G::Panel, "", 0, 0, kReaches}),
+    property<22, &Look::words, &W::panel, &Panel::colour>(
+        {"words.panel.colour", QT_TRANSLATE_NOOP("Said", "Panel colour"), G::Panel}),
     property<23, &Look::words, &W::panel, &Panel::padding>(
-        {"words.panel.padding", "Around the words", G::Panel, "px", 0, 200}),
+        {"words.panel.padding", QT_TRANSLATE_NOOP("Said", "Around the words"), G::Panel, "px", 0, 200}),
     property<24, &Look::words, &W::panel, &Panel::roundness>(
-        {"words.panel.roundness", "Roundness", G::Panel, "px", 0, 200}),
+        {"words.panel.roundness", QT_TRANSLATE_NOOP("Said", "Roundness"), G::Panel, "px", 0, 200}),
     property<25, &Look::words, &W::panel, &Panel::blur>(
-        {"words.panel.blur", "Blur behind", G::Panel, "px", 0, 60}),
-    property<26, &Look::roles>({"roles", "Roles", G::Roles, "", 0, 0, {}, true}),
-    property<27, &Look::credit, &CreditLook::when>({"credit.when", "Shown", G::Credit, "", 0, 0, kWhens}),
-    property<28, &Look::credit, &CreditLook::fields>({"credit.fields", "Says", G::Credit}),
-    property<29, &Look::credit, &CreditLook::size>({"credit.size", "Size", G::Credit, "px", 6, 200}),
-    property<30, &Look::credit, &CreditLook::box>({"credit.box", "Credit box", G::Credit}),
+        {"words.panel.blur", QT_TRANSLATE_NOOP("Said", "Blur behind"), G::Panel, "px", 0, 60}),
+    property<26, &Look::roles>({"roles", QT_TRANSLATE_NOOP("Said", "Roles"), G::Roles, "", 0, 0, {}, true}),
+    property<27, &Look::credit, &CreditLook::when>(
+        {"credit.when", QT_TRANSLATE_NOOP("Said", "Shown"), G::Credit, "", 0, 0, kWhens}),
+    property<28, &Look::credit, &CreditLook::fields>(
+        {"credit.fields", QT_TRANSLATE_NOOP("Said", "Says"), G::Credit}),
+    property<29, &Look::credit, &CreditLook::size>(
+        {"credit.size", QT_TRANSLATE_NOOP("Said", "Size"), G::Credit, "px", 6, 200}),
+    property<30, &Look::credit, &CreditLook::box>(
+        {"credit.box", QT_TRANSLATE_NOOP("Said", "Credit box"), G::Credit}),
     property<31, &Look::credit, &CreditLook::horizontal>(
-        {"credit.horizontal", "Across", G::Credit, "", 0, 0, kAligns}),
-    property<32, &Look::credit, &CreditLook::colour>({"credit.colour", "Colour", G::Credit}),
-    property<33, &Look::backdrop, &B::kind>({"backdrop.kind", "Backdrop", G::Backdrop, "", 0, 0, kBackdrops}),
-    property<34, &Look::backdrop, &B::colour>({"backdrop.colour", "Colour", G::Backdrop}),
-    property<35, &Look::backdrop, &B::shape>({"backdrop.shape", "Gradient", G::Backdrop, "", 0, 0, kShapes}),
-    property<36, &Look::backdrop, &B::stops>({"backdrop.stops", "Gradient colours", G::Backdrop}),
+        {"credit.horizontal", QT_TRANSLATE_NOOP("Said", "Across"), G::Credit, "", 0, 0, kAligns}),
+    property<32, &Look::credit, &CreditLook::colour>(
+        {"credit.colour", QT_TRANSLATE_NOOP("Said", "Colour"), G::Credit}),
+    property<33, &Look::backdrop, &B::kind>(
+        {"backdrop.kind", QT_TRANSLATE_NOOP("Said", "Backdrop"), G::Backdrop, "", 0, 0, kBackdrops}),
+    property<34, &Look::backdrop, &B::colour>(
+        {"backdrop.colour", QT_TRANSLATE_NOOP("Said", "Colour"), G::Backdrop}),
+    property<35, &Look::backdrop, &B::shape>(
+        {"backdrop.shape", QT_TRANSLATE_NOOP("Said", "Gradient"), G::Backdrop, "", 0, 0, kShapes}),
+    property<36, &Look::backdrop, &B::stops>(
+        {"backdrop.stops", QT_TRANSLATE_NOOP("Said", "Gradient colours"), G::Backdrop}),
     property<37, &Look::backdrop, &B::angle>(
-        {"backdrop.angle", "Gradient angle", G::Backdrop, "°", -360, 360}),
+        {"backdrop.angle", QT_TRANSLATE_NOOP("Said", "Gradient angle"), G::Backdrop, "°", -360, 360}),
     property<38, &Look::backdrop, &B::picture>(
-        {"backdrop.picture", "Picture", G::Backdrop, "", 0, 0, {}, false, true}),
-    property<39, &Look::backdrop, &B::fit>({"backdrop.fit", "The picture", G::Backdrop, "", 0, 0, kFits}),
-    property<40, &Look::backdrop, &B::focus>({"backdrop.focus", "Stays in sight", G::Backdrop}),
+        {"backdrop.picture", QT_TRANSLATE_NOOP("Said", "Picture"), G::Backdrop, "", 0, 0, {}, false, true}),
+    property<39, &Look::backdrop, &B::fit>(
+        {"backdrop.fit", QT_TRANSLATE_NOOP("Said", "The picture"), G::Backdrop, "", 0, 0, kFits}),
+    property<40, &Look::backdrop, &B::focus>(
+        {"backdrop.focus", QT_TRANSLATE_NOOP("Said", "Stays in sight"), G::Backdrop}),
     property<41, &Look::backdrop, &B::treatment, &Treatment::brightness>(
-        {"backdrop.brightness", "Brightness", G::Treatment, "", -100, 100}),
+        {"backdrop.brightness", QT_TRANSLATE_NOOP("Said", "Brightness"), G::Treatment, "", -100, 100}),
     property<42, &Look::backdrop, &B::treatment, &Treatment::contrast>(
-        {"backdrop.contrast", "Contrast", G::Treatment, "", -100, 100}),
+        {"backdrop.contrast", QT_TRANSLATE_NOOP("Said", "Contrast"), G::Treatment, "", -100, 100}),
     property<43, &Look::backdrop, &B::treatment, &Treatment::saturation>(
-        {"backdrop.saturation", "Saturation", G::Treatment, "", -100, 100}),
-    property<44, &Look::backdrop, &B::treatment, &Treatment::tint>({"backdrop.tint", "Tint", G::Treatment}),
+        {"backdrop.saturation", QT_TRANSLATE_NOOP("Said", "Saturation"), G::Treatment, "", -100, 100}),
+    property<44, &Look::backdrop, &B::treatment, &Treatment::tint>(
+        {"backdrop.tint", QT_TRANSLATE_NOOP("Said", "Tint"), G::Treatment}),
     property<45, &Look::backdrop, &B::treatment, &Treatment::blur>(
-        {"backdrop.blur", "Blur", G::Treatment, "px", 0, 100}),
+        {"backdrop.blur", QT_TRANSLATE_NOOP("Said", "Blur"), G::Treatment, "px", 0, 100}),
     property<46, &Look::backdrop, &B::treatment, &Treatment::darkEdge>(
-        {"backdrop.darkEdge", "Darkened edge", G::Treatment, "%", 0, 100}),
+        {"backdrop.darkEdge", QT_TRANSLATE_NOOP("Said", "Darkened edge"), G::Treatment, "%", 0, 100}),
     property<47, &Look::transition, &T::kind>(
-        {"transition.kind", "Words", G::Transition, "", 0, 0, kTransitions}),
+        {"transition.kind", QT_TRANSLATE_NOOP("Said", "Words"), G::Transition, "", 0, 0, kTransitions}),
     property<48, &Look::transition, &T::milliseconds>(
-        {"transition.milliseconds", "Words take", G::Transition, "ms", 0, 10'000}),
+        {"transition.milliseconds", QT_TRANSLATE_NOOP("Said", "Words take"), G::Transition, "ms", 0, 10'000}),
     property<49, &Look::transition, &T::easing>(
-        {"transition.easing", "Words move", G::Transition, "", 0, 0, kEasings}),
-    property<50, &Look::transition, &T::through>({"transition.through", "Words fade through", G::Transition}),
+        {"transition.easing", QT_TRANSLATE_NOOP("Said", "Words move"), G::Transition, "", 0, 0, kEasings}),
+    property<50, &Look::transition, &T::through>(
+        {"transition.through", QT_TRANSLATE_NOOP("Said", "Words fade through"), G::Transition}),
     property<51, &Look::transition, &T::from>(
-        {"transition.from", "Words come", G::Transition, "", 0, 0, kPushes}),
-    property<52, &Look::backdropTransition, &T::kind>(
-        {"backdropTransition.kind", "Backdrop", G::Transition, "", 0, 0, kTransitions}),
-    property<53, &Look::backdropTransition, &T::milliseconds>(
-        {"backdropTransition.milliseconds", "Backdrop takes", G::Transition, "ms", 0, 10'000}),
-    property<54, &Look::backdropTransition, &T::easing>(
-        {"backdropTransition.easing", "Backdrop moves", G::Transition, "", 0, 0, kEasings}),
+        {"transition.from", QT_TRANSLATE_NOOP("Said", "Words come"), G::Transition, "", 0, 0, kPushes}),
+    property<52, &Look::backdropTransition, &T::kind>({"backdropTransition.kind",
+                                                       QT_TRANSLATE_NOOP("Said", "Backdrop"), G::Transition,
+                                                       "", 0, 0, kTransitions}),
+    property<53, &Look::backdropTransition, &T::milliseconds>({"backdropTransition.milliseconds",
+                                                               QT_TRANSLATE_NOOP("Said", "Backdrop takes"),
+                                                               G::Transition, "ms", 0, 10'000}),
+    property<54, &Look::backdropTransition, &T::easing>({"backdropTransition.easing",
+                                                         QT_TRANSLATE_NOOP("Said", "Backdrop moves"),
+                                                         G::Transition, "", 0, 0, kEasings}),
     property<55, &Look::backdropTransition, &T::through>(
-        {"backdropTransition.through", "Backdrop fades through", G::Transition}),
-    property<56, &Look::backdropTransition, &T::from>(
-        {"backdropTransition.from", "Backdrop comes", G::Transition, "", 0, 0, kPushes}),
-    property<57, &Look::objects>({"objects", "Objects", G::Objects}),
+        {"backdropTransition.through", QT_TRANSLATE_NOOP("Said", "Backdrop fades through"), G::Transition}),
+    property<56, &Look::backdropTransition, &T::from>({"backdropTransition.from",
+                                                       QT_TRANSLATE_NOOP("Said", "Backdrop comes"),
+                                                       G::Transition, "", 0, 0, kPushes}),
+    property<57, &Look::objects>({"objects", QT_TRANSLATE_NOOP("Said", "Objects"), G::Objects}),
 };
 
 constexpr std::array<std::pair<const char*, const char*>, kLookGroups> kGroups{
-    {{"words", "Words"},
-     {"place", "Place of the words"},
-     {"colours", "Colours"},
-     {"edges", "Outline and shadow"},
-     {"panel", "Panel behind the words"},
-     {"roles", "Roles"},
-     {"credit", "Credit line"},
-     {"backdrop", "Backdrop"},
-     {"treatment", "Treatment of the picture"},
-     {"transition", "Change from slide to slide"},
-     {"objects", "Objects"}}};
+    {{"words", QT_TRANSLATE_NOOP("Said", "Words")},
+     {"place", QT_TRANSLATE_NOOP("Said", "Place of the words")},
+     {"colours", QT_TRANSLATE_NOOP("Said", "Colours")},
+     {"edges", QT_TRANSLATE_NOOP("Said", "Outline and shadow")},
+     {"panel", QT_TRANSLATE_NOOP("Said", "Panel behind the words")},
+     {"roles", QT_TRANSLATE_NOOP("Said", "Roles")},
+     {"credit", QT_TRANSLATE_NOOP("Said", "Credit line")},
+     {"backdrop", QT_TRANSLATE_NOOP("Said", "Backdrop")},
+     {"treatment", QT_TRANSLATE_NOOP("Said", "Treatment of the picture")},
+     {"transition", QT_TRANSLATE_NOOP("Said", "Change from slide to slide")},
+     {"objects", QT_TRANSLATE_NOOP("Said", "Objects")}}};
 
 QString percent(double share) {
     return QString::number(std::lround(share * 100)) + QStringLiteral(" %");
-}
-
-QString counted(size_t count, const QString& one, const QString& many) {
-    return count == 1 ? QStringLiteral("1 ") + one : QString::number(count) + u' ' + many;
 }
 
 } // namespace
@@ -256,8 +306,8 @@ size_t indexOf(const LookProperty& property) {
     return size_t(&property - kProperties.data());
 }
 
-const char* labelOf(LookGroup group) {
-    return kGroups[size_t(group)].second;
+QString labelOf(LookGroup group) {
+    return Said::tr(kGroups[size_t(group)].second);
 }
 
 const char* keyOf(LookGroup group) {
@@ -273,24 +323,24 @@ LookValue LookProperty::accepted(const LookValue& value) const {
 QString LookProperty::text(const LookValue& value) const {
     const QString suffix = *unit ? u' ' + QString::fromUtf8(unit) : QString();
     return std::visit(
-        Cases{[](bool on) { return on ? QStringLiteral("yes") : QStringLiteral("no"); },
+        Cases{[](bool on) { return on ? Said::tr("yes") : Said::tr("no"); },
               [&](int number) { return QString::number(number) + suffix; },
               [&](double number) { return QString::number(number, 'g', 4) + suffix; },
-              [](const QString& text) { return text.isEmpty() ? QStringLiteral("none") : text; },
+              [](const QString& text) { return text.isEmpty() ? Said::tr("none") : text; },
               [](const Colour& colour) { return colour.text(); },
               [](const std::optional<Colour>& colour) {
-                  return colour ? colour->text() : QStringLiteral("by itself");
+                  return colour ? colour->text() : Said::tr("by itself");
               },
               [](const QPointF& point) {
-                  return QStringLiteral("%1 across, %2 down").arg(percent(point.x()), percent(point.y()));
+                  return Said::tr("%1 across, %2 down").arg(percent(point.x()), percent(point.y()));
               },
               [](const QRectF& box) {
-                  return QStringLiteral("%1 × %2 at %3, %4")
+                  return Said::tr("%1 × %2 at %3, %4")
                       .arg(percent(box.width()), percent(box.height()), percent(box.x()), percent(box.y()));
               },
               [&](const LookChoiceIndex& choice) {
                   const bool known = choice.index >= 0 && size_t(choice.index) < choices.size();
-                  return known ? QString::fromUtf8(choices[size_t(choice.index)].label) : QString();
+                  return known ? choices[size_t(choice.index)].label() : QString();
               },
               [](const std::vector<GradientStop>& stops) {
                   QStringList colours;
@@ -302,12 +352,11 @@ QString LookProperty::text(const LookValue& value) const {
                   QStringList names;
                   for (const RoleLook& role : roles)
                       names << role.role;
-                  return names.isEmpty() ? QStringLiteral("none") : names.join(QStringLiteral(", "));
+                  return names.isEmpty() ? Said::tr("none") : names.join(QStringLiteral(", "));
               },
               [](const std::vector<SlideObject>& objects) {
-                  return objects.empty()
-                             ? QStringLiteral("none")
-                             : counted(objects.size(), QStringLiteral("object"), QStringLiteral("objects"));
+                  return objects.empty() ? Said::tr("none")
+                                         : Said::tr("%n objects", nullptr, Said::n(qint64(objects.size())));
               }},
         value);
 }

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "core/base/Said.h"
 #include "core/theme/Look.h"
 #include <QLatin1String>
 #include <QPointF>
@@ -37,17 +38,18 @@ enum class LookGroup {
 inline constexpr int kLookGroups = 11;
 
 struct LookChoiceName {
-    const char* key;   ///< in files; never changes
-    const char* label; ///< for people
+    const char* key;  ///< in files; never changes
+    const char* name; ///< in English, for label()
+    [[nodiscard]] QString label() const { return Said::tr(name); }
 };
 
 /// One property of a look: everything that decides about it one by one (levels, files, forms) goes through
 /// this.
 struct LookProperty {
-    const char* key;   ///< in files, such as "words.size"; never changes
-    const char* label; ///< for people, such as "Size"
+    const char* key;  ///< in files, such as "words.size"; never changes
+    const char* name; ///< in English, for label()
     LookGroup group;
-    const char* unit = ""; ///< for people: "px", "°", "%"; empty = none
+    const char* unit = ""; ///< "px", "°", "%": the same in all languages; empty = none
     double least = 0;      ///< of an int or a double
     double most = 0;
     std::span<const LookChoiceName> choices{}; ///< of a LookChoiceIndex
@@ -60,6 +62,7 @@ struct LookProperty {
     void (*set)(Look&, const LookValue&) = nullptr;
 
     [[nodiscard]] QLatin1String keyText() const { return QLatin1String(key); }
+    [[nodiscard]] QString label() const { return Said::tr(name); } ///< for people, such as "Size"
     /// The value as the look would take it.
     [[nodiscard]] LookValue accepted(const LookValue& value) const;
     /// The value in words for people, such as "64 px" or "left".
@@ -72,7 +75,7 @@ struct LookProperty {
 [[nodiscard]] const LookProperty* lookProperty(const QString& key);
 /// The property's place in lookProperties().
 [[nodiscard]] size_t indexOf(const LookProperty& property);
-[[nodiscard]] const char* labelOf(LookGroup group);
+[[nodiscard]] QString labelOf(LookGroup group);
 /// In files; never changes.
 [[nodiscard]] const char* keyOf(LookGroup group);
 

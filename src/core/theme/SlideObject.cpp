@@ -7,6 +7,7 @@ namespace mivanta {
 namespace {
 
 constexpr int kHalfADayMs = 12 * 3600 * 1000;
+const char* const kExact = "HH:mm:ss.zzz";
 
 /// Of "+300".
 std::optional<int> secondsToRun(const QString& text) {
@@ -15,44 +16,124 @@ std::optional<int> secondsToRun(const QString& text) {
     return isNumber && seconds >= 0 ? std::optional(seconds) : std::nullopt;
 }
 
-QTime endOf(const QString& text) {
-    const QTime end = QTime::fromString(text, QStringLiteral("H:mm:ss.zzz"));
-    return end.isValid() ? end : QTime::fromString(text, QStringLiteral("H:mm"));
+// Kinds have a field of this name or they have not.
+
+template <typename Object>
+auto lettersOf(Object& object) {
+    return std::visit(
+        [](auto& what) {
+            using Letters = std::conditional_t<std::is_const_v<Object>, const ObjectLetters*, ObjectLetters*>;
+            if constexpr (requires { what.letters; })
+                return Letters(&what.letters);
+            else
+                return Letters(nullptr);
+        },
+        object.what);
+}
+
+template <typename Object>
+auto edgeOf(Object& object) {
+    return std::visit(
+        [](auto& what) {
+            using Edge = std::conditional_t<std::is_const_v<Object>, const ObjectEdge*, ObjectEdge*>;
+            if constexpr (requires { what.edge; })
+                return Edge(&what.edge);
+            else
+                return Edge(nullptr);
+        },
+        object.what);
+}
+
+template <typename Object>
+auto colourOf(Object& object) {
+    return std::visit(
+        [](auto& what) {
+            using Found = std::conditional_t<std::is_const_v<Object>, const Colour*, Colour*>;
+            if constexpr (requires { what.letters; })
+                return Found(&what.letters.colour);
+            else if constexpr (requires { what.fill; })
+                return Found(&what.fill);
+            else if constexpr (requires { what.colour; })
+                return Found(&what.colour);
+            else
+                return Found(nullptr);
+        },
+        object.what);
 }
 
 } // namespace
 
-QString countdownFor(int seconds) {
-    return u'+' + QString::number(seconds);
+const QString* SlideObject::picture() const {
+    const auto* shown = std::get_if<PictureObject>(&what);
+    return shown ? &shown->name : nullptr;
+}
+QString* SlideObject::picture() {
+    auto* shown = std::get_if<PictureObject>(&what);
+    return shown ? &shown->name : nullptr;
+}
+const ObjectLetters* SlideObject::letters() const {
+    return lettersOf(*this);
+}
+ObjectLetters* SlideObject::letters() {
+    return lettersOf(*this);
+}
+const ObjectEdge* SlideObject::edge() const {
+    return edgeOf(*this);
+}
+ObjectEdge* SlideObject::edge() {
+    return edgeOf(*this);
+}
+const Colour* SlideObject::colour() const {
+    return colourOf(*this);
+}
+Colour* SlideObject::colour() {
+    return colourOf(*this);
 }
 
 SlideObject startedAt(SlideObject object, const QTime& now) {
-    if (object.kind == ObjectKind::Countdown)
-        if (const auto seconds = secondsToRun(object.text))
-            object.text = now.addSecs(*seconds).toString(QStringLiteral("HH:mm:ss.zzz"));
+    if (auto* countdown = std::get_if<CountdownObject>(&object.what); countdown && countdown->seconds) {
+        countdown->ends = now.addSecs(*countdown->seconds);
+        countdown->seconds.reset();
+    }
     return object;
 }
 
-std::optional<int> secondsSince(const SlideObject& stopwatch, const QTime& now) {
-    const QTime begin = endOf(stopwatch.text);
-    if (!begin.isValid())
+std::optional<int> secondsSince(const StopwatchObject& stopwatch, const QTime& now) {
+    if (!stopwatch.began)
         return std::nullopt;
-    const int since = begin.msecsTo(now);
+    const int since = stopwatch.began->msecsTo(now);
     return (since < 0 ? since + 2 * kHalfADayMs : since) / 1000; // it began before midnight
 }
 
-std::optional<int> secondsLeft(const SlideObject& countdown, const QTime& now) {
-    if (const auto seconds = secondsToRun(countdown.text))
-        return seconds;
-    const QTime end = endOf(countdown.text);
-    if (!end.isValid())
+std::optional<int> secondsLeft(const CountdownObject& countdown, const QTime& now) {
+    if (countdown.seconds)
+        return countdown.seconds;
+    if (!countdown.ends)
         return std::nullopt;
-    int left = now.msecsTo(end);
+    int left = now.msecsTo(*countdown.ends);
     if (left > kHalfADayMs) // it ended before midnight
         left -= 2 * kHalfADayMs;
     else if (left < -kHalfADayMs) // it ends after midnight
         left += 2 * kHalfADayMs;
     return std::max(0, int(std::ceil(left / 1000.0)));
+}
+
+QString countdownText(const CountdownObject& countdown) {
+    if (countdown.seconds)
+        return u'+' + QString::number(*countdown.seconds);
+    if (!countdown.ends)
+        return {};
+    const bool isWholeMinute = countdown.ends->second() == 0 && countdown.ends->msec() == 0;
+    return countdown.ends->toString(isWholeMinute ? QStringLiteral("HH:mm") : QString::fromLatin1(kExact));
+}
+
+void setCountdownText(CountdownObject& countdown, const QString& text) {
+    countdown.seconds = secondsToRun(text);
+    countdown.ends.reset();
+    for (const QString& form :
+         {QStringLiteral("H:mm:ss.zzz"), QStringLiteral("H:mm:ss"), QStringLiteral("H:mm")})
+        if (const QTime end = QTime::fromString(text.trimmed(), form); end.isValid() && !countdown.ends)
+            countdown.ends = end;
 }
 
 } // namespace mivanta

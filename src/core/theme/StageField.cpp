@@ -6,15 +6,16 @@ namespace mivanta {
 
 const std::vector<StageField>& stageFields() {
     static const std::vector<StageField> fields{
-        {"part", "Part", "Verse 2"},
-        {"follows", "What follows", "C  B  C"},
-        {"next-words", "Next words", "Shine on, shine on\ntill every boat is home"},
-        {"item", "Item", "Lantern on the Water"},
-        {"next-item", "Next item", "Every Tide"},
-        {"key", "Key and capo", "G, capo 2"},
-        {"note", "Stage note", "Keys alone at first"},
-        {"place", "Item number", "4 of 12"},
-        {"leader", "Who leads", "Maren Holt"},
+        {"part", QT_TRANSLATE_NOOP("Said", "Part"), QT_TRANSLATE_NOOP("Said", "Verse 2")},
+        {"follows", QT_TRANSLATE_NOOP("Said", "What follows"), QT_TRANSLATE_NOOP("Said", "C  B  C")},
+        {"next-words", QT_TRANSLATE_NOOP("Said", "Next words"),
+         QT_TRANSLATE_NOOP("Said", "Shine on, shine on\ntill every boat is home")},
+        {"item", QT_TRANSLATE_NOOP("Said", "Item"), QT_TRANSLATE_NOOP("Said", "Lantern on the Water")},
+        {"next-item", QT_TRANSLATE_NOOP("Said", "Next item"), QT_TRANSLATE_NOOP("Said", "Every Tide")},
+        {"key", QT_TRANSLATE_NOOP("Said", "Key and capo"), QT_TRANSLATE_NOOP("Said", "G, capo 2")},
+        {"note", QT_TRANSLATE_NOOP("Said", "Stage note"), QT_TRANSLATE_NOOP("Said", "Keys alone at first")},
+        {"place", QT_TRANSLATE_NOOP("Said", "Item number"), QT_TRANSLATE_NOOP("Said", "4 of 12")},
+        {"leader", QT_TRANSLATE_NOOP("Said", "Who leads"), QT_TRANSLATE_NOOP("Said", "Maren Holt")},
     };
     return fields;
 }

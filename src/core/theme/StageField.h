@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "core/base/Said.h"
 #include <QString>
 #include <vector>
 
@@ -8,8 +9,11 @@ namespace mivanta {
 /// Something that an object of the kind Field says of the run, by the key that stands in its text.
 struct StageField {
     const char* key;
-    const char* name;   ///< "Next words"
-    const char* sample; ///< what a preview shows
+    const char* name;   ///< in English, for label()
+    const char* sample; ///< what a preview shows, in English, for sampleText()
+
+    [[nodiscard]] QString label() const { return Said::tr(name); } ///< "Next words"
+    [[nodiscard]] QString sampleText() const { return Said::tr(sample); }
 };
 
 [[nodiscard]] const std::vector<StageField>& stageFields();

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/timing/Timetable.h"
+#include "core/base/Said.h"
 #include <QRegularExpression>
 #include <cmath>
 
@@ -75,7 +76,12 @@ QString subjectOf(const Item& item) {
         return QStringLiteral("song:") + song->id.text();
     if (const TextItem* text = item.text())
         return QStringLiteral("text:") + text->text->id.text();
-    return kindText(item.content).toLower() + u':' + item.title().toLower();
+    return kindKey(item.content) + u':' + givenName(item.content).toLower();
+}
+
+QString lengthText(const TimetableRow& row) {
+    const QString length = durationText(row.seconds);
+    return row.isGuessed ? Said::tr("about %1").arg(length) : length;
 }
 
 int secondsOf(const Item& item, const Service& service, const QDateTime& begins, const UsualLengths& usual) {

@@ -25,6 +25,8 @@ using UsualLengths = std::function<std::optional<int>(const Item&)>;
 
 /// What an item is about, the same in every service: a song, a text, a passage, or its kind and title.
 [[nodiscard]] QString subjectOf(const Item& item);
+/// "4 min", or "about 4 min" for what is only guessed.
+[[nodiscard]] QString lengthText(const TimetableRow& row);
 
 /// How long an item takes that begins at `begins` (may be invalid): as planned, else as usual, else as
 /// guessed. Headings, notes and what is left out today take no time.

@@ -49,7 +49,7 @@ CheckDesk::CheckDesk(Session& session, Prompts& prompts, QWidget* parent)
     auto* content = new QWidget(this);
     m_summary = new QLabel(content);
     m_summary->setObjectName(QStringLiteral("check-summary"));
-    m_summary->setFont(textFont(1.5, true));
+    m_summary->setFont(textFont(1.5, TextWeight::Bold));
     m_summary->setWordWrap(true);
     m_missing = new MissingPanel(m_session, prompts, content);
     m_differences = new DifferencesPanel(m_session, content);
@@ -94,7 +94,7 @@ std::vector<Finding> CheckDesk::screenFindings() const {
     const auto& outputs = m_session.outputs().all();
     const auto& placements = m_session.outputs().placements();
     for (size_t i = 0; i < outputs.size() && i < placements.size(); ++i)
-        if (outputs[i].kind == OutputKind::Hall && placements[i].kind != Placement::Kind::FullScreen)
+        if (outputs[i].isInTheHall() && placements[i].kind != Placement::Kind::FullScreen)
             findings.push_back({Severity::Doubt,
                                 {},
                                 tr("%1 has no screen of its own").arg(outputs[i].label()),
@@ -127,8 +127,7 @@ void CheckDesk::showSummary() {
     if (m_session.book().itemCount() == 0)
         m_summary->setText(tr("Nothing to check yet: the service is empty."));
     else if (m_worrying > 0)
-        m_summary->setText(m_worrying == 1 ? tr("One thing to look at")
-                                           : tr("%1 things to look at").arg(m_worrying));
+        m_summary->setText(tr("%n things to look at", nullptr, m_worrying));
     else
         m_summary->setText(tr("All is well with the words and the screens"));
 }
@@ -154,7 +153,7 @@ QWidget* CheckDesk::row(const Finding& finding) {
         name = QStringLiteral("\u200e\u2068%1\u2069").arg(name);
     auto* title =
         new QLabel(item ? QStringLiteral("%1 \u00b7 %2").arg(name, finding.title) : finding.title, sheet);
-    title->setFont(textFont(1.05, true));
+    title->setFont(textFont(1.05, TextWeight::Bold));
     auto* detail = new QLabel(finding.detail, sheet);
     detail->setWordWrap(true);
     auto* kind = new QLabel(wordOf(finding.severity), sheet);

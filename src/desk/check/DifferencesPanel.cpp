@@ -16,19 +16,30 @@ namespace {
 
 constexpr size_t kMostRows = 30; // nobody reads more of them
 
-QString kindOfWords(const LibraryDifference& difference) {
-    return std::visit(
-        Cases{[](const std::shared_ptr<const Song>&) { return DifferencesPanel::tr("song"); },
-              [](const std::shared_ptr<const SpokenText>&) { return DifferencesPanel::tr("text"); },
-              [](const Theme&) { return DifferencesPanel::tr("theme"); }},
-        difference.here);
-}
-
 QString detailOf(const LibraryDifference& difference) {
-    return difference.there ? DifferencesPanel::tr("The library's %1 differs: %2.")
-                                  .arg(kindOfWords(difference), difference.what.join(QStringLiteral(", ")))
-                            : DifferencesPanel::tr("This %1 is not in the library of this computer.")
-                                  .arg(kindOfWords(difference));
+    if (difference.there)
+        return std::visit(Cases{[](const std::shared_ptr<const Song>&) {
+                                    return DifferencesPanel::tr("The library's song differs: %1.");
+                                },
+                                [](const std::shared_ptr<const SpokenText>&) {
+                                    return DifferencesPanel::tr("The library's text differs: %1.");
+                                },
+                                [](const Theme&) {
+                                    return DifferencesPanel::tr("The library's theme differs: %1.");
+                                }},
+                          difference.here)
+            .arg(difference.what.join(QStringLiteral(", ")));
+    return std::visit(
+        Cases{[](const std::shared_ptr<const Song>&) {
+                  return DifferencesPanel::tr("This song is not in the library of this computer.");
+              },
+              [](const std::shared_ptr<const SpokenText>&) {
+                  return DifferencesPanel::tr("This text is not in the library of this computer.");
+              },
+              [](const Theme&) {
+                  return DifferencesPanel::tr("This theme is not in the library of this computer.");
+              }},
+        difference.here);
 }
 
 QPushButton* makeButton(const QString& name, const QString& text, const QString& tip, QWidget* parent) {
@@ -57,7 +68,7 @@ QString differencesText(const std::vector<LibraryDifference>& all) {
 DifferencesPanel::DifferencesPanel(Session& session, QWidget* parent) : QWidget(parent), m_session(session) {
     setObjectName(QStringLiteral("differences"));
     m_title = new QLabel(this);
-    m_title->setFont(textFont(1.2, true));
+    m_title->setFont(textFont(1.2, TextWeight::Bold));
     m_title->setWordWrap(true);
     auto* hint = new QLabel(tr("The service keeps its own words until you decide; nothing on the screens "
                                "changes by itself."),
@@ -136,7 +147,7 @@ QWidget* DifferencesPanel::row(const LibraryDifference& difference) {
         QStringLiteral("QFrame { background: %1; border-left: 5px solid %2; } QLabel { border: none; }")
             .arg(day().sheet.name(), day().marker.name()));
     auto* title = new QLabel(difference.title, sheet);
-    title->setFont(textFont(1.05, true));
+    title->setFont(textFont(1.05, TextWeight::Bold));
     auto* detail = new QLabel(detailOf(difference), sheet);
     detail->setWordWrap(true);
     auto* words = new QVBoxLayout;

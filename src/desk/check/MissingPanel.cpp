@@ -17,7 +17,7 @@ MissingPanel::MissingPanel(Session& session, Prompts& prompts, QWidget* parent)
       m_prompts(prompts) {
     setObjectName(QStringLiteral("missing-files"));
     m_title = new QLabel(this);
-    m_title->setFont(textFont(1.2, true));
+    m_title->setFont(textFont(1.2, TextWeight::Bold));
     m_state = new QLabel(this);
     m_state->setObjectName(QStringLiteral("missing-state"));
     m_state->setWordWrap(true);
@@ -58,8 +58,7 @@ void MissingPanel::refresh() {
     const auto& all = m_session.missing().all();
     const bool isSearching = m_session.missing().isSearching();
     setVisible(!all.empty());
-    m_title->setText(all.size() == 1 ? tr("A file is not on this computer")
-                                     : tr("%1 files are not on this computer").arg(all.size()));
+    m_title->setText(tr("%n files are not on this computer", nullptr, int(all.size())));
     m_state->setText(isSearching
                          ? tr("Looking in the folders for pictures, films, sounds, documents and downloads, "
                               "and beside the service\u2026")
@@ -99,7 +98,7 @@ QWidget* MissingPanel::row(const MissingFiles::Entry& entry) {
             .arg(day().sheet.name(), day().warning.name()));
     const QString called = entry.fact.title.isEmpty() ? tr("A file without a name") : entry.fact.title;
     auto* title = new QLabel(called, sheet);
-    title->setFont(textFont(1.05, true));
+    title->setFont(textFont(1.05, TextWeight::Bold));
     QStringList facts{usersOf(entry.fact.name)};
     if (entry.fact.bytes > 0)
         facts << locale().formattedDataSize(entry.fact.bytes);

@@ -185,7 +185,7 @@ void FindDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
     const QRect top(inner.left(), inner.top(), inner.width(), inner.height() / 2);
     painter->drawText(top, Qt::AlignRight | Qt::AlignVCenter,
                       painter->fontMetrics().elidedText(number, Qt::ElideLeft, numberWidth));
-    painter->setFont(textFont(1.05, true));
+    painter->setFont(textFont(1.05, TextWeight::Bold));
     painter->setPen(colours.text);
     drawMarked(*painter, top.adjusted(0, 0, -numberWidth, 0), index.data().toString(), words, mark);
     QFont second = textFont(0.9);

@@ -37,7 +37,7 @@ void PastedLines::setOffers(bool newSong, bool order) {
 void PastedLines::offer(const QString& text) {
     m_text = text;
     const auto lines = text.trimmed().count(u'\n') + 1;
-    m_label->setText(tr("%1 lines were pasted. Find looks for the first one.").arg(lines));
+    m_label->setText(tr("%n lines were pasted. Find looks for the first one.", nullptr, int(lines)));
     setVisible(!m_song->isHidden() || !m_order->isHidden());
 }
 

@@ -62,7 +62,7 @@ void ReferenceHelp::refresh() {
                          .arg((m_night ? night() : day()).accent.name(),
                               tr("or %1?").arg(u.other.toHtmlEscaped()));
         if (m_slides > 0)
-            add(m_slides == 1 ? tr("1 slide") : tr("%1 slides").arg(m_slides));
+            add(tr("%n slides", nullptr, m_slides));
         add(u.help);
         for (const QString& note : u.notes)
             add(note);

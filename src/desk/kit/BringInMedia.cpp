@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/kit/BringInMedia.h"
+#include "core/base/Said.h"
 #include "desk/kit/Prompts.h"
 #include "media/PictureProxies.h"
 #include "media/Sound.h"
@@ -28,7 +29,7 @@ void ask(Session& session, QObject* asker, std::function<Result<StoredMedium>(Li
             else
                 Q_EMIT session.problem(picture.error());
         },
-        true);
+        LibraryClient::Changes::Library);
 }
 
 } // namespace
@@ -78,7 +79,7 @@ void bringInPictures(Session& session, QObject* asker, const QStringList& paths,
             if (!result->pictures.empty())
                 taken(std::move(result->pictures));
         },
-        true);
+        LibraryClient::Changes::Library);
 }
 
 void bringInPicture(Session& session, QObject* asker, const QImage& picture, const MediumTaken& taken) {
@@ -88,10 +89,10 @@ void bringInPicture(Session& session, QObject* asker, const QImage& picture, con
             QByteArray bytes;
             QBuffer buffer(&bytes);
             if (!buffer.open(QIODevice::WriteOnly) || !picture.save(&buffer, "PNG"))
-                return tl::unexpected(Error{QStringLiteral("The pasted picture cannot be used"),
-                                            QStringLiteral("the clipboard"),
-                                            QStringLiteral("Save it as a file and bring that in.")});
-            return library.media().bringIn(bytes, QStringLiteral("Pasted.png"));
+                return tl::unexpected(Error{Said::tr("The pasted picture cannot be used"),
+                                            Said::tr("the clipboard"),
+                                            Said::tr("Save it as a file and bring that in.")});
+            return library.media().bringIn(bytes, Said::tr("Pasted.png"));
         },
         taken);
 }

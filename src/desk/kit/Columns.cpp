@@ -9,7 +9,7 @@
 namespace mivanta {
 
 void makeHeading(QLabel* label) {
-    label->setFont(textFont(1.0, true));
+    label->setFont(textFont(1.0, TextWeight::Bold));
     label->setStyleSheet(QStringLiteral("color: %1").arg(day().accent.name()));
 }
 

@@ -16,9 +16,9 @@ EmptyState::EmptyState(const QString& title, const QString& text, QWidget* over,
     QPalette own = palette();
     own.setColor(QPalette::Window, colours.ground);
     setPalette(own);
-    const auto label = [&](const QString& words, double size, bool bold, const QColor& colour) {
+    const auto label = [&](const QString& words, double size, TextWeight weight, const QColor& colour) {
         auto* made = new QLabel(words, this);
-        made->setFont(textFont(size, bold));
+        made->setFont(textFont(size, weight));
         made->setAlignment(Qt::AlignCenter);
         made->setWordWrap(true);
         made->setStyleSheet(QStringLiteral("color: %1").arg(colour.name()));
@@ -30,8 +30,8 @@ EmptyState::EmptyState(const QString& title, const QString& text, QWidget* over,
     column->setContentsMargins(spaced(12), spaced(4), spaced(12), spaced(4));
     column->setSpacing(spaced(2));
     column->addStretch(2);
-    column->addWidget(label(title, 1.4, true, colours.text));
-    column->addWidget(label(text, 1.0, false, colours.quiet));
+    column->addWidget(label(title, 1.4, TextWeight::Bold, colours.text));
+    column->addWidget(label(text, 1.0, TextWeight::Regular, colours.quiet));
     column->addSpacing(spaced(2));
     column->addLayout(m_buttons);
     column->addStretch(3);

@@ -31,7 +31,8 @@ QString usualFolder(FolderKind kind) {
     switch (kind) {
     case FolderKind::Services: {
         const QString folder =
-            QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation) + u'/' + Said::tr("Services");
+            QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation) +
+            QStringLiteral("/Services") /* the same in all languages: files stay where they are */;
         return QDir().mkpath(folder) ? folder : QDir::homePath();
     }
     case FolderKind::Pictures:

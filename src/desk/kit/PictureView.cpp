@@ -209,7 +209,7 @@ void PictureView::paintPicture(QPainter& painter, const QRect& area) const {
 void PictureView::paintTag(QPainter& painter, const QRect& area) const {
     if (m_tag == Tag::None)
         return;
-    painter.setFont(textFont(0.8, true));
+    painter.setFont(textFont(0.8, TextWeight::Bold));
     const int width = painter.fontMetrics().horizontalAdvance(m_tagText) + spaced(4);
     const QRect tag(area.topLeft(), QSize(width, spaced(5)));
     if (m_tag == Tag::OnScreen) {

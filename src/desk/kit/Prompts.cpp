@@ -177,7 +177,7 @@ Prompts::Unsaved DialogPrompts::unsavedSong(const QString& title) {
 }
 
 bool DialogPrompts::emptyBin(int songs) {
-    return removeForGood(Said::tr("%1 songs").arg(songs));
+    return removeForGood(Said::tr("%n songs", nullptr, songs));
 }
 
 bool DialogPrompts::removeForGood(const QString& what) {

@@ -165,15 +165,15 @@ void applyNight(QWidget* widget) {
             .arg(night().text.name(), night().quiet.name(), night().accent.name(), night().ground.name()));
 }
 
-QFont textFont(double factor, bool bold) {
+QFont textFont(double factor, TextWeight weight) {
     QFont font = QApplication::font();
     font.setPointSizeF(font.pointSizeF() * factor);
-    font.setWeight(bold ? QFont::Bold : QFont::Normal);
+    font.setWeight(weight == TextWeight::Bold ? QFont::Bold : QFont::Normal);
     return font;
 }
 
-QFont monoFont(double factor, bool bold) {
-    QFont font = textFont(factor, bold);
+QFont monoFont(double factor, TextWeight weight) {
+    QFont font = textFont(factor, weight);
     font.setFamilies({QString::fromLatin1(kChordFamily), QStringLiteral("Noto Sans Mono")});
     return font;
 }

@@ -32,8 +32,9 @@ void applyStyle(QApplication& app);
 void applyNight(QWidget* widget);
 
 /// The application's font, in proportion to the desktop's size.
-[[nodiscard]] QFont textFont(double factor = 1.0, bool bold = false);
-[[nodiscard]] QFont monoFont(double factor = 1.0, bool bold = false);
+enum class TextWeight { Regular, Bold };
+[[nodiscard]] QFont textFont(double factor = 1.0, TextWeight weight = TextWeight::Regular);
+[[nodiscard]] QFont monoFont(double factor = 1.0, TextWeight weight = TextWeight::Regular);
 /// Lengths that grow with the text: `units` of a quarter of the text's height.
 [[nodiscard]] int spaced(double units);
 

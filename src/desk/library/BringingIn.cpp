@@ -70,7 +70,7 @@ QString importText(const std::vector<ImportEntry>& entries, bool cancelled) {
     for (const QString& line : told.mid(0, kMostTold))
         text += u'\n' + line;
     if (told.size() > kMostTold)
-        text += u'\n' + BringingIn::tr("and %1 more.").arg(told.size() - kMostTold);
+        text += u'\n' + BringingIn::tr("and %n more.", nullptr, int(told.size() - kMostTold));
     return text;
 }
 

@@ -57,13 +57,13 @@ ImportReview::ImportReview(QWidget* parent) : QWidget(parent) {
     });
     m_heading = new QLabel(this);
     m_heading->setObjectName(QStringLiteral("import-heading"));
-    m_heading->setFont(textFont(1.5, true));
+    m_heading->setFont(textFont(1.5, TextWeight::Bold));
     m_counts = new QLabel(this);
     m_counts->setObjectName(QStringLiteral("import-counts"));
     makeQuiet(m_counts);
     m_finding = new QLabel(this);
     m_finding->setObjectName(QStringLiteral("import-finding"));
-    m_finding->setFont(textFont(1.15, true));
+    m_finding->setFont(textFont(1.15, TextWeight::Bold));
     m_finding->setWordWrap(true);
     m_warnings = new QLabel(this);
     m_warnings->setObjectName(QStringLiteral("import-warnings"));
@@ -211,7 +211,7 @@ void ImportReview::showRow() {
     constexpr qsizetype kMostTold = 4;
     const qsizetype more = warnings.size() - kMostTold;
     m_warnings->setText(warnings.mid(0, kMostTold).join(u'\n') +
-                        (more > 0 ? u'\n' + tr("and %1 more").arg(more) : QString()));
+                        (more > 0 ? u'\n' + tr("and %n more", nullptr, int(more)) : QString()));
     m_warnings->setVisible(!warnings.isEmpty());
     const QString file = tr("In the file %1").arg(at->file.section(u'/', -1));
     if (!isSong)
@@ -225,29 +225,27 @@ void ImportReview::showRow() {
 
 void ImportReview::showCounts() {
     const auto songs = m_model->rowCount() - m_model->count(ImportFinding::Unreadable);
-    m_heading->setText(songs == 1 ? tr("One song was read") : tr("%1 songs were read").arg(songs));
+    m_heading->setText(tr("%n songs were read", nullptr, int(songs)));
     QStringList facts;
-    const auto fact = [&](int count, const QString& text) {
+    const auto fact = [&](int count, const char* text) {
         if (count > 0)
-            facts << text.arg(count);
+            facts << tr(text, nullptr, count);
     };
     const int doubtful = m_model->count(ImportFinding::SameWords) + m_model->count(ImportFinding::SameTitle) +
                          m_model->count(ImportFinding::BothChanged);
-    fact(m_model->count(ImportFinding::New), tr("%1 new"));
-    fact(doubtful, tr("%1 like another song"));
-    fact(m_model->count(ImportFinding::NewerFile), tr("%1 newer than the library"));
-    fact(m_model->count(ImportFinding::InBin), tr("%1 from the bin"));
-    fact(m_model->count(ImportFinding::Same), tr("%1 already there"));
-    fact(m_model->count(ImportFinding::Unreadable), tr("%1 could not be read"));
+    fact(m_model->count(ImportFinding::New), QT_TR_N_NOOP("%n new"));
+    fact(doubtful, QT_TR_N_NOOP("%n like another song"));
+    fact(m_model->count(ImportFinding::NewerFile), QT_TR_N_NOOP("%n newer than the library"));
+    fact(m_model->count(ImportFinding::InBin), QT_TR_N_NOOP("%n from the bin"));
+    fact(m_model->count(ImportFinding::Same), QT_TR_N_NOOP("%n already there"));
+    fact(m_model->count(ImportFinding::Unreadable), QT_TR_N_NOOP("%n could not be read"));
     if (m_stopped)
         facts << tr("stopped before the end");
     m_counts->setText(facts.join(QStringLiteral(" \u00b7 ")));
     const int in = m_model->comingIn();
     const int open = m_model->toDecide();
-    QString text = in == 1 ? tr("Bring in 1 song") : tr("Bring in %1 songs").arg(in);
-    if (open > 0)
-        text += tr(" \u00b7 %1 undecided stay out").arg(open);
-    m_bringIn->setText(text);
+    const QString text = tr("Bring in %n songs", nullptr, in);
+    m_bringIn->setText(open > 0 ? tr("%1 \u00b7 %n undecided stay out", nullptr, open).arg(text) : text);
 }
 
 bool ImportReview::decideByKey(const QKeyEvent& key) {

@@ -154,8 +154,7 @@ void LibraryList::bringInFolder() {
 
 void LibraryList::setWaiting(int songs) {
     m_waiting->setVisible(songs > 0);
-    m_waiting->setText(songs == 1 ? tr("One song waits to be brought in\u2026")
-                                  : tr("%1 songs wait to be brought in\u2026").arg(songs));
+    m_waiting->setText(tr("%n songs wait to be brought in\u2026", nullptr, songs));
 }
 
 void LibraryList::fillBinMenu(QMenu* menu) {

@@ -161,7 +161,7 @@ QWidget* ScriptureLibrary::buildSide(ThumbnailStore& thumbnails) {
     auto* content = new QWidget(this);
     m_passage = new QLabel(content);
     m_passage->setObjectName(QStringLiteral("scripture-passage"));
-    m_passage->setFont(textFont(1.2, true));
+    m_passage->setFont(textFont(1.2, TextWeight::Bold));
     m_passage->setWordWrap(true);
     m_preview = new WordsPreview(m_session.book(), thumbnails, content);
     auto* heading = headingOf(tr("How passages usually look"), content);
@@ -250,9 +250,8 @@ void ScriptureLibrary::found(Result<FindResult> result) {
     const int count = result ? int(result->hits.size()) : 0;
     QString more;
     if (count > 0)
-        more = count == 1       ? tr("one verse found")
-               : count >= kMost ? tr("%1 verses found, and there are more").arg(kMost)
-                                : tr("%1 verses found").arg(count);
+        more = count >= kMost ? tr("%n verses found, and there are more", nullptr, kMost)
+                              : tr("%n verses found", nullptr, count);
     else if (!m_box->text().trimmed().isEmpty() && m_understood.state == ReferenceState::NotOne)
         more = tr("No verse has these words. Try fewer of them.");
     if (result)

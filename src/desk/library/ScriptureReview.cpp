@@ -39,7 +39,7 @@ ScriptureReview::ScriptureReview(std::shared_ptr<ScriptureText> text, QWidget* p
     column->setSpacing(spaced(2));
     m_count = new QLabel(this);
     m_count->setObjectName(QStringLiteral("scripture-review-count"));
-    m_count->setFont(textFont(1.2, true));
+    m_count->setFont(textFont(1.2, TextWeight::Bold));
     m_count->setWordWrap(true);
     column->addWidget(m_count);
     fillNames(column);

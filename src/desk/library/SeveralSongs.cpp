@@ -30,7 +30,7 @@ SeveralSongs::SeveralSongs(Session& session, QWidget* parent) : QWidget(parent),
     setObjectName(QStringLiteral("several-songs"));
     m_heading = new QLabel(this);
     m_heading->setObjectName(QStringLiteral("several-heading"));
-    m_heading->setFont(textFont(1.5, true));
+    m_heading->setFont(textFont(1.5, TextWeight::Bold));
     m_titles = new QLabel(this);
     m_titles->setWordWrap(true);
     m_titles->setTextFormat(Qt::PlainText);
@@ -173,10 +173,11 @@ void SeveralSongs::setSongs(const std::vector<SongSummary>& songs) {
             titles << song.title;
         m_ids.push_back(song.id);
     }
-    m_heading->setText(tr("%1 songs chosen").arg(m_ids.size()));
-    m_titles->setText(
-        titles.join(QStringLiteral(" \u00b7 ")) +
-        (m_ids.size() > kMostNamed ? tr(" and %1 more").arg(m_ids.size() - kMostNamed) : QString()));
+    m_heading->setText(tr("%n songs chosen", nullptr, int(m_ids.size())));
+    const QString named = titles.join(QStringLiteral(" \u00b7 "));
+    m_titles->setText(m_ids.size() > kMostNamed
+                          ? tr("%1 and %n more", nullptr, int(m_ids.size() - kMostNamed)).arg(named)
+                          : named);
 }
 
 void SeveralSongs::fillChoices() {
@@ -200,7 +201,7 @@ void SeveralSongs::edit(const QString& what, const std::function<void(Song&)>& c
             failed(edits.error());
             return;
         }
-        const QString songs = edits->size() == 1 ? tr("1 song") : tr("%1 songs").arg(edits->size());
+        const QString songs = tr("%n songs", nullptr, int(edits->size()));
         if (edits->empty()) {
             m_result->setText(tr("Every song is like that already."));
             return;
@@ -212,9 +213,9 @@ void SeveralSongs::edit(const QString& what, const std::function<void(Song&)>& c
                 else if (*back == count)
                     m_result->setText(tr("Undone."));
                 else
-                    m_result->setText(tr("Undone for %1 of %2 songs; the others have been changed since.")
-                                          .arg(*back)
-                                          .arg(count));
+                    m_result->setText(
+                        tr("Undone for %1 of %n songs; the others have been changed since.", nullptr, count)
+                            .arg(*back));
             });
         });
     });
@@ -231,8 +232,9 @@ void SeveralSongs::putInBin() {
                 back ? m_result->setText(tr("Undone.")) : failed(back.error());
             });
         };
-        done(tr("%1 songs are in the bin.").arg(ids.size()), takeBack);
-        Q_EMIT m_session.notice(tr("%1 songs are in the bin. Ctrl+Z takes them back.").arg(ids.size()));
+        done(tr("%n songs are in the bin.", nullptr, int(ids.size())), takeBack);
+        Q_EMIT m_session.notice(
+            tr("%n songs are in the bin. Ctrl+Z takes them back.", nullptr, int(ids.size())));
     });
 }
 

@@ -28,9 +28,12 @@ void SungFacts::showUses(const std::vector<SongUse>& uses) {
         setText(tr("Not sung here yet"));
         return;
     }
-    const auto day = [](const SongUse& use) { return QLocale().toString(use.at.date(), tr("d MMMM yyyy")); };
-    setText(uses.size() == 1 ? tr("Sung once, on %1").arg(day(uses.front()))
-                             : tr("Sung %1 times, last on %2").arg(uses.size()).arg(day(uses.front())));
+    const auto day = [](const SongUse& use) {
+        return QLocale().toString(use.at.date(), tr("d MMMM yyyy", "date format"));
+    };
+    setText(uses.size() == 1
+                ? tr("Sung once, on %1").arg(day(uses.front()))
+                : tr("Sung %n times, last on %1", nullptr, int(uses.size())).arg(day(uses.front())));
     constexpr size_t kMostNamed = 12;
     QStringList named;
     for (size_t i = 0; i < std::min(uses.size(), kMostNamed); ++i)

@@ -42,7 +42,7 @@ TextEditor::TextEditor(Prompts& prompts, QWidget* parent) : QWidget(parent), m_p
     m_title->setObjectName(QStringLiteral("text-title"));
     m_title->setAccessibleName(tr("Title"));
     m_title->setToolTip(tr("What this text is found by"));
-    m_title->setFont(textFont(1.4, true));
+    m_title->setFont(textFont(1.4, TextWeight::Bold));
     m_words = new QPlainTextEdit(m_form);
     m_words->setObjectName(QStringLiteral("text-editor-words"));
     m_words->setAccessibleName(tr("Words"));
@@ -158,10 +158,11 @@ QWidget* TextEditor::buildRoles() {
     connect(part, &QToolButton::clicked, this, &TextEditor::insertBreak);
     row->addWidget(part);
     auto* fields = new QMenu(strip);
-    for (const auto& [text, field] : {std::pair{tr("The date of the service"), QStringLiteral("{date}")},
-                                      {tr("The Sunday after it"), QStringLiteral("{next sunday}")},
-                                      {tr("The church"), QStringLiteral("{church}")},
-                                      {tr("Ask when it is placed\u2026"), QStringLiteral("{ask a name}")}})
+    for (const auto& [text, field] :
+         {std::pair{tr("The date of the service"), QStringLiteral("{date}")},
+          {tr("The Sunday after it"), QStringLiteral("{next sunday}")}, // for machines
+          {tr("The church"), QStringLiteral("{church}")},
+          {tr("Ask when it is placed\u2026"), QStringLiteral("{ask a name}")}}) // for machines
         fields->addAction(text, this, [this, field = field] { insertField(field); });
     auto* field = new QToolButton(strip);
     field->setObjectName(QStringLiteral("text-field"));

@@ -312,7 +312,7 @@ void TextLibrary::sendText(const std::function<void()>& then) {
             else if (then)
                 then();
         },
-        true);
+        LibraryClient::Changes::Library);
 }
 
 void TextLibrary::settle(const std::function<void()>& then) {
@@ -361,16 +361,16 @@ void TextLibrary::bringIn(const QStringList& paths) {
             QStringList said;
             for (int outcome = 0; outcome < kImportOutcomes; ++outcome)
                 if (counts[size_t(outcome)] > 0)
-                    said << QStringLiteral("%1 %2")
+                    said << tr("%1 %2", "a number of texts, and what became of them: 3 added")
                                 .arg(counts[size_t(outcome)])
                                 .arg(outcomeName(ImportOutcome(outcome)));
-            const QString text = tr("Texts: %1").arg(said.join(QStringLiteral(", ")));
+            const QString text = tr("Texts: %1.").arg(said.join(QStringLiteral(", ")));
             if (reasons.isEmpty())
-                Q_EMIT m_session.notice(text + u'.');
+                Q_EMIT m_session.notice(text);
             else
                 Q_EMIT m_session.problem({text, {}, reasons.mid(0, 3).join(QStringLiteral(" \u00b7 "))});
         },
-        true);
+        LibraryClient::Changes::Library);
 }
 
 void TextLibrary::sendOut() {
@@ -409,7 +409,7 @@ void TextLibrary::putInBin() {
             Q_EMIT m_session.notice(
                 tr("\u201c%1\u201d is in the bin; it can be restored from there.").arg(gone.title));
         },
-        true);
+        LibraryClient::Changes::Library);
 }
 
 void TextLibrary::fillBin(QMenu* menu) {
@@ -433,11 +433,11 @@ void TextLibrary::fillBin(QMenu* menu) {
                             else
                                 Q_EMIT m_session.problem(done.error());
                         },
-                        true);
+                        LibraryClient::Changes::Library);
                 });
             menu->addSeparator();
             menu->addAction(tr("Empty the bin\u2026"), this, [this, count = int(bin->size())] {
-                if (m_prompts.removeForGood(count == 1 ? tr("One text") : tr("%1 texts").arg(count)))
+                if (m_prompts.removeForGood(tr("%n texts", nullptr, count)))
                     m_session.library().ask<int>(
                         this, [](Library& library) { return library.texts().emptyBin(); },
                         [this](const Result<int>& done) {

@@ -59,7 +59,7 @@ QWidget* ThemeDesigner::buildStage() {
     m_name = new QLineEdit(stage);
     m_name->setObjectName(QStringLiteral("theme-name"));
     m_name->setAccessibleName(tr("Name of the theme"));
-    m_name->setFont(textFont(1.3, true));
+    m_name->setFont(textFont(1.3, TextWeight::Bold));
     connect(m_name, &QLineEdit::editingFinished, this, [this] { m_draft.rename(m_name->text()); });
     m_state = new QLabel(stage);
     makeQuiet(m_state);

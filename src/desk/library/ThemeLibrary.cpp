@@ -107,7 +107,7 @@ void ThemeLibrary::ask(std::function<Result<T>(Library&)> work, std::function<vo
             else
                 done(std::move(*result));
         },
-        true);
+        LibraryClient::Changes::Library);
 }
 
 void ThemeLibrary::change(std::function<Result<void>(Library&)> work, std::function<void()> done) {
@@ -119,7 +119,7 @@ void ThemeLibrary::change(std::function<Result<void>(Library&)> work, std::funct
             else
                 done();
         },
-        true);
+        LibraryClient::Changes::Library);
 }
 
 void ThemeLibrary::focusFind() {

@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/TranslationsColumn.h"
 #include "desk/kit/Columns.h"
-#include "desk/kit/Counted.h"
 #include "desk/kit/Style.h"
 #include "desk/library/ScriptureReview.h"
 #include <QComboBox>
@@ -188,10 +187,11 @@ void TranslationsColumn::fill(std::vector<TranslationSummary> all) {
     int row = 0;
     for (size_t i = 0; i < m_all.size(); ++i) {
         const TranslationSummary& summary = m_all[i];
-        QString second = counted(summary.books, tr("1 book"), tr("%1 books")) + tr(", ") +
-                         counted(summary.verses, tr("1 verse"), tr("%1 verses"));
-        if (summary.isUsual)
-            second += tr(" \u00b7 the usual one");
+        const QString books = tr("%n books", nullptr, int(summary.books));
+        const QString verses = tr("%n verses", nullptr, int(summary.verses));
+        const QString second =
+            (summary.isUsual ? tr("%1, %2 \u00b7 the usual one") : tr("%1, %2", "books, verses"))
+                .arg(books, verses);
         auto* item =
             new QListWidgetItem(QStringLiteral("%1 \u00b7 %2\n%3")
                                     .arg(summary.translation.shortName, summary.translation.name, second),
@@ -260,7 +260,7 @@ void TranslationsColumn::saveDetails() {
             Q_EMIT m_session.problem(saved.error());
             showDetails(); // as they are still
         },
-        true);
+        LibraryClient::Changes::Library);
 }
 
 void TranslationsColumn::bringInFile() {
@@ -287,17 +287,17 @@ void TranslationsColumn::bringIn(const QString& path) {
 void TranslationsColumn::broughtIn(const BroughtIn& what) {
     m_progressRow->hide();
     m_toSelect = what.translation.id;
-    QString said = tr("%1 is in the library as %2: %3, %4.")
-                       .arg(what.translation.name, what.translation.shortName,
-                            counted(what.books, tr("1 book"), tr("%1 books")),
-                            counted(what.verses, tr("1 verse"), tr("%1 verses")));
+    QString said =
+        tr("%1 is in the library as %2: %3, %4.")
+            .arg(what.translation.name, what.translation.shortName, tr("%n books", nullptr, int(what.books)),
+                 tr("%n verses", nullptr, int(what.verses)));
     if (!what.warnings.empty()) {
         const ScriptureWarning& first = what.warnings.front();
-        said += tr(" %1 places were read another way than written, the first: %2, line %3: %4.")
-                    .arg(what.warnings.size())
-                    .arg(first.file.section(u'/', -1))
-                    .arg(first.line)
-                    .arg(first.text);
+        said += u' ' + tr("%n places were read another way than written, the first: %1, line %2: %3.",
+                          nullptr, int(what.warnings.size()))
+                           .arg(first.file.section(u'/', -1))
+                           .arg(first.line)
+                           .arg(first.text);
     }
     Q_EMIT m_session.notice(said);
 }
@@ -314,7 +314,7 @@ void TranslationsColumn::putInBin() {
             else
                 Q_EMIT m_session.problem(done.error());
         },
-        true);
+        LibraryClient::Changes::Library);
 }
 
 void TranslationsColumn::fillMenu(QMenu* menu) {
@@ -328,7 +328,7 @@ void TranslationsColumn::fillMenu(QMenu* menu) {
                     if (!done)
                         Q_EMIT m_session.problem(done.error());
                 },
-                true);
+                LibraryClient::Changes::Library);
         });
         menu->addAction(tr("Remove %1").arg(chosen->shortName), this, &TranslationsColumn::putInBin);
     }
@@ -343,11 +343,10 @@ void TranslationsColumn::fillMenu(QMenu* menu) {
                     m_toSelect = id;
                     m_session.library().ask<void>(
                         this, [id](Library& library) { return library.scripture().takeFromBin(id); },
-                        [](const Result<void>&) {}, true);
+                        [](const Result<void>&) {}, LibraryClient::Changes::Library);
                 });
             menu->addAction(tr("Empty the bin\u2026"), this, [this, count = int(bin->size())] {
-                if (m_prompts.removeForGood(count == 1 ? tr("One translation")
-                                                       : tr("%1 translations").arg(count)))
+                if (m_prompts.removeForGood(tr("%n translations", nullptr, count)))
                     m_session.library().ask<int>(
                         this, [](Library& library) { return library.scripture().emptyBin(); },
                         [this](const Result<int>& done) {

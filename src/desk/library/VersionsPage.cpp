@@ -20,7 +20,7 @@ VersionsPage::VersionsPage(const QString& prefix, const QString& backText, const
                            QWidget* parent)
     : QWidget(parent) {
     m_heading = new QLabel(this);
-    m_heading->setFont(textFont(1.5, true));
+    m_heading->setFont(textFont(1.5, TextWeight::Bold));
     m_list = new QListWidget(this);
     m_list->setObjectName(prefix + QStringLiteral("version-list"));
     m_list->setAccessibleName(tr("Earlier versions"));
@@ -80,7 +80,7 @@ void VersionsPage::setHeading(const QString& heading) {
 void VersionsPage::setVersions(const std::vector<std::pair<int, QDateTime>>& versions) {
     for (const auto& [revision, changedAt] : versions) {
         auto* item = new QListWidgetItem(
-            QLocale().toString(changedAt.toLocalTime(), tr("d MMMM yyyy, HH:mm:ss")), m_list);
+            QLocale().toString(changedAt.toLocalTime(), tr("d MMMM yyyy, HH:mm:ss", "date format")), m_list);
         item->setData(kRevisionRole, revision);
     }
     m_list->setCurrentRow(0);

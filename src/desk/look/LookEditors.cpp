@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/look/LookEditors.h"
 #include "core/base/Cases.h"
+#include "core/base/Said.h"
 #include "desk/kit/ColourEdit.h"
 #include "desk/kit/Style.h"
 #include "desk/look/ObjectsEditor.h"
@@ -36,7 +37,7 @@ Widget* fill(LookEditor* editor, Widget* widget, const QString& name) {
 }
 
 QString nameOf(const LookProperty& property) {
-    return QString::fromUtf8(property.label);
+    return property.label();
 }
 
 class YesNoEditor : public LookEditor {
@@ -102,7 +103,7 @@ public:
         : LookEditor(parent),
           m_box(fill(this, new QComboBox(this), nameOf(property))) {
         for (const LookChoiceName& choice : property.choices)
-            m_box->addItem(QString::fromUtf8(choice.label));
+            m_box->addItem(choice.label());
         m_box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
         connect(m_box, &QComboBox::activated, this,
                 [this](int index) { Q_EMIT edited(LookChoiceIndex{index}); });
@@ -148,9 +149,9 @@ public:
           m_line(fill(this, new QLineEdit(this), nameOf(property))) {
         if (property.keyText() == QLatin1String("credit.fields"))
             m_line->setToolTip(
-                tr("What the credit line says. These are filled in: {title} {authors} {copyright} "
-                   "{licence} {book} {reference} {translation}. A \u00b7 parts them; what is empty "
-                   "is left out with its \u00b7."));
+                Said::tr("What the credit line says. These are filled in: {title} {authors} {copyright} "
+                         "{licence} {book} {reference} {translation}. A \u00b7 parts them; what is empty "
+                         "is left out with its \u00b7."));
         connect(m_line, &QLineEdit::editingFinished, this, [this] {
             if (m_line->text() != m_shown) {
                 m_shown = m_line->text();
@@ -188,8 +189,8 @@ class MaybeColourEditor : public LookEditor {
 public:
     MaybeColourEditor(const LookProperty& property, QWidget* parent) : LookEditor(parent) {
         m_own = new QCheckBox(this);
-        m_own->setAccessibleName(tr("%1: a colour of its own").arg(nameOf(property)));
-        m_own->setToolTip(tr("A colour of its own; otherwise it follows the words'"));
+        m_own->setAccessibleName(Said::tr("%1: a colour of its own").arg(nameOf(property)));
+        m_own->setToolTip(Said::tr("A colour of its own; otherwise it follows the words'"));
         m_colour = new ColourEdit(nameOf(property), this);
         auto* row = new QHBoxLayout(this);
         row->setContentsMargins(0, 0, 0, 0);
@@ -258,9 +259,11 @@ private:
 class BoxEditor : public SharesEditor {
 public:
     explicit BoxEditor(QWidget* parent)
-        : SharesEditor({tr("left"), tr("top"), tr("width"), tr("height")},
-                       {tr("Position from the left of the screen"), tr("Position from the top of the screen"),
-                        tr("Width, as a part of the screen's"), tr("Height, as a part of the screen's")},
+        : SharesEditor({Said::tr("left"), Said::tr("top"), Said::tr("width"), Said::tr("height")},
+                       {Said::tr("Position from the left of the screen"),
+                        Said::tr("Position from the top of the screen"),
+                        Said::tr("Width, as a part of the screen's"),
+                        Said::tr("Height, as a part of the screen's")},
                        parent) {}
     void setValue(const LookValue& value) override {
         const auto& box = std::get<QRectF>(value);
@@ -274,9 +277,9 @@ protected:
 class PointEditor : public SharesEditor {
 public:
     explicit PointEditor(QWidget* parent)
-        : SharesEditor({tr("across"), tr("down")},
-                       {tr("The place that stays in sight, from the picture's left"),
-                        tr("The place that stays in sight, from the picture's top")},
+        : SharesEditor({Said::tr("across"), Said::tr("down")},
+                       {Said::tr("The place that stays in sight, from the picture's left"),
+                        Said::tr("The place that stays in sight, from the picture's top")},
                        parent) {}
     void setValue(const LookValue& value) override {
         const auto& point = std::get<QPointF>(value);
@@ -290,12 +293,12 @@ protected:
 class PictureEditor : public LookEditor {
 public:
     PictureEditor(const LookProperty& property, PictureChooser choose, QWidget* parent) : LookEditor(parent) {
-        m_choose = new QPushButton(tr("Choose\u2026"), this);
-        m_choose->setAccessibleName(tr("Choose: %1").arg(nameOf(property)));
-        m_choose->setToolTip(tr("A picture file; it is copied into the library"));
+        m_choose = new QPushButton(Said::tr("Choose\u2026"), this);
+        m_choose->setAccessibleName(Said::tr("Choose: %1").arg(nameOf(property)));
+        m_choose->setToolTip(Said::tr("A picture file; it is copied into the library"));
         m_none = new QToolButton(this);
-        m_none->setText(tr("None"));
-        m_none->setToolTip(tr("Remove the picture"));
+        m_none->setText(Said::tr("None"));
+        m_none->setToolTip(Said::tr("Remove the picture"));
         auto* row = new QHBoxLayout(this);
         row->setContentsMargins(0, 0, 0, 0);
         row->addWidget(m_choose);
@@ -312,7 +315,8 @@ public:
     }
     void setValue(const LookValue& value) override {
         m_none->setEnabled(!std::get<QString>(value).isEmpty());
-        m_choose->setText(std::get<QString>(value).isEmpty() ? tr("Choose\u2026") : tr("Another\u2026"));
+        m_choose->setText(std::get<QString>(value).isEmpty() ? Said::tr("Choose\u2026")
+                                                             : Said::tr("Another\u2026"));
     }
 
 private:

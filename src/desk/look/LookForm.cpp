@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/look/LookForm.h"
+#include "core/theme/ObjectKinds.h"
 #include "desk/kit/Columns.h"
 #include "desk/kit/Style.h"
 #include "desk/look/ObjectsEditor.h"
@@ -28,7 +29,7 @@ QString objectsText(const std::vector<SlideObject>& objects, const LookSource& s
         return LookForm::tr("none");
     QStringList names;
     for (const SlideObject& object : objects)
-        names << objectKindName(object.kind);
+        names << kindOf(object).label();
     return LookForm::tr("%1 \u00b7 the last of them: %2")
         .arg(names.join(QStringLiteral(", ")), sourceText(source));
 }
@@ -64,12 +65,12 @@ bool LookForm::eventFilter(QObject*, QEvent* event) {
 void LookForm::addGroup(LookGroup group, QVBoxLayout* column, const PictureChooser& choosePicture) {
     auto* head = new QToolButton(this);
     head->setObjectName(QStringLiteral("group-") + QLatin1String(keyOf(group)));
-    head->setText(QString::fromUtf8(labelOf(group)));
+    head->setText(labelOf(group));
     head->setToolTip(tr("Show or hide what belongs to it"));
     head->setCheckable(true);
     head->setArrowType(Qt::RightArrow);
     head->setToolButtonStyle(Qt::ToolButtonTextBesideIcon);
-    head->setFont(textFont(1.0, true));
+    head->setFont(textFont(1.0, TextWeight::Bold));
     auto* body = new QWidget(this);
     body->hide();
     auto* grid = new QGridLayout(body);
@@ -81,8 +82,8 @@ void LookForm::addGroup(LookGroup group, QVBoxLayout* column, const PictureChoos
     for (const LookProperty& property : lookProperties()) {
         if (property.group != group)
             continue;
-        Row row{&property, new QLabel(QString::fromUtf8(property.label), body),
-                makeLookEditor(property, choosePicture, body), new QLabel(body), new QToolButton(body)};
+        Row row{&property, new QLabel(property.label(), body), makeLookEditor(property, choosePicture, body),
+                new QLabel(body), new QToolButton(body)};
         row.label->setBuddy(row.editor);
         makeQuiet(row.source);
         row.source->setWordWrap(true);

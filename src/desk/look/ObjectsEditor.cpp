@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/look/ObjectsEditor.h"
+#include "core/base/Cases.h"
 #include "core/theme/StageField.h"
 #include "desk/kit/ColourEdit.h"
 #include "desk/kit/RowFields.h"
@@ -24,29 +25,34 @@ namespace {
 
 constexpr int kMostFadeMs = 10'000;
 
-bool hasLetters(const SlideObject& object) {
-    return object.kind == ObjectKind::Text || object.kind == ObjectKind::Field || object.isLive();
-}
-
-bool isShape(const SlideObject& object) {
-    return object.kind == ObjectKind::Rectangle || object.kind == ObjectKind::Ellipse;
-}
-
 int percent(double share) {
     return int(std::lround(share * 100));
 }
 
-QString contentTip(ObjectKind kind) {
-    switch (kind) {
-    case ObjectKind::Clock:
-        return ObjectsEditor::tr("How the time is written, such as HH:mm");
-    case ObjectKind::Countdown:
-        return ObjectsEditor::tr(
-            "The time that is counted down to, such as 10:30; on a stage monitor nothing = the "
-            "next fixed time of the order");
-    default:
-        return ObjectsEditor::tr("What it says");
-    }
+/// What a person writes into an object, as one line of text; nothing for one in which nothing is written.
+std::optional<QString> writtenIn(const SlideObject& object) {
+    return std::visit(
+        Cases{[](const TextObject& text) { return std::optional(text.text); },
+              [](const ClockObject& clock) { return std::optional(clock.format); },
+              [](const CountdownObject& countdown) { return std::optional(countdownText(countdown)); },
+              [](const auto&) { return std::optional<QString>(); }},
+        object.what);
+}
+
+void write(SlideObject& object, const QString& text) {
+    std::visit(Cases{[&](TextObject& what) { what.text = text; },
+                     [&](ClockObject& clock) { clock.format = text; },
+                     [&](CountdownObject& countdown) { setCountdownText(countdown, text); }, [](auto&) {}},
+               object.what);
+}
+
+QString contentTip(const SlideObject& object) {
+    return object.is<ClockObject>() ? ObjectsEditor::tr("How the time is written, such as HH:mm")
+           : object.is<CountdownObject>()
+               ? ObjectsEditor::tr(
+                     "The time that is counted down to, such as 10:30; on a stage monitor nothing = the "
+                     "next fixed time of the order")
+               : ObjectsEditor::tr("What it says");
 }
 
 QHBoxLayout* lineOf(const QString& label, const std::vector<QWidget*>& fields, QWidget* parent) {
@@ -60,32 +66,6 @@ QHBoxLayout* lineOf(const QString& label, const std::vector<QWidget*>& fields, Q
 }
 
 } // namespace
-
-QString objectKindName(ObjectKind kind) {
-    switch (kind) {
-    case ObjectKind::Picture:
-        return ObjectsEditor::tr("Picture");
-    case ObjectKind::Text:
-        return ObjectsEditor::tr("Text");
-    case ObjectKind::Line:
-        return ObjectsEditor::tr("Line");
-    case ObjectKind::Rectangle:
-        return ObjectsEditor::tr("Rectangle");
-    case ObjectKind::Ellipse:
-        return ObjectsEditor::tr("Ellipse");
-    case ObjectKind::Clock:
-        return ObjectsEditor::tr("Clock");
-    case ObjectKind::Countdown:
-        return ObjectsEditor::tr("Countdown");
-    case ObjectKind::Stopwatch:
-        return ObjectsEditor::tr("Time in this item");
-    case ObjectKind::Field:
-        return ObjectsEditor::tr("Stage field");
-    case ObjectKind::Screen:
-        return ObjectsEditor::tr("What the hall shows");
-    }
-    return {};
-}
 
 ObjectsEditor::ObjectsEditor(PictureChooser choosePicture, QWidget* parent)
     : ListEditor(tr("Add an object\u2026"), tr("A picture, a text, a shape, a clock or a countdown"), parent),
@@ -163,9 +143,9 @@ void ObjectsEditor::addHead(QGridLayout* grid, size_t index, QWidget* row) {
     const bool isOpen = int(index) == m_open;
     auto* name = new QToolButton(row);
     name->setObjectName(QStringLiteral("object-%1").arg(index));
-    name->setText(hasLetters(object) && !object.text.isEmpty()
-                      ? objectKindName(object.kind) + QStringLiteral(" \u00b7 ") + object.text.left(14)
-                      : objectKindName(object.kind));
+    const QString kind = kindOf(object).label();
+    const QString text = writtenIn(object).value_or(QString());
+    name->setText(text.isEmpty() ? kind : kind + QStringLiteral(" \u00b7 ") + text.left(14));
     name->setToolTip(tr("Show or hide what can be said of it"));
     name->setCheckable(true);
     name->setChecked(isOpen);
@@ -209,25 +189,26 @@ void ObjectsEditor::addHead(QGridLayout* grid, size_t index, QWidget* row) {
 
 void ObjectsEditor::addContent(QGridLayout* grid, size_t index, QWidget* row) {
     const SlideObject& object = m_objects[index];
-    if (!hasLetters(object))
+    const ObjectLetters* letters = object.letters();
+    if (!letters)
         return;
     auto* size =
-        makeNumber<QSpinBox>(object.size, 6, 600, QStringLiteral(" px"), tr("Size of the letters"), row);
+        makeNumber<QSpinBox>(letters->size, 6, 600, QStringLiteral(" px"), tr("Size of the letters"), row);
     connect(size, &QSpinBox::valueChanged, this,
-            [this, index](int px) { change(index, [px](SlideObject& o) { o.size = px; }); });
+            [this, index](int px) { change(index, [px](SlideObject& o) { o.letters()->size = px; }); });
     auto* align = new QComboBox(row);
     align->setObjectName(QStringLiteral("object-align"));
     align->addItems({tr("left"), tr("centre"), tr("right")}); // in the order of HorizontalAlign
-    align->setCurrentIndex(int(object.align));
+    align->setCurrentIndex(int(letters->align));
     align->setToolTip(tr("Where its letters stand in the box"));
     align->setAccessibleName(align->toolTip());
     connect(align, &QComboBox::activated, this, [this, index](int side) {
-        change(index, [side](SlideObject& o) { o.align = HorizontalAlign(side); });
+        change(index, [side](SlideObject& o) { o.letters()->align = HorizontalAlign(side); });
     });
     auto* line = new QHBoxLayout;
-    if (object.kind == ObjectKind::Field)
+    if (object.is<FieldObject>())
         line->addWidget(fieldBox(index, row), 1);
-    else if (object.kind != ObjectKind::Stopwatch)
+    else if (writtenIn(object))
         line->addWidget(textEdit(index, row), 1);
     else
         line->addStretch(1);
@@ -242,63 +223,72 @@ QWidget* ObjectsEditor::fieldBox(size_t index, QWidget* row) {
     box->setToolTip(tr("What it says of the run"));
     box->setAccessibleName(box->toolTip());
     for (const StageField& field : stageFields())
-        box->addItem(QCoreApplication::translate("StageField", field.name), QLatin1String(field.key));
-    box->setCurrentIndex(std::max(0, box->findData(m_objects[index].text)));
+        box->addItem(field.label(), QLatin1String(field.key));
+    box->setCurrentIndex(std::max(0, box->findData(std::get<FieldObject>(m_objects[index].what).key)));
     connect(box, &QComboBox::activated, this, [this, index, box] {
-        change(index, [box](SlideObject& o) { o.text = box->currentData().toString(); });
+        change(index,
+               [box](SlideObject& o) { std::get<FieldObject>(o.what).key = box->currentData().toString(); });
     });
     return box;
 }
 
 QWidget* ObjectsEditor::textEdit(size_t index, QWidget* row) {
     const SlideObject& object = m_objects[index];
-    auto* text = new QLineEdit(object.text, row);
+    auto* text = new QLineEdit(writtenIn(object).value_or(QString()), row);
     text->setObjectName(QStringLiteral("object-text"));
-    text->setToolTip(contentTip(object.kind));
+    text->setToolTip(contentTip(object));
     text->setAccessibleName(text->toolTip());
     connect(text, &QLineEdit::editingFinished, this, [this, index, text] {
-        if (text->text() != m_objects[index].text)
-            change(index, [text](SlideObject& o) { o.text = text->text(); });
+        if (text->text() != writtenIn(m_objects[index]))
+            change(index, [text](SlideObject& o) { write(o, text->text()); });
     });
     return text;
 }
 
 void ObjectsEditor::addShape(QGridLayout* grid, size_t index, QWidget* row) {
     const SlideObject& object = m_objects[index];
-    if (object.kind == ObjectKind::Picture || object.kind == ObjectKind::Screen)
-        return;
-    auto* colour = new ColourEdit(tr("Colour of the object"), row);
-    colour->setColour(object.colour);
-    connect(colour, &ColourEdit::edited, this,
-            [this, index](const Colour& c) { change(index, [c](SlideObject& o) { o.colour = c; }); });
-    grid->addLayout(lineOf(tr("Colour"), {colour}, row), 2, 0);
-    if (hasLetters(object))
-        return;
-    auto* width = makeNumber<QDoubleSpinBox>(object.edgeWidth, 0.0, 200.0, QStringLiteral(" px"),
-                                             tr("Width of the line or the edge"), row);
-    connect(width, &QDoubleSpinBox::valueChanged, this, [this, index](double px) {
-        change(index, [px](SlideObject& o) {
-            o.edgeWidth = px;
-            if (o.edgeColour.alpha == 0)
-                o.edgeColour = {255, 255, 255, 255};
-        });
-    });
-    if (!isShape(object)) {
-        grid->addLayout(lineOf(tr("Width"), {width}, row), 3, 0);
-        return;
+    const auto width = [&](double now, const std::function<void(SlideObject&, double)>& set) {
+        auto* field = makeNumber<QDoubleSpinBox>(now, 0.0, 200.0, QStringLiteral(" px"),
+                                                 tr("Width of the line or the edge"), row);
+        connect(field, &QDoubleSpinBox::valueChanged, this,
+                [this, index, set](double px) { change(index, [&](SlideObject& o) { set(o, px); }); });
+        return field;
+    };
+    if (const Colour* now = object.colour()) {
+        auto* colour = new ColourEdit(tr("Colour of the object"), row);
+        colour->setColour(*now);
+        connect(colour, &ColourEdit::edited, this,
+                [this, index](const Colour& c) { change(index, [c](SlideObject& o) { *o.colour() = c; }); });
+        grid->addLayout(lineOf(tr("Colour"), {colour}, row), 2, 0);
     }
-    auto* edge = new ColourEdit(tr("Colour of the edge"), row);
-    edge->setColour(object.edgeColour);
-    connect(edge, &ColourEdit::edited, this,
-            [this, index](const Colour& c) { change(index, [c](SlideObject& o) { o.edgeColour = c; }); });
-    grid->addLayout(lineOf(tr("Edge"), {edge, width}, row), 3, 0);
-    if (object.kind != ObjectKind::Rectangle)
-        return;
-    auto* round = makeNumber<QDoubleSpinBox>(object.roundness, 0.0, 500.0, QStringLiteral(" px"),
-                                             tr("How round its corners are"), row);
-    connect(round, &QDoubleSpinBox::valueChanged, this,
-            [this, index](double px) { change(index, [px](SlideObject& o) { o.roundness = px; }); });
-    grid->addLayout(lineOf(tr("Corners"), {round}, row), 4, 0);
+    if (const auto* line = std::get_if<LineObject>(&object.what))
+        grid->addLayout(
+            lineOf(tr("Width"),
+                   {width(line->width,
+                          [](SlideObject& o, double px) { std::get<LineObject>(o.what).width = px; })},
+                   row),
+            3, 0);
+    if (const ObjectEdge* now = object.edge()) {
+        auto* edge = new ColourEdit(tr("Colour of the edge"), row);
+        edge->setColour(now->colour);
+        connect(edge, &ColourEdit::edited, this, [this, index](const Colour& c) {
+            change(index, [c](SlideObject& o) { o.edge()->colour = c; });
+        });
+        auto* wide = width(now->width, [](SlideObject& o, double px) {
+            o.edge()->width = px;
+            if (o.edge()->colour.alpha == 0)
+                o.edge()->colour = {255, 255, 255, 255};
+        });
+        grid->addLayout(lineOf(tr("Edge"), {edge, wide}, row), 3, 0);
+    }
+    if (const auto* rectangle = std::get_if<RectangleObject>(&object.what)) {
+        auto* round = makeNumber<QDoubleSpinBox>(rectangle->roundness, 0.0, 500.0, QStringLiteral(" px"),
+                                                 tr("How round its corners are"), row);
+        connect(round, &QDoubleSpinBox::valueChanged, this, [this, index](double px) {
+            change(index, [px](SlideObject& o) { std::get<RectangleObject>(o.what).roundness = px; });
+        });
+        grid->addLayout(lineOf(tr("Corners"), {round}, row), 4, 0);
+    }
 }
 
 void ObjectsEditor::addPlace(QGridLayout* grid, size_t index, QWidget* row) {
@@ -362,12 +352,8 @@ void ObjectsEditor::addManner(QGridLayout* grid, size_t index, QWidget* row) {
 void ObjectsEditor::add() {
     auto* menu = new QMenu(this);
     menu->setAttribute(Qt::WA_DeleteOnClose);
-    for (const ObjectKind kind :
-         {ObjectKind::Picture, ObjectKind::Text, ObjectKind::Line, ObjectKind::Rectangle, ObjectKind::Ellipse,
-          ObjectKind::Clock, ObjectKind::Countdown, ObjectKind::Stopwatch, ObjectKind::Field,
-          ObjectKind::Screen})
-        connect(menu->addAction(objectKindName(kind)), &QAction::triggered, this,
-                [this, kind] { addObject(kind); });
+    for (const ObjectKind& kind : objectKinds())
+        connect(menu->addAction(kind.label()), &QAction::triggered, this, [this, &kind] { addObject(kind); });
     menu->popup(mapToGlobal(QPoint(0, height())));
 }
 
@@ -383,32 +369,16 @@ void ObjectsEditor::addPicture(const StoredMedium& picture) {
     put(SlideObject::ofPicture(picture.name));
 }
 
-void ObjectsEditor::addObject(ObjectKind kind) {
-    if (kind == ObjectKind::Picture) {
-        m_choosePicture([editor = QPointer<ObjectsEditor>(this)](const StoredMedium& picture) {
-            if (editor)
-                editor->addPicture(picture);
-        });
+void ObjectsEditor::addObject(const ObjectKind& kind) {
+    const SlideObject object = kind.make();
+    if (!object.is<PictureObject>()) {
+        put(object);
         return;
     }
-    SlideObject object;
-    object.kind = kind;
-    object.inFront = true;
-    if (kind == ObjectKind::Text)
-        object.text = tr("Welcome");
-    else if (kind == ObjectKind::Clock)
-        object.text = QStringLiteral("HH:mm");
-    else if (kind == ObjectKind::Countdown)
-        object.text = QStringLiteral("10:30");
-    else if (kind == ObjectKind::Field)
-        object.text = QLatin1String(stageFields().front().key);
-    else if (kind == ObjectKind::Line)
-        object.edgeWidth = 4;
-    if (object.isLive())
-        object.box = {0.75, 0.05, 0.2, 0.1};
-    else if (kind == ObjectKind::Screen)
-        object.box = {0.68, 0.68, 0.3, 0.3};
-    put(object);
+    m_choosePicture([editor = QPointer<ObjectsEditor>(this)](const StoredMedium& picture) {
+        if (editor)
+            editor->addPicture(picture);
+    });
 }
 
 } // namespace mivanta

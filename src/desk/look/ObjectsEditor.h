@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "core/theme/ObjectKinds.h"
 #include "desk/look/LookListEditors.h"
 #include <array>
 
@@ -30,7 +31,7 @@ protected:
 private:
     void remake();
     void showPlace();
-    void addObject(ObjectKind kind);
+    void addObject(const ObjectKind& kind);
     void put(const SlideObject& object);
     void swap(size_t index, size_t other);
     void change(size_t index, const std::function<void(SlideObject&)>& work);
@@ -47,7 +48,5 @@ private:
     int m_open = 0;
     std::array<QDoubleSpinBox*, 4> m_place{}; ///< left, top, width, height of the open one; null when none is
 };
-
-[[nodiscard]] QString objectKindName(ObjectKind kind);
 
 } // namespace mivanta

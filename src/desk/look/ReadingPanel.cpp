@@ -137,7 +137,7 @@ std::optional<ReadingPanel::Tried> ReadingPanel::triedSize(const MendCase& slide
     const int more = int(same->slides.size()) - int(output.slides.size());
     QString effect = tr("%1 px, to %2 m").arg(std::lround(size)).arg(std::floor(reading.readsTo));
     if (more > 0)
-        effect += more == 1 ? tr(", 1 slide more") : tr(", %1 slides more").arg(more);
+        effect = tr("%1, %n slides more", nullptr, more).arg(effect);
     return Tried{offer, sceneOf(made, *same, shown), effect, size + 1 >= slide.wantedSize()};
 }
 

@@ -37,7 +37,7 @@ Bench::Bench(Session& session, Prompts& prompts, ThumbnailStore& thumbnails,
     setObjectName(QStringLiteral("bench"));
     m_title = new ElidedLabel(this);
     m_title->setObjectName(QStringLiteral("bench-title"));
-    m_title->setFont(textFont(1.5, true));
+    m_title->setFont(textFont(1.5, TextWeight::Bold));
     m_kind = new ElidedLabel(this);
     makeQuiet(m_kind);
     m_unusual = new ElidedLabel(this);

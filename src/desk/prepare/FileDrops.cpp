@@ -44,7 +44,7 @@ void placeSongs(Session& session, QObject* asker, const QStringList& files, cons
             if (!words.empty())
                 place(std::move(words));
         },
-        true);
+        LibraryClient::Changes::Library);
 }
 
 } // namespace

@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/ItemFacts.h"
 #include "core/base/Said.h"
-#include "desk/kit/Counted.h"
 
 namespace mivanta {
 
@@ -12,8 +11,9 @@ QString joined(QStringList facts) {
     return facts.join(QStringLiteral(" \u00b7 "));
 }
 
-QString countedOrNothing(size_t count, const QString& one, const QString& many) {
-    return count == 0 ? QString() : counted(qint64(count), one, many);
+/// `counted` is a text for translation: "%n slides hidden".
+QString countedOrNothing(size_t count, const char* counted) {
+    return count == 0 ? QString() : Said::tr(counted, nullptr, Said::n(qint64(count)));
 }
 
 } // namespace
@@ -67,12 +67,11 @@ QString unusualFacts(const Item& item, const std::vector<Theme>& themes) {
         facts << Said::tr("theme %1").arg(theme->name);
     else if (!choice.isEmpty())
         facts << Said::tr("a look of its own");
-    facts << countedOrNothing(item.look.slides.size(), Said::tr("1 slide with a look of its own"),
-                              Said::tr("%1 slides with a look of their own"));
-    facts << countedOrNothing(item.edits.hidden.size(), Said::tr("1 slide hidden"),
-                              Said::tr("%1 slides hidden"));
-    facts << countedOrNothing(item.edits.words.size(), Said::tr("1 slide says something else"),
-                              Said::tr("%1 slides say something else"));
+    facts << countedOrNothing(item.look.slides.size(),
+                              QT_TRANSLATE_N_NOOP("Said", "%n slides with a look of their own"));
+    facts << countedOrNothing(item.edits.hidden.size(), QT_TRANSLATE_N_NOOP("Said", "%n slides hidden"));
+    facts << countedOrNothing(item.edits.words.size(),
+                              QT_TRANSLATE_N_NOOP("Said", "%n slides say something else"));
     if (!item.edits.order.empty())
         facts << Said::tr("slides in another order");
     if (!item.edits.stageNote.isEmpty() || !item.edits.stageWords.isEmpty())

@@ -53,7 +53,7 @@ void dropLook(Session& session, QObject* asker, const LookTarget& target, const 
                 else
                     Q_EMIT session.problem(theme.error());
             },
-            true);
+            LibraryClient::Changes::Library);
     } else {
         bringInPicture(session, asker, drop.file, [&session, target, onto](const StoredMedium& picture) {
             usePicture(session, target, onto, picture);

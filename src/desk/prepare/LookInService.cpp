@@ -98,7 +98,7 @@ void LookInService::buildForm() {
     m_form = new LookForm(m_choosePicture, m_reasons);
     connect(m_form, &LookForm::edited, this, &LookInService::set);
     connect(m_form, &LookForm::givenUp, this, [this](const LookProperty& property) {
-        change(tr("resetting: %1").arg(QString::fromUtf8(property.label).toLower()), [&](LookChoice& choice) {
+        change(tr("resetting: %1").arg(property.label().toLower()), [&](LookChoice& choice) {
             choice.own.clear(property);
             if (property.group == LookGroup::Objects)
                 choice.objects.clear();
@@ -227,7 +227,7 @@ int LookInService::objectsAbove() const {
 QString LookInService::targetText() const {
     const LookTarget now = target();
     if (now.level == LookLevel::Item && now.items.size() > 1)
-        return tr("%1 items").arg(now.items.size());
+        return tr("%n items", nullptr, int(now.items.size()));
     if (now.level == LookLevel::Item)
         if (const Item* item = m_session.document().service().item(m_item))
             return QStringLiteral("\u201c%1\u201d").arg(item->title());
@@ -254,8 +254,7 @@ void LookInService::change(const QString& what, const std::function<void(LookCho
 }
 
 void LookInService::set(const LookProperty& property, const LookValue& value) {
-    change(QString::fromUtf8(property.label).toLower(),
-           [&](LookChoice& choice) { choice.own.set(property, value); });
+    change(property.label().toLower(), [&](LookChoice& choice) { choice.own.set(property, value); });
 }
 
 void LookInService::setTheme(const QString& id) {

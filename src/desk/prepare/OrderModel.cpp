@@ -190,7 +190,7 @@ bool OrderModel::dropMimeData(const QMimeData* data, Qt::DropAction, int row, in
     if (holdsItems(*data)) {
         if (const auto items = itemsFromMime(*data))
             m_document.insertItems(to, *items,
-                                   tr("bringing %1 items from another service").arg(items->size()));
+                                   tr("bringing %n items from another service", nullptr, int(items->size())));
         return true;
     }
     if (data->hasText())

@@ -2,7 +2,6 @@
 #include "desk/prepare/OrderSheet.h"
 #include "core/order/Groups.h"
 #include "desk/kit/Columns.h"
-#include "desk/kit/Counted.h"
 #include "desk/kit/ElidedLabel.h"
 #include "desk/kit/Style.h"
 #include "session/service/ItemClipboard.h"
@@ -28,7 +27,7 @@ OrderSheet::OrderSheet(ServiceDocument& document, SlideBook& book, QWidget* pare
       m_book(book) {
     m_title = new ElidedLabel(this);
     m_title->setObjectName(QStringLiteral("sheet-title"));
-    m_title->setFont(textFont(1.4, true));
+    m_title->setFont(textFont(1.4, TextWeight::Bold));
     m_title->setAlignment(Qt::AlignCenter);
     m_title->setToolTip(tr("The name of the service; click to change it"));
     m_title->setCursor(Qt::PointingHandCursor);
@@ -222,7 +221,7 @@ void OrderSheet::paste() {
         ids.push_back(item.id);
     m_document.insertItems(markerRow(), *items,
                            items->size() == 1 ? tr("pasting %1").arg(items->front().title())
-                                              : tr("pasting %1 items").arg(items->size()));
+                                              : tr("pasting %n items", nullptr, int(items->size())));
     selectAll(ids);
 }
 
@@ -271,7 +270,7 @@ void OrderSheet::showHead() {
     m_title->setText(service.title.isEmpty() ? tr("A service without a name") : service.title);
     QStringList facts{service.place};
     if (service.start.isValid())
-        facts << QLocale().toString(service.start, tr("dddd d MMMM, HH:mm"));
+        facts << QLocale().toString(service.start, tr("dddd d MMMM, HH:mm", "date format"));
     facts.removeAll(QString());
     m_place->setText(facts.isEmpty() ? tr("When does it begin?") : facts.join(QStringLiteral(" \u00b7 ")));
     m_empty->setVisible(service.items.empty());
@@ -279,9 +278,9 @@ void OrderSheet::showHead() {
 
 void OrderSheet::showFoot() {
     const int items = m_book.itemCount();
-    QStringList facts{counted(items, tr("1 item"), tr("%1 items"))};
+    QStringList facts{tr("%n items", nullptr, items)};
     if (m_book.isComplete())
-        facts << counted(m_book.slideCount(), tr("1 slide"), tr("%1 slides"));
+        facts << tr("%n slides", nullptr, int(m_book.slideCount()));
     m_foot->setText(facts.join(QStringLiteral(" \u00b7 ")));
     const QDateTime ends = m_model->timetable().ends;
     m_ends->setText(

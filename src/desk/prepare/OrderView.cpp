@@ -42,7 +42,7 @@ public:
                           const QModelIndex& index) const override {
         QWidget* editor = QStyledItemDelegate::createEditor(parent, option, index);
         if (auto* line = qobject_cast<QLineEdit*>(editor)) {
-            line->setFont(textFont(1.0, true));
+            line->setFont(textFont(1.0, TextWeight::Bold));
             line->setStyleSheet(
                 QStringLiteral("padding: 0 2px; border: 1px solid %1").arg(day().accent.name()));
             line->setText(index.data(Qt::EditRole).toString());
@@ -71,7 +71,7 @@ private:
     }
 
     static void paintHeading(QPainter& painter, const QRect& area, const QModelIndex& index) {
-        QFont font = textFont(1.02, true);
+        QFont font = textFont(1.02, TextWeight::Bold);
         font.setCapitalization(QFont::SmallCaps);
         painter.setFont(font);
         painter.setPen(day().accent);
@@ -81,7 +81,7 @@ private:
         painter.drawText(text, Qt::AlignLeft | Qt::AlignVCenter,
                          painter.fontMetrics().elidedText(index.data().toString(), Qt::ElideRight,
                                                           text.width() - sideWidth));
-        painter.setFont(textFont(1.0, true));
+        painter.setFont(textFont(1.0, TextWeight::Bold));
         painter.drawText(text, Qt::AlignRight | Qt::AlignVCenter, side);
         painter.drawLine(area.left(), area.bottom() - 1, area.right(), area.bottom() - 1);
     }
@@ -108,7 +108,7 @@ private:
         const bool isSkipped = index.data(OrderModel::SkippedRole).toBool();
         const int left = inner.left() + paintTime(painter, inner, index);
         const QString title = index.data().toString();
-        QFont font = textFont(1.05, selected);
+        QFont font = textFont(1.05, selected ? TextWeight::Bold : TextWeight::Regular);
         font.setStrikeOut(isSkipped);
         font.setItalic(index.data(OrderModel::IsNoteRole).toBool());
         painter.setFont(font);
@@ -142,7 +142,7 @@ void OrderView::paintEvent(QPaintEvent* event) {
     const QRect row = visualRect(at);
     QPainter painter(viewport());
     painter.setRenderHint(QPainter::Antialiasing);
-    painter.setFont(textFont(0.75, true));
+    painter.setFont(textFont(0.75, TextWeight::Bold));
     const QString text = tr("adds here");
     const int width = painter.fontMetrics().horizontalAdvance(text) + spaced(3);
     const int y = row.bottom();
@@ -165,7 +165,7 @@ void OrderView::paintLookTarget(QPainter& painter) const {
     painter.setPen(QPen(day().accent, 2));
     painter.drawRoundedRect(area.adjusted(1, 1, -2, -2), 3, 3);
     const QString text = *m_lookRow < 0 ? tr("look of the service") : tr("look of this item");
-    painter.setFont(textFont(0.75, true));
+    painter.setFont(textFont(0.75, TextWeight::Bold));
     QRect pill(QPoint(0, 0), QSize(painter.fontMetrics().horizontalAdvance(text) + spaced(3), spaced(4)));
     pill.moveTopRight(area.topRight() + QPoint(-spaced(1), spaced(1)));
     painter.setPen(Qt::NoPen);

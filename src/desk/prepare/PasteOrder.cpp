@@ -144,12 +144,11 @@ void PasteOrder::showSummary() {
     int doubtful = 0;
     for (size_t i = 0; i < m_lines.size(); ++i)
         doubtful += m_lines[i].isDoubtful && !m_settled[i] ? 1 : 0;
-    m_summary->setText(m_lines.empty() ? tr("Nothing to add yet.")
-                       : m_lines.size() == 1
-                           ? (doubtful == 0 ? tr("One line, certain") : tr("One line, to look at"))
-                       : doubtful == 0 ? tr("%1 lines, all certain").arg(m_lines.size())
-                       : doubtful == 1 ? tr("%1 lines, one to look at").arg(m_lines.size())
-                                       : tr("%1 lines, %2 to look at").arg(m_lines.size()).arg(doubtful));
+    m_summary->setText(
+        m_lines.empty() ? tr("Nothing to add yet.")
+        : doubtful == 0
+            ? tr("%n lines, all certain", nullptr, int(m_lines.size()))
+            : tr("%1, %n to look at", nullptr, doubtful).arg(tr("%n lines", nullptr, int(m_lines.size()))));
     m_next->setEnabled(doubtful > 0);
     m_take->setEnabled(!m_lines.empty() && !m_soon.isActive());
 }

@@ -3,7 +3,6 @@
 #include "core/run/Cards.h"
 #include "desk/kit/BringInMedia.h"
 #include "desk/kit/Columns.h"
-#include "desk/kit/Counted.h"
 #include "desk/kit/EmptyState.h"
 #include "desk/kit/Placing.h"
 #include "desk/kit/Style.h"
@@ -257,7 +256,7 @@ PlaceWords PrepareDesk::placeFrom(int at) {
             items.push_back({ItemId::create(), std::move(each)});
         const ItemId last = items.back().id;
         const QString what = items.size() == 1 ? tr("adding %1").arg(items.front().title())
-                                               : tr("adding %1 items").arg(items.size());
+                                               : tr("adding %n items", nullptr, int(items.size()));
         m_session.document().insertItems(*row, std::move(items), what);
         *row += int(words.size());
         m_sheet->select(last);
@@ -270,7 +269,7 @@ void PrepareDesk::fillSlots(const std::vector<FindPick>& picks) {
     placePicks(m_session, m_prompts, this, picks, [this](std::vector<ItemWords> words) {
         QUndoStack& steps = m_session.document().undoStack();
         if (words.size() > 1)
-            steps.beginMacro(tr("choosing %1 items").arg(words.size()));
+            steps.beginMacro(tr("choosing %n items", nullptr, int(words.size())));
         for (ItemWords& each : words)
             fillOne(std::move(each));
         if (words.size() > 1)
@@ -297,7 +296,8 @@ void PrepareDesk::fillOne(ItemWords words) {
 void PrepareDesk::addText(const QString& text, int at) {
     auto* dialog = new PasteOrder(m_session, text, tr("Add them to the order"), this);
     connect(dialog, &PasteOrder::taken, this, [this, at](const std::vector<Item>& items) {
-        m_session.document().insertItems(at, items, tr("adding %1 items from a list").arg(items.size()));
+        m_session.document().insertItems(at, items,
+                                         tr("adding %n items from a list", nullptr, int(items.size())));
         if (!items.empty())
             m_sheet->select(items.back().id);
     });
@@ -370,7 +370,7 @@ void PrepareDesk::takeLook(const std::vector<ItemId>& onto, const LookDrop& drop
     if (!onto.empty()) {
         target = {LookLevel::Item, {}, onto, {}};
         const Item* item = m_session.document().service().item(onto.front());
-        what = onto.size() > 1 ? tr("%1 items").arg(onto.size())
+        what = onto.size() > 1 ? tr("%n items", nullptr, int(onto.size()))
                                : QStringLiteral("\u201c%1\u201d").arg(item ? item->title() : QString());
     }
     dropLook(m_session, this, target, what, drop);
@@ -491,7 +491,7 @@ void PrepareDesk::previewFound() {
         const OutputSlides& output = slides.outputs[size_t(mainOutput(slides))];
         const int count = int(output.slides.size());
         m_preview->setScene(sceneOf(slides, output, count == 0 ? std::nullopt : std::optional(0)));
-        m_preview->setCaption(titleOf(*words), counted(count, tr("1 slide"), tr("%1 slides")));
+        m_preview->setCaption(titleOf(*words), tr("%n slides", nullptr, count));
         if (std::holds_alternative<FoundPassage>(*now))
             m_find->setSlideCount(count);
     });

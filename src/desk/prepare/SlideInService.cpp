@@ -16,10 +16,9 @@ namespace {
 
 constexpr int kRowsOfWords = 4;
 
-QString placeText(const SlidePlace& place) {
-    QString text = place.part;
-    if (place.time > 1)
-        text += SlideInService::tr(", time %1").arg(place.time);
+QString placeText(const SlidePlace& place, const ItemContent& content) {
+    const QString part = content.labelOf(place.part);
+    const QString text = place.time > 1 ? SlideInService::tr("%1, time %2").arg(part).arg(place.time) : part;
     return place.toLine > place.line
                ? SlideInService::tr("%1, lines %2 to %3").arg(text).arg(place.line + 1).arg(place.toLine + 1)
                : SlideInService::tr("%1, line %2").arg(text).arg(place.line + 1);
@@ -204,9 +203,10 @@ void SlideInService::showHidden() {
     const Item* shown = item();
     if (!shown)
         return;
+    const ItemContent content = contentOf(*shown, m_session.document().service());
     for (const SlidePlace& place : shown->edits.hidden) {
         auto* row = new QWidget(this);
-        auto* label = new QLabel(tr("Hidden today: %1").arg(placeText(place)), row);
+        auto* label = new QLabel(tr("Hidden today: %1").arg(placeText(place, content)), row);
         label->setWordWrap(true);
         makeQuiet(label);
         auto* show = new QPushButton(tr("Show again"), row);

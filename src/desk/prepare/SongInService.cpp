@@ -60,7 +60,7 @@ QWidget* SongInService::buildKeyRow() {
     };
     m_key = new QLabel(keys);
     m_key->setObjectName(QStringLiteral("service-key"));
-    m_key->setFont(monoFont(1.0, true));
+    m_key->setFont(monoFont(1.0, TextWeight::Bold));
     m_capo = new QSpinBox(keys);
     m_capo->setObjectName(QStringLiteral("service-capo"));
     m_capo->setAccessibleName(tr("Capo"));

@@ -60,7 +60,7 @@ void AdvanceLine::paintEvent(QPaintEvent*) {
     const QRect track(0, height() - thick, width(), thick);
     painter.fillRect(track, night().line);
     painter.fillRect(QRect(track.topLeft(), QSize(int(track.width() * shareLeft()), thick)), night().accent);
-    painter.setFont(textFont(1.05, true));
+    painter.setFont(textFont(1.05, TextWeight::Bold));
     painter.setPen(night().accent);
     painter.drawText(rect().adjusted(0, 0, 0, -thick), Qt::AlignLeft | Qt::AlignVCenter,
                      painter.fontMetrics().elidedText(text(), Qt::ElideRight, width()));

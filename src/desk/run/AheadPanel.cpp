@@ -16,7 +16,7 @@ namespace {
 
 QLabel* smallHeading(const QString& text, QWidget* parent) {
     auto* label = new QLabel(text, parent);
-    label->setFont(textFont(0.8, true));
+    label->setFont(textFont(0.8, TextWeight::Bold));
     label->setStyleSheet(QStringLiteral("color: %1").arg(night().quiet.name()));
     return label;
 }
@@ -88,24 +88,24 @@ QWidget* AheadPanel::buildAhead() {
     grid->setVerticalSpacing(spaced(1));
     grid->setColumnStretch(1, 1);
     boxIn(box)->addLayout(grid);
-    const auto line = [&](int row, const char* name, double size, bool bold) {
+    const auto line = [&](int row, const char* name, double size, TextWeight weight) {
         auto* label = new ElidedLabel(box);
         label->setObjectName(QLatin1String(name));
-        label->setFont(textFont(size, bold));
+        label->setFont(textFont(size, weight));
         grid->addWidget(label, row, 1);
         return label;
     };
     grid->addWidget(smallHeading(tr("AFTER THAT"), box), 0, 0);
-    m_then = line(0, "run-then", 1.0, false);
+    m_then = line(0, "run-then", 1.0, TextWeight::Regular);
     grid->addWidget(smallHeading(tr("NEXT ITEM"), box), 1, 0);
-    m_item = line(1, "run-next-item", 1.1, true);
-    m_facts = line(2, "run-next-facts", 0.95, false);
+    m_item = line(1, "run-next-item", 1.1, TextWeight::Bold);
+    m_facts = line(2, "run-next-facts", 0.95, TextWeight::Regular);
     m_facts->setStyleSheet(QStringLiteral("color: %1").arg(night().quiet.name()));
     m_note = new QLabel(box);
     m_note->setObjectName(QStringLiteral("run-next-note"));
     m_note->setTextFormat(Qt::PlainText);
     m_note->setWordWrap(true);
-    m_note->setFont(textFont(1.0, true));
+    m_note->setFont(textFont(1.0, TextWeight::Bold));
     m_note->setStyleSheet(QStringLiteral("color: %1").arg(night().accent.name()));
     grid->addWidget(m_note, 3, 0, 1, 2);
     return box;

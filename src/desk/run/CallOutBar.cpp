@@ -98,7 +98,7 @@ void CallOutBar::fillMenu() {
     m_menu->addSection(tr("For"));
     for (const int seconds : kStays) {
         QAction* action = m_menu->addAction(seconds == 0   ? tr("Until you take it off")
-                                            : seconds < 60 ? tr("%1 seconds").arg(seconds)
+                                            : seconds < 60 ? tr("%n seconds", nullptr, seconds)
                                                            : tr("%1 min").arg(seconds / 60));
         action->setObjectName(QStringLiteral("call-out-for-%1").arg(seconds));
         action->setCheckable(true);
@@ -139,7 +139,7 @@ void CallOutBar::showMessage() {
         goToBlank(0);
         return;
     }
-    m_session.run().callOut(m_text->text(), m_outputs);
+    m_session.orders().obey(order::CallOut{m_text->text(), m_outputs});
     m_text->clear();
 }
 

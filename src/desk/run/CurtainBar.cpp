@@ -52,9 +52,10 @@ const std::vector<Curtain>& allCurtains() {
     return all;
 }
 
-CurtainBar::CurtainBar(RunController& run, const RunKeys& keys, QWidget* parent)
+CurtainBar::CurtainBar(const RunController& run, RunOrders& orders, const RunKeys& keys, QWidget* parent)
     : QWidget(parent),
       m_run(run),
+      m_orders(orders),
       m_keys(keys) {
     setAccessibleName(tr("Curtain"));
     auto* row = new QHBoxLayout(this);
@@ -72,7 +73,7 @@ CurtainBar::CurtainBar(RunController& run, const RunKeys& keys, QWidget* parent)
                 "QToolButton:checked { background: %2; color: %3; font-weight: bold; }")
                 .arg(night().line.name(), night().text.name(), night().ground.name()));
         connect(button, &QToolButton::clicked, this, [this, curtain = facts.curtain] {
-            m_run.setCurtain(curtain);
+            m_orders.obey(order::SetCurtain{curtain});
             refresh(); // also when it was checked already
         });
         row->addWidget(button);

@@ -2,6 +2,7 @@
 #pragma once
 #include "session/run/RunController.h"
 #include "session/run/RunKeys.h"
+#include "session/run/RunOrders.h"
 #include <QWidget>
 
 class QToolButton;
@@ -16,13 +17,14 @@ namespace mivanta {
 class CurtainBar : public QWidget {
     Q_OBJECT
 public:
-    CurtainBar(RunController& run, const RunKeys& keys, QWidget* parent = nullptr);
+    CurtainBar(const RunController& run, RunOrders& orders, const RunKeys& keys, QWidget* parent = nullptr);
 
 private:
     void refresh();
     void nameKeys();
 
-    RunController& m_run;
+    const RunController& m_run;
+    RunOrders& m_orders;
     const RunKeys& m_keys;
     std::vector<std::pair<Curtain, QToolButton*>> m_buttons;
 };

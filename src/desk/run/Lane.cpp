@@ -56,7 +56,7 @@ void Lane::setNote(const QString& note) {
 int Lane::noteHeight(int width) const {
     if (m_note.isEmpty())
         return 0;
-    const QFontMetrics metrics(textFont(1.05, true));
+    const QFontMetrics metrics(textFont(1.05, TextWeight::Bold));
     const QRect room(0, 0, width - 2 * laneMargin() - spaced(8), 1000);
     return metrics.boundingRect(room, Qt::TextWordWrap, m_note).height() + spaced(2);
 }
@@ -185,12 +185,12 @@ void Lane::paintEvent(QPaintEvent*) {
     }
     const int high = m_open ? headHeight() : closedHeight();
     const QRect row(laneMargin(), 0, width() - 2 * laneMargin(), high);
-    painter.setFont(m_open ? textFont(1.25, true) : monoFont(0.95));
+    painter.setFont(m_open ? textFont(1.25, TextWeight::Bold) : monoFont(0.95));
     painter.setPen(m_open ? text : quiet);
     const int numberWide = spaced(8);
     painter.drawText(QRect(row.left(), 0, numberWide - spaced(2), high), Qt::AlignRight | Qt::AlignVCenter,
                      m_number > 0 ? QString::number(m_number) : QStringLiteral("+"));
-    painter.setFont(m_open ? textFont(1.25, true) : textFont(1.05));
+    painter.setFont(m_open ? textFont(1.25, TextWeight::Bold) : textFont(1.05));
     painter.setPen(text);
     const int titleLeft = row.left() + numberWide;
     const int chipsLeft = titleLeft + std::max(spaced(50), row.width() / 4);
@@ -203,7 +203,7 @@ void Lane::paintEvent(QPaintEvent*) {
     painter.drawText(row.adjusted(0, 0, -spaced(1), 0), Qt::AlignRight | Qt::AlignVCenter,
                      painter.fontMetrics().elidedText(m_side, Qt::ElideRight, sideWide));
     if (m_open) {
-        painter.setFont(textFont(1.05, true));
+        painter.setFont(textFont(1.05, TextWeight::Bold));
         painter.setPen(text);
         painter.drawText(QRect(titleLeft, headHeight(), row.right() - titleLeft, noteHeight(width())),
                          Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, m_note);
@@ -215,7 +215,7 @@ void Lane::paintEvent(QPaintEvent*) {
         const QString tag = m_onScreen < 0      ? tr("NEXT")
                             : m_cover.isEmpty() ? tr("ON SCREEN")
                                                 : tr("NOT SEEN \u00b7 %1").arg(m_cover.toUpper());
-        painter.setFont(textFont(0.8, true));
+        painter.setFont(textFont(0.8, TextWeight::Bold));
         painter.setPen(m_onScreen >= 0 ? colours.marker : colours.accent);
         painter.drawText(QRect(titleLeft, 0, titleRoom, high), Qt::AlignRight | Qt::AlignVCenter, tag);
     }

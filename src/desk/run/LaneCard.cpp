@@ -22,7 +22,7 @@ QFont wordsFont(int width) {
 }
 /// Rows are broken for the bold of the slab, so that they stay as they are when a card lights up.
 QFont widestFont(int width) {
-    return textFont(sizeAt(width), true);
+    return textFont(sizeAt(width), TextWeight::Bold);
 }
 int head() {
     return spaced(6);
@@ -142,13 +142,14 @@ void LaneCard::paintEvent(QPaintEvent*) {
     const QRect inner = rect().adjusted(margin(), spaced(1), -margin(), -spaced(1));
     const QRect top(inner.left(), inner.top(), inner.width(), head() - spaced(1.5));
     painter.setPen(label);
-    painter.setFont(textFont(0.85, m_state == State::Next || m_state == State::Covered || lit));
+    const bool standsOut = m_state == State::Next || m_state == State::Covered || lit;
+    painter.setFont(textFont(0.85, standsOut ? TextWeight::Bold : TextWeight::Regular));
     QStringList right{m_card.place, tag()};
     right.removeAll(QString());
     const QString rightText = right.join(QStringLiteral(" \u00b7 "));
     painter.drawText(top, Qt::AlignRight | Qt::AlignVCenter, rightText);
     const int room = top.width() - painter.fontMetrics().horizontalAdvance(rightText) - spaced(2);
-    painter.setFont(textFont(0.85, true));
+    painter.setFont(textFont(0.85, TextWeight::Bold));
     painter.drawText(top, Qt::AlignLeft | Qt::AlignVCenter,
                      painter.fontMetrics().elidedText(m_card.label, Qt::ElideRight, room));
 

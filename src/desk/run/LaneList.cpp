@@ -9,9 +9,11 @@
 
 namespace mivanta {
 
-LaneList::LaneList(RunController& run, OnScreen& onScreen, ServiceDocument& document, QWidget* parent)
+LaneList::LaneList(const RunController& run, RunOrders& orders, OnScreen& onScreen, ServiceDocument& document,
+                   QWidget* parent)
     : QScrollArea(parent),
       m_run(run),
+      m_orders(orders),
       m_onScreen(onScreen),
       m_document(document) {
     setObjectName(QStringLiteral("lanes"));
@@ -78,7 +80,7 @@ QLabel* noteOf(const NoteItem& note, QWidget* parent) {
     label->setObjectName(QStringLiteral("run-note"));
     label->setTextFormat(Qt::PlainText);
     label->setWordWrap(true);
-    label->setFont(textFont(1.05, true));
+    label->setFont(textFont(1.05, TextWeight::Bold));
     label->setContentsMargins(spaced(10.5), spaced(1.5), spaced(2.5), spaced(1.5));
     label->setStyleSheet(QStringLiteral("color: %1").arg(night().text.name()));
     return label;
@@ -90,16 +92,16 @@ void LaneList::connectLane(Lane* lane, const ItemId& id) {
     const auto look = [this, id](int step) {
         const ItemSlides* slides = m_run.plan().slidesOf(id);
         if (slides)
-            m_run.lookAt({id, slides->steps[size_t(step)].position});
+            m_orders.obey(order::LookAt{{id, slides->steps[size_t(step)].position}});
         return slides != nullptr;
     };
     connect(lane, &Lane::looked, this, [this, look](int step) {
         if (look(step) && m_run.settings().clickTakes)
-            m_run.take();
+            m_orders.obey(order::Take{});
     });
     connect(lane, &Lane::taken, this, [this, look](int step) {
         if (!m_run.settings().clickTakes && look(step)) // else the first click has taken it
-            m_run.take();
+            m_orders.obey(order::Take{});
     });
 }
 

@@ -2,6 +2,7 @@
 #pragma once
 #include "desk/run/Lane.h"
 #include "session/run/OnScreen.h"
+#include "session/run/RunOrders.h"
 #include <QScrollArea>
 
 class QLabel;
@@ -14,7 +15,8 @@ namespace mivanta {
 class LaneList : public QScrollArea {
     Q_OBJECT
 public:
-    LaneList(RunController& run, OnScreen& onScreen, ServiceDocument& document, QWidget* parent = nullptr);
+    LaneList(const RunController& run, RunOrders& orders, OnScreen& onScreen, ServiceDocument& document,
+             QWidget* parent = nullptr);
     [[nodiscard]] const std::vector<Lane*>& lanes() const { return m_lanes; }
 
 protected:
@@ -30,7 +32,8 @@ private:
     void connectLane(Lane* lane, const ItemId& id);
     void keepInSight();
 
-    RunController& m_run;
+    const RunController& m_run;
+    RunOrders& m_orders;
     OnScreen& m_onScreen;
     ServiceDocument& m_document;
     QVBoxLayout* m_column;

@@ -19,7 +19,7 @@ MendSheet::MendSheet(Session& session, QWidget* desk)
     connect(&m_mend, &LiveMend::failed, &m_session, &Session::problem);
     m_title = new QLabel(this);
     m_title->setObjectName(QStringLiteral("mend-title"));
-    m_title->setFont(textFont(1.15, true));
+    m_title->setFont(textFont(1.15, TextWeight::Bold));
     m_title->setWordWrap(true);
     m_words = new QPlainTextEdit(this);
     m_words->setObjectName(QStringLiteral("mend-words"));
@@ -68,8 +68,8 @@ void MendSheet::open() {
         return;
     }
     m_title->setText(m_found->isOnScreen
-                         ? tr("On screen: %1 \u00b7 %2").arg(m_found->title, m_found->words.part)
-                         : tr("Next: %1 \u00b7 %2").arg(m_found->title, m_found->words.part));
+                         ? tr("On screen: %1 \u00b7 %2").arg(m_found->title, m_found->words.label)
+                         : tr("Next: %1 \u00b7 %2").arg(m_found->title, m_found->words.label));
     m_words->setPlainText(m_found->words.words);
     QTextCursor cursor = m_words->textCursor();
     cursor.setPosition(std::min(m_found->words.caret, int(m_found->words.words.size())));

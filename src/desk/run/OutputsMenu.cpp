@@ -19,13 +19,15 @@ OutputsMenu::OutputsMenu(Session& session, const QString& output, QWidget* paren
 }
 
 void OutputsMenu::fill(QMenu& menu, const QString& output) {
-    RunController& run = m_session.run();
+    const RunController& run = m_session.run();
+    RunOrders& orders = m_session.orders();
     QAction* freeze = menu.addAction(tr("&Freeze: keep this picture"));
     freeze->setObjectName(QStringLiteral("freeze-") + output);
     freeze->setCheckable(true);
     freeze->setChecked(run.state().frozen.contains(output));
-    connect(freeze, &QAction::triggered, this,
-            [&run, output](bool frozen) { run.setFrozen(output, frozen); });
+    connect(freeze, &QAction::triggered, this, [&orders, output](bool frozen) {
+        orders.obey(order::Freeze{output, frozen});
+    });
     menu.addSection(tr("Its curtain"));
     auto* group = new QActionGroup(&menu);
     const auto& own = run.state().covers.own;
@@ -35,15 +37,18 @@ void OutputsMenu::fill(QMenu& menu, const QString& output) {
     same->setCheckable(true);
     same->setChecked(at == own.end());
     group->addAction(same);
-    connect(same, &QAction::triggered, this, [&run, output] { run.setOwnCurtain(output, std::nullopt); });
+    connect(same, &QAction::triggered, this, [&orders, output] {
+        orders.obey(order::SetOwnCurtain{output, std::nullopt});
+    });
     for (const Curtain curtain : allCurtains()) {
         QAction* action = menu.addAction(curtainName(curtain));
         action->setObjectName(QStringLiteral("own-%1-%2").arg(int(curtain)).arg(output));
         action->setCheckable(true);
         action->setChecked(at != own.end() && at->second == curtain);
         group->addAction(action);
-        connect(action, &QAction::triggered, this,
-                [&run, output, curtain] { run.setOwnCurtain(output, curtain); });
+        connect(action, &QAction::triggered, this, [&orders, output, curtain] {
+            orders.obey(order::SetOwnCurtain{output, curtain});
+        });
     }
 }
 

@@ -53,7 +53,8 @@ RunDesk::RunDesk(const Tools& tools, RunKeys& keys, QWidget* parent)
     applyNight(this);
     setFocusPolicy(Qt::StrongFocus);
     auto* lanes = new QWidget(this);
-    m_lanes = new LaneList(m_session.run(), m_session.onScreen(), m_session.document(), lanes);
+    m_lanes =
+        new LaneList(m_session.run(), m_session.orders(), m_session.onScreen(), m_session.document(), lanes);
     auto* lanesColumn = new QVBoxLayout(lanes);
     lanesColumn->setContentsMargins(0, 0, 0, 0);
     lanesColumn->addWidget(m_lanes);
@@ -99,10 +100,10 @@ RunDesk::RunDesk(const Tools& tools, RunKeys& keys, QWidget* parent)
     refresh();
 }
 
-QLabel* RunDesk::sideLabel(const char* name, double size, bool bold) {
+QLabel* RunDesk::sideLabel(const char* name, double size, TextWeight weight) {
     auto* label = new QLabel(this);
     label->setObjectName(QLatin1String(name));
-    label->setFont(textFont(size, bold));
+    label->setFont(textFont(size, weight));
     label->setWordWrap(true);
     return label;
 }
@@ -130,14 +131,14 @@ QWidget* RunDesk::buildSide() {
     m_pictures = new RunPictures(m_session, m_thumbnails, side);
     m_callOut = new CallOutBar(m_session, m_keys, side);
     connect(m_callOut, &CallOutBar::done, this, [this] { setFocus(); });
-    m_where = sideLabel("run-where", 1.05, false);
-    m_goTo = sideLabel("run-goto", 1.25, true);
+    m_where = sideLabel("run-where", 1.05, TextWeight::Regular);
+    m_goTo = sideLabel("run-goto", 1.25, TextWeight::Bold);
     m_goTo->setStyleSheet(QStringLiteral("color: %1").arg(night().accent.name()));
     auto* column = new QVBoxLayout(side);
     column->setContentsMargins(0, spaced(2.5), spaced(3.5), spaced(2));
     column->setSpacing(spaced(2));
     column->addWidget(m_pictures);
-    column->addWidget(new CurtainBar(m_session.run(), m_keys, side));
+    column->addWidget(new CurtainBar(m_session.run(), m_session.orders(), m_keys, side));
     column->addWidget(m_callOut);
     column->addSpacing(spaced(1));
     column->addWidget(new TimingPanel(m_session, side));
@@ -148,37 +149,29 @@ QWidget* RunDesk::buildSide() {
 }
 
 void RunDesk::refresh() {
-    const auto cue = m_session.onScreen().cue();
-    const SlideBook& plan = m_session.book();
-    const int onScreen = cue ? plan.indexOf(cue->item) : -1;
-    const auto stepText = [&](const ItemSlides& slides) {
-        return tr("step %1 of %2").arg(slides.stepAt(cue->position) + 1).arg(slides.steps.size());
-    };
-    if (onScreen >= 0) {
-        m_where->setText(tr("Item %1 of %2 \u00b7 %3")
-                             .arg(onScreen + 1)
-                             .arg(plan.itemCount())
-                             .arg(stepText(plan.slides(onScreen))));
-    } else if (const Item* item = cue ? plan.unplannedItem(cue->item) : nullptr) {
-        m_where->setText(tr("Unplanned: %1 \u00b7 %2. %3 keeps it in the order.")
-                             .arg(item->title(), stepText(*plan.slidesOf(item->id)),
-                                  m_keys.textOf(RunAction::KeepUnplanned)));
-    } else if (const QString other = m_session.onScreen().otherService(); !other.isEmpty()) {
-        m_where->setText(
-            tr("On screen is still \u201c%1\u201d. The first take of this service replaces it.").arg(other));
-    } else if (cue) {
+    const RunFacts facts = m_session.watch().facts();
+    if (const auto& place = facts.onScreen) {
+        const QString step = tr("step %1 of %2").arg(place->step).arg(place->steps);
+        m_where->setText(place->item > 0
+                             ? tr("Item %1 of %2 \u00b7 %3").arg(place->item).arg(facts.items).arg(step)
+                             : tr("Unplanned: %1 \u00b7 %2. %3 keeps it in the order.")
+                                   .arg(place->title, step, m_keys.textOf(RunAction::KeepUnplanned)));
+    } else if (!facts.onScreenFrom.isEmpty()) {
+        m_where->setText(tr("On screen is still \u201c%1\u201d. The first take of this service replaces it.")
+                             .arg(facts.onScreenFrom));
+    } else if (m_session.onScreen().cue()) {
         m_where->setText(tr("What is on screen was taken out of the order."));
     } else {
-        m_where->setText(plan.itemCount() > 0 ? tr("Nothing on screen yet. %1 takes what is next.")
-                                                    .arg(m_keys.textOf(RunAction::Take).section(u',', 0, 0))
-                                              : QString());
+        m_where->setText(facts.items > 0 ? tr("Nothing on screen yet. %1 takes what is next.")
+                                               .arg(m_keys.textOf(RunAction::Take).section(u',', 0, 0))
+                                         : QString());
     }
 }
 
 /// What was found is next; the order goes on behind it.
 void RunDesk::look(const FindPick& pick) {
     placePicks(m_session, m_prompts, this, {pick}, [this](std::vector<ItemWords> words) {
-        m_session.run().lookAtUnplanned(std::move(words.front()));
+        m_session.orders().obey(order::LookAtUnplanned{std::move(words.front())});
     });
 }
 
@@ -189,7 +182,7 @@ void RunDesk::lookAtPicture() {
 
 void RunDesk::lookAtPictures(const QStringList& files) {
     bringInPictures(m_session, this, files, [this](std::vector<OrderPicture> pictures) {
-        m_session.run().lookAtUnplanned(PictureItem{{}, std::move(pictures)});
+        m_session.orders().obey(order::LookAtUnplanned{PictureItem{{}, std::move(pictures)}});
     });
 }
 
@@ -269,48 +262,20 @@ bool RunDesk::mayEdit() {
 }
 
 void RunDesk::obey(RunAction action) {
-    RunController& run = m_session.run();
     if (action == RunAction::Take || action == RunAction::Back || action == RunAction::StopLooking)
         forgetTyped();
-    switch (action) {
-    case RunAction::Take:
-        return run.take();
-    case RunAction::Back:
-        return run.back();
-    case RunAction::UndoTake:
-        return run.undoTake();
-    case RunAction::LookOn:
-        return run.lookAhead(1);
-    case RunAction::LookBack:
-        return run.lookAhead(-1);
-    case RunAction::NextItem:
-        return run.lookAtItemsOn(1);
-    case RunAction::PreviousItem:
-        return run.lookAtItemsOn(-1);
-    case RunAction::PartAgain:
-        return run.lookAtPartAgain();
-    case RunAction::FirstSlide:
-        return run.lookAtFirst();
-    case RunAction::StopLooking:
-        return run.lookBack();
-    case RunAction::CurtainOpen:
-        return run.setCurtain(Curtain::Open);
-    case RunAction::CurtainPlain:
-        return run.setCurtain(Curtain::Plain);
-    case RunAction::CurtainWordsOff:
-        return run.setCurtain(Curtain::WordsOff);
-    case RunAction::CurtainHouseCard:
-        return run.setCurtain(Curtain::HouseCard);
-    case RunAction::CurtainBlack:
-        return run.setCurtain(Curtain::Black);
-    case RunAction::BlackAndBack:
-        return run.blackAndBack();
+    if (const auto ordered = orderOf(action)) {
+        m_session.orders().obey(*ordered);
+        return;
+    }
+    switch (action) { // what only this window can do
     case RunAction::CallOut:
         return m_callOut->write();
-    case RunAction::EndCallOut:
-        return run.endCallOut();
-    case RunAction::FreezeMain:
-        return run.setFrozen(m_pictures->mainName(), !run.state().frozen.contains(m_pictures->mainName()));
+    case RunAction::FreezeMain: {
+        const QString main = m_pictures->mainName();
+        m_session.orders().obey(order::Freeze{main, !m_session.run().state().frozen.contains(main)});
+        return;
+    }
     case RunAction::OutputsMenu:
         return m_pictures->openMenu({}, m_pictures->mapToGlobal(QPoint(0, 0)));
     case RunAction::Find:
@@ -319,12 +284,10 @@ void RunDesk::obey(RunAction action) {
         return mayEdit() ? keepUnplanned() : void();
     case RunAction::MendWords:
         return mayEdit() ? m_mend->open() : void();
-    case RunAction::HoldAdvance:
-        return m_session.advance().stop();
-    case RunAction::FadeSound:
-        return m_session.sounds().stop();
     case RunAction::ShowKeys:
         return m_sheet->open();
+    default:
+        return;
     }
 }
 
@@ -333,17 +296,15 @@ void RunDesk::obey(RunAction action) {
 void RunDesk::typeDigit(int digit) {
     m_digits = std::min(m_digits * 10 + digit, 9999);
     m_typedOver.start();
-    RunController& run = m_session.run();
-    const SlideBook& plan = m_session.book();
     if (!m_letter.isNull()) {
-        run.lookAtPart(m_letter, m_digits);
-        m_goTo->setText(QString(m_letter) + QString::number(m_digits));
-    } else if (m_digits >= 1 && m_digits <= plan.itemCount()) {
-        run.lookAtItem(m_digits - 1);
-        m_goTo->setText(tr("Item %1 is next. Enter takes it.").arg(m_digits));
-    } else {
-        m_goTo->setText(tr("There is no item %1.").arg(m_digits));
+        const QString part = QString(m_letter) + QString::number(m_digits);
+        m_session.orders().obey(order::LookAtPart{part, std::nullopt});
+        m_goTo->setText(part);
+        return;
     }
+    const auto looked = m_session.orders().obey(order::LookAtItem{m_digits});
+    m_goTo->setText(looked ? tr("Item %1 is next. Enter takes it.").arg(m_digits)
+                           : tr("There is no item %1.").arg(m_digits));
 }
 
 void RunDesk::typeLetter(QChar letter) {
@@ -351,7 +312,7 @@ void RunDesk::typeLetter(QChar letter) {
     m_letter = letter;
     m_typedOver.start();
     m_goTo->setText(QString(letter));
-    m_session.run().lookAtPart(letter);
+    m_session.orders().obey(order::LookAtPart{QString(letter), std::nullopt});
 }
 
 void RunDesk::forgetTyped() {

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "desk/kit/Style.h"
 #include "desk/kit/Tools.h"
 #include "desk/run/LaneList.h"
 #include "session/run/RunKeys.h"
@@ -40,7 +41,7 @@ protected:
 
 private:
     QWidget* buildSide();
-    QLabel* sideLabel(const char* name, double size, bool bold);
+    QLabel* sideLabel(const char* name, double size, TextWeight weight);
     void refresh();
     void obey(RunAction action);
     [[nodiscard]] bool mayEdit();

@@ -87,7 +87,7 @@ void RunPictures::outputsChanged() {
         m_others.clear();
         m_main.clear();
         for (const Output& output : m_session.outputs().all())
-            if (m_main.isEmpty() && output.kind == OutputKind::Hall)
+            if (m_main.isEmpty() && output.isInTheHall())
                 m_main = output.name;
         if (m_main.isEmpty() && !names.isEmpty())
             m_main = names.first();

@@ -42,7 +42,7 @@ TimingPanel::TimingPanel(Session& session, QWidget* parent) : QWidget(parent), m
 TimingPanel::Figure TimingPanel::addFigure(const char* name) {
     auto* value = new QLabel(this);
     value->setObjectName(QLatin1String(name));
-    value->setFont(monoFont(1.45, true));
+    value->setFont(monoFont(1.45, TextWeight::Bold));
     auto* meaning = new QLabel(this);
     meaning->setFont(textFont(0.9));
     meaning->setWordWrap(true);

@@ -36,7 +36,7 @@ private:
 
     Session& m_session;
     Prompts& m_prompts;
-    Worker m_worker{QStringLiteral("order sheets")};
+    Worker m_worker{QStringLiteral("order sheets")}; // for machines
 };
 
 } // namespace mivanta

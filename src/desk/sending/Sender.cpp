@@ -20,7 +20,7 @@ Result<QString> print(QPrinter& printer, const std::vector<Song>& songs, ChartOp
     if (!paintCharts(printer, printer.resolution() / 72.0, songs, options))
         return failure(Sender::tr("the printer did not take the pages"), printer.printerName(),
                        Sender::tr("Check that it is switched on, or choose another one."));
-    return Sender::tr("%1 songs were sent to the printer.").arg(songs.size());
+    return Sender::tr("%n songs were sent to the printer.", nullptr, int(songs.size()));
 }
 
 } // namespace
@@ -121,8 +121,9 @@ void Sender::send(SendWay way, const MakeSource& songs, const QString& name, Cha
             const auto paths = writeSongFiles(next, format, folder);
             if (!paths)
                 return tl::unexpected(paths.error());
-            return paths->size() == 1 ? tr("Written: %1").arg(paths->front())
-                                      : tr("%1 files were written into %2.").arg(paths->size()).arg(folder);
+            return paths->size() == 1
+                       ? tr("Written: %1").arg(paths->front())
+                       : tr("%n files were written into %1.", nullptr, int(paths->size())).arg(folder);
         });
 }
 

@@ -32,7 +32,7 @@ BackupsPanel::BackupsPanel(Session& session, Prompts& prompts, QWidget* parent)
       m_session(session),
       m_prompts(prompts) {
     auto* title = new QLabel(tr("The library's backups"), this);
-    title->setFont(textFont(1.5, true));
+    title->setFont(textFont(1.5, TextWeight::Bold));
     m_state = new QLabel(this);
     m_state->setObjectName(QStringLiteral("backups-state"));
     m_state->setWordWrap(true);
@@ -82,9 +82,9 @@ void BackupsPanel::show(const std::vector<Backup>& backups) {
     m_backups = backups;
     m_list->clear();
     for (const Backup& backup : backups)
-        m_list->addTopLevelItem(
-            new QTreeWidgetItem({locale().toString(backup.at.toLocalTime(), tr("ddd d MMMM yyyy, HH:mm")),
-                                 locale().formattedDataSize(backup.bytes), kindText(backup.kind)}));
+        m_list->addTopLevelItem(new QTreeWidgetItem(
+            {locale().toString(backup.at.toLocalTime(), tr("ddd d MMMM yyyy, HH:mm", "date format")),
+             locale().formattedDataSize(backup.bytes), kindText(backup.kind)}));
     if (!backups.empty())
         m_list->setCurrentItem(m_list->topLevelItem(0));
     setBusy({});

@@ -56,7 +56,7 @@ void HallView::paintEvent(QPaintEvent*) {
     painter.setRenderHint(QPainter::Antialiasing);
     painter.fillRect(rect(), day().sheet);
     painter.setPen(day().accent);
-    painter.setFont(textFont(1.0, true));
+    painter.setFont(textFont(1.0, TextWeight::Bold));
     const int margin = spaced(4);
     painter.drawText(QRect(margin, spaced(2), width() - 2 * margin, spaced(6)),
                      Qt::AlignLeft | Qt::AlignVCenter,

@@ -26,7 +26,7 @@ QString nameOf(RunAction action) {
 
 KeysPanel::KeysPanel(RunKeys& keys, QWidget* parent) : QWidget(parent), m_keys(keys) {
     auto* title = new QLabel(tr("Keys for running"), this);
-    title->setFont(textFont(1.5, true));
+    title->setFont(textFont(1.5, TextWeight::Bold));
     m_state = new QLabel(this);
     m_state->setObjectName(QStringLiteral("keys-state"));
     m_state->setWordWrap(true);

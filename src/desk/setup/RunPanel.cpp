@@ -35,7 +35,7 @@ RunPanel::RunPanel(Session& session, Prompts& prompts, QWidget* parent)
       m_session(session),
       m_prompts(prompts) {
     auto* title = new QLabel(tr("Running"), this);
-    title->setFont(textFont(1.5, true));
+    title->setFont(textFont(1.5, TextWeight::Bold));
     m_card = linesEdit("house-card", tr("House card"), this);
     m_card->setToolTip(tr("What the curtain \u201cHouse card\u201d says"));
     m_card->setPlaceholderText(tr("The service's name and place"));

@@ -53,7 +53,7 @@ SetupDesk::SetupDesk(Session& session, ThumbnailStore& thumbnails, Prompts& prom
     setWidgetResizable(true);
     auto* content = new QWidget(this);
     auto* title = new QLabel(tr("Outputs"), content);
-    title->setFont(textFont(1.5, true));
+    title->setFont(textFont(1.5, TextWeight::Bold));
     m_monitors = new QLabel(content);
     m_monitors->setObjectName(QStringLiteral("setup-monitors"));
     m_monitors->setWordWrap(true);
@@ -184,7 +184,7 @@ SetupDesk::OutputCard SetupDesk::makeCard(const Output& output) {
     frame->setStyleSheet(QStringLiteral(".QFrame { background: %1; border-left: 5px solid %2; }")
                              .arg(day().sheet.name(), day().accent.name()));
     auto* name = new QLabel(output.label(), frame);
-    name->setFont(textFont(1.2, true));
+    name->setFont(textFont(1.2, TextWeight::Bold));
     auto* picture = new PictureView(m_thumbnails, frame);
     picture->setEmptyText(tr("Nothing yet"));
     picture->setObjectName(QStringLiteral("output-") + output.name);
@@ -194,7 +194,7 @@ SetupDesk::OutputCard SetupDesk::makeCard(const Output& output) {
         refresh();
     });
     auto* where = new QLabel(frame);
-    where->setFont(textFont(1.0, true));
+    where->setFont(textFont(1.0, TextWeight::Bold));
     where->setWordWrap(true);
     auto* place = new QComboBox(frame);
     place->setObjectName(QStringLiteral("place-") + output.name);

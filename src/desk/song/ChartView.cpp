@@ -84,7 +84,7 @@ ChartView::ChartView(QWidget* parent) : QWidget(parent) {
                     tr("This page a semitone higher; the song stays as it is"));
     m_key = new QLabel(this);
     m_key->setObjectName(QStringLiteral("shown-key"));
-    m_key->setFont(monoFont(1.0, true));
+    m_key->setFont(monoFont(1.0, TextWeight::Bold));
     connect(down, &QToolButton::clicked, this, [this] { transposeBy(-1); });
     connect(up, &QToolButton::clicked, this, [this] { transposeBy(1); });
     auto* pdf = new QPushButton(tr("Save as PDF\u2026"), this);

@@ -235,9 +235,9 @@ QString DetailsForm::gapsOf(const Song& song) {
         gaps << tr("whose it is (copyright)");
     if (song.licenceNumber.isEmpty())
         gaps << tr("the licence number");
-    return gaps.isEmpty()
-               ? QString()
-               : tr("For projecting it lawfully, this may still be wanted: %1.").arg(gaps.join(tr(", ")));
+    return gaps.isEmpty() ? QString()
+                          : tr("For projecting it lawfully, this may still be wanted: %1.")
+                                .arg(gaps.join(QStringLiteral(", ")));
 }
 
 } // namespace mivanta

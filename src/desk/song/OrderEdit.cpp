@@ -29,7 +29,7 @@ QString chipTip(const SungPart& sung, const Song& song) {
     const Part* part = song.part(sung.part);
     QString tip = sung.isEmptySlide() ? OrderEdit::tr("An empty slide") : part ? part->label() : QString();
     if (sung.times > 1)
-        tip += OrderEdit::tr(", %1 times").arg(sung.times);
+        tip = OrderEdit::tr("%1, %n times", nullptr, sung.times).arg(tip);
     if (!sung.stageNote.isEmpty())
         tip += QStringLiteral(" (%1)").arg(sung.stageNote);
     return tip;
@@ -72,7 +72,7 @@ OrderEdit::OrderEdit(QWidget* parent) : QWidget(parent) {
     m_chips->setDefaultDropAction(Qt::MoveAction);
     m_chips->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     m_chips->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    m_chips->setFont(textFont(1.0, true));
+    m_chips->setFont(textFont(1.0, TextWeight::Bold));
     m_chips->setStyleSheet(
         QStringLiteral(
             "QListWidget { background: transparent; border: none; }"
@@ -325,7 +325,7 @@ void OrderEdit::showMeaning(const ReadOrder& read, const QString& text) {
                       .arg(day().warning.name(), text.mid(token.from, token.length).toHtmlEscaped(),
                            token.meaning.toHtmlEscaped(),
                            links.isEmpty() ? QString()
-                                           : tr(" \u2013 %1").arg(links.join(QStringLiteral(", "))));
+                                           : QStringLiteral(" \u2013 ") + links.join(QStringLiteral(", ")));
     }
     QString meaning = pieces.join(QStringLiteral(" \u00b7 "));
     if (!read.notUnderstood(text).isEmpty()) {

@@ -122,7 +122,7 @@ QWidget* SongEditor::buildHead() {
     auto* head = new QWidget(m_content);
     m_title = new ElidedLabel(head);
     m_title->setObjectName(QStringLiteral("song-title"));
-    m_title->setFont(textFont(1.6, true));
+    m_title->setFont(textFont(1.6, TextWeight::Bold));
     m_details = new QLabel(head);
     m_details->setObjectName(QStringLiteral("song-details"));
     m_details->setWordWrap(true);
@@ -245,7 +245,7 @@ QWidget* SongEditor::buildTools() {
             [this] { transposeSong(-1); });
     m_key = new QLabel(tools);
     m_key->setObjectName(QStringLiteral("song-key"));
-    m_key->setFont(monoFont(1.0, true));
+    m_key->setFont(monoFont(1.0, TextWeight::Bold));
     row->addWidget(m_key);
     addTool(row, QStringLiteral("song-up"), QStringLiteral("+"), tr("The song a semitone higher"), {},
             [this] { transposeSong(1); });

@@ -38,8 +38,7 @@ QString understoodOf(const ReadSong& read, const QString& titleBefore) {
         withChords += int(std::count_if(part.lines.begin(), part.lines.end(),
                                         [](const Line& line) { return !line.chords.empty(); }));
     if (withChords > 0)
-        facts << (withChords == 1 ? Said::tr("chords over 1 line")
-                                  : Said::tr("chords over %1 lines").arg(withChords));
+        facts << Said::tr("chords over %n lines", nullptr, withChords);
     if (!song.singingOrder.empty())
         facts << Said::tr("sung %1").arg(singingOrderText(song));
     if (!read.warnings.empty()) {

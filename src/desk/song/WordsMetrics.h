@@ -18,7 +18,7 @@ inline int cardGap() {
     return cardPadding() + spaced(3);
 }
 inline int chordRoom() {
-    return QFontMetrics(monoFont(0.9, true)).height();
+    return QFontMetrics(monoFont(0.9, TextWeight::Bold)).height();
 }
 inline int breakRoom() {
     return spaced(6);

@@ -2,7 +2,6 @@
 #include "desk/song/WordsPreview.h"
 #include "core/run/Cards.h"
 #include "core/song/PartEdits.h"
-#include "desk/kit/Counted.h"
 #include "desk/kit/Style.h"
 #include <QHBoxLayout>
 #include <QToolButton>
@@ -140,7 +139,7 @@ QStringList WordsPreview::partNotes() const {
             if (m_slides->content.entries[size_t(slide.start.entry)].part == int(p))
                 count = std::max(count, slide.of);
         const QString none = m_song->parts[p].hasWords() ? tr("not sung") : QString();
-        notes << (count == 0 ? none : counted(count, tr("1 slide"), tr("%1 slides")));
+        notes << (count == 0 ? none : tr("%n slides", nullptr, count));
     }
     return notes;
 }

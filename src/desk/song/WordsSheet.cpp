@@ -30,7 +30,7 @@ WordsSheet::WordsSheet(QWidget* parent) : QTextEdit(parent) {
     m_chordBox->setObjectName(QStringLiteral("chord-box"));
     m_chordBox->setAccessibleName(tr("Chord"));
     m_chordBox->setToolTip(tr("The chord over this letter; Enter sets it, empty takes it away"));
-    m_chordBox->setFont(monoFont(0.9, true));
+    m_chordBox->setFont(monoFont(0.9, TextWeight::Bold));
     m_chordBox->installEventFilter(this);
     m_chordBox->hide();
     connect(document(), &QTextDocument::contentsChange, this, [this](int at) {

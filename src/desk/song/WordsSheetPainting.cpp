@@ -57,7 +57,7 @@ void WordsSheet::paintCards(QPainter& painter) {
         painter.fillRect(QRectF(card.left(), card.top(), 3, card.height()),
                          part.bandOnly ? colours.quiet : colours.accent);
         const int wide = gutter() - spaced(3);
-        painter.setFont(textFont(1.0, true));
+        painter.setFont(textFont(1.0, TextWeight::Bold));
         painter.setPen(colours.accent);
         const QRectF name(0, card.top() + cardPadding() / 2.0, wide, painter.fontMetrics().height());
         painter.drawText(name, Qt::AlignRight | Qt::AlignVCenter,
@@ -71,7 +71,7 @@ void WordsSheet::paintCards(QPainter& painter) {
 
 void WordsSheet::paintAbove(QPainter& painter) {
     const Palette& colours = day();
-    const QFont chordFont = monoFont(0.9, true);
+    const QFont chordFont = monoFont(0.9, TextWeight::Bold);
     const QFontMetrics chordMetrics(chordFont);
     QTextBlock block = firstSeen();
     for (auto b = size_t(std::max(0, block.blockNumber())); b < m_placeOf.size() && block.isValid();

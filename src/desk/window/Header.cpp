@@ -50,7 +50,7 @@ private:
 Header::Header(QWidget* parent) : QWidget(parent) {
     setObjectName(QStringLiteral("header"));
     m_title = new ElidedLabel(this);
-    m_title->setFont(textFont(1.25, true));
+    m_title->setFont(textFont(1.25, TextWeight::Bold));
     m_title->setStyleSheet(QStringLiteral("color: %1").arg(kHeadText.name()));
     m_state = new QLabel(this);
     m_state->setStyleSheet(QStringLiteral("color: %1").arg(kHeadQuiet.name()));
@@ -67,7 +67,7 @@ Header::Header(QWidget* parent) : QWidget(parent) {
     lamp->setContentsMargins(spaced(8), spaced(1.5), spaced(4), spaced(1.5));
     lamp->addWidget(m_lampLabel);
     m_clock = new QLabel(this);
-    m_clock->setFont(monoFont(1.35, true));
+    m_clock->setFont(monoFont(1.35, TextWeight::Bold));
     m_clock->setStyleSheet(QStringLiteral("color: %1").arg(kHeadText.name()));
     m_clock->setAccessibleName(tr("Time"));
 
@@ -119,10 +119,10 @@ void Header::setLock(bool canLock, bool isLocked) {
     m_tabs->setVisible(!isLocked);
 }
 
-void Header::addDesk(const QString& name, const QString& tip, const QString& shortcut) {
+void Header::addDesk(const QString& key, const QString& name, const QString& tip, const QString& shortcut) {
     const int index = int(m_desks.size());
     auto* button = new QToolButton(m_tabs);
-    button->setObjectName(QStringLiteral("desk-") + name.toLower());
+    button->setObjectName(QStringLiteral("desk-") + key);
     button->setText(name);
     button->setCheckable(true);
     button->setToolTip(QStringLiteral("%1 (%2)").arg(tip, shortcut));

@@ -25,7 +25,7 @@ public:
     explicit Header(QWidget* parent = nullptr);
 
     /// In the order of the desks. `shortcut` is shown in the tool tip.
-    void addDesk(const QString& name, const QString& tip, const QString& shortcut);
+    void addDesk(const QString& key, const QString& name, const QString& tip, const QString& shortcut);
     void setCurrentDesk(int index);
     /// A small number beside a desk's name (findings); 0 = none.
     void setDeskCount(int index, int count);

@@ -63,7 +63,7 @@ LampState lampOf(const std::vector<Shown>& outputs, const QString& otherService,
     QStringList facts{textOf(kind)};
     if (!otherService.isEmpty())
         facts << Said::tr("from \u201c%1\u201d").arg(otherService);
-    facts << (outputs.size() == 1 ? Said::tr("1 output") : Said::tr("%1 outputs").arg(outputs.size()));
+    facts << Said::tr("%n outputs", nullptr, Said::n(qint64(outputs.size())));
     if (std::any_of(outputs.begin(), outputs.end(), [](const Shown& each) { return each.hasCallOut; }))
         facts << Said::tr("call-out");
     if (const auto apart = std::count_if(outputs.begin(), outputs.end(), isApart); apart > 0)

@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/window/MainWindow.h"
 #include "desk/check/CheckDesk.h"
-#include "desk/kit/Counted.h"
 #include "desk/kit/NoticeBar.h"
 #include "desk/kit/Style.h"
 #include "desk/library/LibraryDesk.h"
@@ -176,23 +175,29 @@ void MainWindow::makeDesks() {
     m_checkDesk = new CheckDesk(m_session, *m_prompts, m_stack);
     m_runDesk = new RunDesk(tools, m_runKeys, m_stack);
     m_setupDesk = new SetupDesk(m_session, m_thumbnails, *m_prompts, m_runKeys, m_stack);
-    const std::pair<QWidget*, std::pair<QString, QString>> desks[]{
-        {m_libraryDesk, {tr("Library"), tr("All your songs, scripture and texts")}},
-        {m_prepareDesk, {tr("Prepare"), tr("Put the service together")}},
-        {m_checkDesk, {tr("Check"), tr("Find what is wrong before Sunday")}},
-        {m_runDesk, {tr("Run"), tr("Run the service")}},
-        {m_setupDesk, {tr("Setup"), tr("The outputs and their screens")}}};
+    struct DeskOfWindow {
+        QWidget* widget;
+        QString key;
+        QString name;
+        QString tip;
+    };
+    const DeskOfWindow desks[]{
+        {m_libraryDesk, QStringLiteral("library"), tr("Library"), tr("All your songs, scripture and texts")},
+        {m_prepareDesk, QStringLiteral("prepare"), tr("Prepare"), tr("Put the service together")},
+        {m_checkDesk, QStringLiteral("check"), tr("Check"), tr("Find what is wrong before Sunday")},
+        {m_runDesk, QStringLiteral("run"), tr("Run"), tr("Run the service")},
+        {m_setupDesk, QStringLiteral("setup"), tr("Setup"), tr("The outputs and their screens")}};
     int index = 0;
-    for (const auto& [widget, names] : desks) {
+    for (const auto& [widget, key, name, tip] : desks) {
         m_stack->addWidget(widget);
         if (m_session.isSecond() && (index == RunAt || index == SetupAt)) {
             ++index; // they are the other window's
             continue;
         }
-        const QString key = QStringLiteral("Alt+%1").arg(index + 1);
-        m_header->addDesk(names.first, names.second, key);
+        const QString shortcut = QStringLiteral("Alt+%1").arg(index + 1);
+        m_header->addDesk(key, name, tip, shortcut);
         auto* action = new QAction(this);
-        action->setShortcut(QKeySequence(key));
+        action->setShortcut(QKeySequence(shortcut));
         connect(action, &QAction::triggered, this, [this, index] { goTo(Desk(index)); });
         addAction(action);
         ++index;
@@ -318,10 +323,10 @@ void MainWindow::showHeader() {
     QStringList facts;
     if (currentDesk() == RunAt && m_session.book().itemCount() > 0) {
         facts << (item >= 0 ? tr("item %1 of %2").arg(item + 1).arg(m_session.book().itemCount())
-                            : counted(m_session.book().itemCount(), tr("1 item"), tr("%1 items")));
+                            : tr("%n items", nullptr, m_session.book().itemCount()));
     } else {
         if (service.start.isValid())
-            facts << locale().toString(service.start, tr("d MMMM \u00b7 HH:mm"));
+            facts << locale().toString(service.start, tr("d MMMM \u00b7 HH:mm", "date format"));
         facts << (document.isModified()       ? tr("not saved")
                   : document.path().isEmpty() ? tr("new")
                                               : tr("saved"));

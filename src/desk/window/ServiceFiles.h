@@ -36,7 +36,7 @@ private:
     Session& m_session;
     Prompts& m_prompts;
     std::function<void()> m_afterSave;
-    Worker m_files{QStringLiteral("handing over")};
+    Worker m_files{QStringLiteral("handing over")}; // for machines
 };
 
 } // namespace mivanta

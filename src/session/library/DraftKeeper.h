@@ -33,7 +33,7 @@ private:
 
     UnsavedFile m_file;
     std::function<Writer()> m_unsaved;
-    Worker m_files{QStringLiteral("unsaved work")};
+    Worker m_files{QStringLiteral("unsaved work")}; // for machines
     QTimer m_soon;
     bool m_holds = false; ///< there is a file
     bool m_mayKeep = false;

@@ -159,17 +159,17 @@ void LibraryClient::words(QObject* asker, const FindPick& pick,
 
 void LibraryClient::song(QObject* asker, const SongId& id, const std::function<void(Result<Song>)>& loaded) {
     ask<Song>(
-        asker, [id](Library& library) { return library.song(id); }, loaded, false);
+        asker, [id](Library& library) { return library.song(id); }, loaded);
 }
 
 void LibraryClient::save(QObject* asker, const Song& song, const Saved& saved) {
     ask<Song>(
-        asker, [song](Library& library) { return library.save(song); }, saved, true);
+        asker, [song](Library& library) { return library.save(song); }, saved, Changes::Library);
 }
 
 void LibraryClient::facets(QObject* asker, const std::function<void(Result<SongFacets>)>& found) {
     ask<SongFacets>(
-        asker, [](Library& library) { return library.facets(); }, found, false);
+        asker, [](Library& library) { return library.facets(); }, found);
 }
 
 void LibraryClient::noteSung(const SongUse& use) {
@@ -182,50 +182,50 @@ void LibraryClient::noteSung(const SongUse& use) {
 void LibraryClient::uses(QObject* asker, const SongId& id,
                          const std::function<void(Result<std::vector<SongUse>>)>& found) {
     ask<std::vector<SongUse>>(
-        asker, [id](Library& library) { return library.uses(id); }, found, false);
+        asker, [id](Library& library) { return library.uses(id); }, found);
 }
 
 void LibraryClient::edit(QObject* asker, const std::vector<SongId>& ids,
                          const std::function<void(Song&)>& change, const Edited& done) {
     ask<std::vector<SongEdit>>(
-        asker, [ids, change](Library& library) { return library.edit(ids, change); }, done, true);
+        asker, [ids, change](Library& library) { return library.edit(ids, change); }, done, Changes::Library);
 }
 
 void LibraryClient::takeBack(QObject* asker, const std::vector<SongEdit>& edits,
                              const std::function<void(Result<int>)>& done) {
     ask<int>(
-        asker, [edits](Library& library) { return library.takeBack(edits); }, done, true);
+        asker, [edits](Library& library) { return library.takeBack(edits); }, done, Changes::Library);
 }
 
 void LibraryClient::versions(QObject* asker, const SongId& id, const Versions& found) {
     ask<std::vector<SongVersion>>(
-        asker, [id](Library& library) { return library.versions(id); }, found, false);
+        asker, [id](Library& library) { return library.versions(id); }, found);
 }
 
 void LibraryClient::version(QObject* asker, const SongId& id, int revision,
                             const std::function<void(Result<Song>)>& loaded) {
     ask<Song>(
-        asker, [id, revision](Library& library) { return library.version(id, revision); }, loaded, false);
+        asker, [id, revision](Library& library) { return library.version(id, revision); }, loaded);
 }
 
 void LibraryClient::putInBin(QObject* asker, const std::vector<SongId>& ids, const Done& done) {
     ask<void>(
-        asker, [ids](Library& library) { return library.putInBin(ids); }, done, true);
+        asker, [ids](Library& library) { return library.putInBin(ids); }, done, Changes::Library);
 }
 
 void LibraryClient::takeFromBin(QObject* asker, const std::vector<SongId>& ids, const Done& done) {
     ask<void>(
-        asker, [ids](Library& library) { return library.takeFromBin(ids); }, done, true);
+        asker, [ids](Library& library) { return library.takeFromBin(ids); }, done, Changes::Library);
 }
 
 void LibraryClient::bin(QObject* asker, const std::function<void(Result<std::vector<SongSummary>>)>& found) {
     ask<std::vector<SongSummary>>(
-        asker, [](Library& library) { return library.bin(); }, found, false);
+        asker, [](Library& library) { return library.bin(); }, found);
 }
 
 void LibraryClient::emptyBin(QObject* asker, const std::function<void(Result<int>)>& done) {
     ask<int>(
-        asker, [](Library& library) { return library.emptyBin(); }, done, false);
+        asker, [](Library& library) { return library.emptyBin(); }, done);
 }
 
 template <typename T>

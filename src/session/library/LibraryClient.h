@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "core/base/Said.h"
 #include "formats/ScriptureReader.h"
 #include "session/work/Worker.h"
 #include "store/Backups.h"
@@ -36,11 +37,12 @@ public:
     [[nodiscard]] const QString& folder() const { return m_folder; }
     [[nodiscard]] const std::optional<Error>& error() const { return m_error; }
 
-    /// Runs work on the open library, on its thread, then done(result) here; `changes` tells the world of a
-    /// success.
+    enum class Changes { Nothing, Library };
+    /// Runs work on the open library, on its thread, then done(result) here; what changes the library is told
+    /// to the world when it was a success.
     template <typename T>
     void ask(QObject* asker, std::function<Result<T>(Library&)> work,
-             std::type_identity_t<std::function<void(Result<T>)>> done, bool changes = false);
+             std::type_identity_t<std::function<void(Result<T>)>> done, Changes changes = Changes::Nothing);
 
     /// What the query means and finds. Only the last of several calls by one asker is answered.
     using Found = std::function<void(Result<FindResult>)>;
@@ -129,16 +131,16 @@ private:
 
 template <typename T>
 void LibraryClient::ask(QObject* asker, std::function<Result<T>(Library&)> work,
-                        std::type_identity_t<std::function<void(Result<T>)>> done, bool changes) {
+                        std::type_identity_t<std::function<void(Result<T>)>> done, Changes changes) {
     m_reader.run(
         asker,
         [this, work = std::move(work)]() -> Result<T> {
             if (!m_library)
-                return failure(QStringLiteral("the library is not open"), m_folder);
+                return failure(Said::tr("the library is not open"), m_folder);
             return work(*m_library);
         },
         [this, done = std::move(done), changes](Result<T> result) {
-            const bool hasChanged = changes && result;
+            const bool hasChanged = changes == Changes::Library && result;
             done(std::move(result));
             if (hasChanged)
                 Q_EMIT changed();

@@ -73,7 +73,7 @@ void ThemeDraft::set(const LookProperty& property, const LookValue& value) {
         return;
     Theme next = *m_now;
     property.set(next.look, value);
-    apply(std::move(next), QString::fromUtf8(property.label).toLower(), int(indexOf(property)));
+    apply(std::move(next), property.label().toLower(), int(indexOf(property)));
 }
 
 void ThemeDraft::rename(const QString& name) {

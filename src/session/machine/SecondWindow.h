@@ -28,7 +28,7 @@ Q_SIGNALS:
 private:
     const QString m_program;
     const QString m_libraryFolder;
-    Worker m_worker{QStringLiteral("second window")};
+    Worker m_worker{QStringLiteral("second window")}; // for machines
 };
 
 } // namespace mivanta

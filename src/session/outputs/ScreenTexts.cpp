@@ -40,7 +40,7 @@ QString mirrorText(const std::vector<Monitor>& monitors) {
             names << monitors[size_t(index)].name;
             hasDesk = hasDesk || monitors[size_t(index)].isDesk;
         }
-        const QString all = names.join(Said::tr(" and "));
+        const QString all = Said::all(names);
         sentences
             << (hasDesk
                     ? Said::tr("%1 mirror each other, so everybody would see these desks: no output goes "
@@ -59,7 +59,7 @@ QString monitorsText(const std::vector<Monitor>& monitors) {
         monitors.size() == 1
             ? Said::tr("One screen is connected, so the outputs open as windows on it. Plug a "
                        "projector in and the hall moves there by itself.")
-            : Said::tr("%1 screens are connected.").arg(monitors.size());
+            : Said::tr("%n screens are connected.", nullptr, Said::n(qint64(monitors.size())));
     const QString mirrored = mirrorText(monitors);
     return mirrored.isEmpty() ? count : count + u' ' + mirrored;
 }

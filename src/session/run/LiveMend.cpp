@@ -20,9 +20,7 @@ std::optional<LiveMend::Found> LiveMend::find() const {
     const auto& cue = state.onScreen ? state.onScreen : state.next;
     if (!cue)
         return std::nullopt;
-    const Item* item = m_document.service().item(cue->item);
-    if (!item)
-        item = m_book.unplannedItem(cue->item);
+    const Item* item = m_book.itemOf(cue->item);
     const ItemSlides* slides = m_book.slidesOf(cue->item);
     if (!item || !slides)
         return std::nullopt;
@@ -83,7 +81,7 @@ void LiveMend::mendInLibrary(const Item& item, const MendableWords& found, const
                     return tl::unexpected(saved.error());
                 return true;
             },
-            tell, true);
+            tell, LibraryClient::Changes::Library);
     };
     if (const Song* song = item.song())
         ask([id = song->id](Library& library) { return library.song(id); },

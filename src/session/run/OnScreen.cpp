@@ -64,7 +64,7 @@ Curtain OnScreen::cover() const {
     std::vector<Shown> stage;
     for (const Output& output : m_run.plan().outputs())
         if (const Shown shown = of(output.name); !shown.origin.isFrozen)
-            (output.kind == OutputKind::Stage ? stage : people).push_back(shown);
+            (output.isForPeople() ? people : stage).push_back(shown);
     const std::vector<Shown>& over = people.empty() ? stage : people;
     const bool isCovered = !over.empty() && std::all_of(over.begin(), over.end(),
                                                         [](const Shown& shown) { return shown.isCovered(); });

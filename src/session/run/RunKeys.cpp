@@ -109,6 +109,58 @@ const std::vector<RunActionFacts>& runActions() {
     return all;
 }
 
+std::optional<RunOrder> orderOf(RunAction action) {
+    switch (action) {
+    case RunAction::Take:
+        return order::Take{};
+    case RunAction::Back:
+        return order::TakeBefore{};
+    case RunAction::UndoTake:
+        return order::UndoTake{};
+    case RunAction::LookOn:
+        return order::LookAhead{1};
+    case RunAction::LookBack:
+        return order::LookAhead{-1};
+    case RunAction::NextItem:
+        return order::LookAtItemsOn{1};
+    case RunAction::PreviousItem:
+        return order::LookAtItemsOn{-1};
+    case RunAction::PartAgain:
+        return order::LookAtPartAgain{};
+    case RunAction::FirstSlide:
+        return order::LookAtFirst{};
+    case RunAction::StopLooking:
+        return order::StopLooking{};
+    case RunAction::CurtainOpen:
+        return order::SetCurtain{Curtain::Open};
+    case RunAction::CurtainPlain:
+        return order::SetCurtain{Curtain::Plain};
+    case RunAction::CurtainWordsOff:
+        return order::SetCurtain{Curtain::WordsOff};
+    case RunAction::CurtainHouseCard:
+        return order::SetCurtain{Curtain::HouseCard};
+    case RunAction::CurtainBlack:
+        return order::SetCurtain{Curtain::Black};
+    case RunAction::BlackAndBack:
+        return order::BlackAndBack{};
+    case RunAction::EndCallOut:
+        return order::EndCallOut{};
+    case RunAction::HoldAdvance:
+        return order::HoldAdvance{};
+    case RunAction::FadeSound:
+        return order::FadeSound{};
+    case RunAction::CallOut:
+    case RunAction::FreezeMain:
+    case RunAction::OutputsMenu:
+    case RunAction::Find:
+    case RunAction::KeepUnplanned:
+    case RunAction::MendWords:
+    case RunAction::ShowKeys:
+        break;
+    }
+    return std::nullopt;
+}
+
 RunKeys::RunKeys(QObject* parent) : QObject(parent) {
     const QSettings settings;
     for (const RunActionFacts& facts : runActions()) {

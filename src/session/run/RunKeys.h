@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "session/run/RunOrders.h"
 #include <QKeySequence>
 #include <QObject>
 #include <map>
@@ -46,6 +47,9 @@ struct RunActionFacts {
     bool repeats = false; ///< also while the key is held down
 };
 [[nodiscard]] const std::vector<RunActionFacts>& runActions();
+
+/// What the action orders of the running service; nothing for what only a window can do, as opening Find.
+[[nodiscard]] std::optional<RunOrder> orderOf(RunAction action);
 
 /// Which keys do what on the Run desk. A key is one key without a modifier, so that no action needs two
 /// hands; each does one thing. Changes are kept in the settings. GUI thread.

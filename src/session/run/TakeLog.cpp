@@ -29,9 +29,7 @@ void TakeLog::noteSung() {
     if (!state.onScreen || state.covers.curtain != Curtain::Open || state.onScreen->item == m_sung)
         return;
     const Service& service = m_document.service();
-    const Item* item = service.item(state.onScreen->item);
-    if (!item)
-        item = m_run.plan().unplannedItem(state.onScreen->item);
+    const Item* item = m_run.plan().itemOf(state.onScreen->item);
     const Song* song = item ? item->song() : nullptr;
     if (!song)
         return;
@@ -50,21 +48,20 @@ void TakeLog::noteTake() {
         m_began = moment.itemSince;
     }
     const Service& service = m_document.service();
-    const Item* item = service.item(cue->item);
-    if (!item)
-        item = m_run.plan().unplannedItem(cue->item);
+    const Item* item = m_run.plan().itemOf(cue->item);
     const ItemSlides* slides = m_run.plan().slidesOf(cue->item);
     if (!item || !slides)
         return;
     const Step& step = slides->steps[size_t(slides->stepAt(cue->position))];
     const auto& parts = slides->content.parts;
+    const QString name = givenName(item->content);
     const TakeNote note{service.id,
                         service.title,
                         m_run.takenAt(),
                         item->id,
                         subjectOf(*item),
-                        item->title(),
-                        step.part < int(parts.size()) ? parts[size_t(step.part)].label : QString()};
+                        name.isEmpty() ? kindKey(item->content) : name,
+                        step.part < int(parts.size()) ? parts[size_t(step.part)].key : QString()};
     // Nobody waits for it; it is no reason to stop a service when it fails.
     m_library.ask<void>(
         this, [note](Library& library) { return library.takes().note(note); }, [](const Result<void>&) {});

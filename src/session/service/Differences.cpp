@@ -104,7 +104,7 @@ void Differences::putIntoLibrary(const std::vector<LibraryDifference>& which) {
                 take(which[i], (*stored)[i]);
             m_document.undoStack().endMacro();
         },
-        true);
+        LibraryClient::Changes::Library);
 }
 
 void Differences::keep(const std::vector<LibraryDifference>& which) {

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "session/service/ItemClipboard.h"
+#include "core/base/Said.h"
 #include "core/order/Groups.h"
 #include "formats/ItemJson.h"
 #include <QJsonArray>
@@ -29,7 +30,7 @@ Result<std::vector<Item>> itemsFromMime(const QMimeData& data) {
     std::vector<Item> items;
     const QJsonArray json = QJsonDocument::fromJson(data.data(QLatin1String(kCopiesMime))).array();
     for (const QJsonValue& value : json) {
-        auto item = itemFromJson(value.toObject(), QStringLiteral("the clipboard"));
+        auto item = itemFromJson(value.toObject(), Said::tr("the clipboard"));
         if (!item)
             return tl::unexpected(item.error());
         item->id = ItemId::create();

@@ -55,7 +55,7 @@ private:
     bool m_isSearching = false;
     int m_search = 0; ///< the last one asked for
     std::shared_ptr<std::atomic<int>> m_wanted = std::make_shared<std::atomic<int>>(0);
-    Worker m_worker{QStringLiteral("missing files")};
+    Worker m_worker{QStringLiteral("missing files")}; // for machines
 };
 
 } // namespace mivanta

@@ -73,7 +73,7 @@ std::vector<ItemId> ServiceDocument::duplicate(const std::vector<ItemId>& ids) {
     const std::vector<ItemId> made = duplicateItems(next, ids);
     if (!made.empty())
         apply(std::move(next), made.size() == 1 ? tr("a copy of %1").arg(m_service.item(ids.front())->title())
-                                                : tr("copies of %1 items").arg(made.size()));
+                                                : tr("copies of %n items", nullptr, int(made.size())));
     return made;
 }
 
@@ -110,12 +110,12 @@ void ServiceDocument::remove(const std::vector<ItemId>& ids) {
 void ServiceDocument::move(const std::vector<ItemId>& ids, int to) {
     if (Service next = m_service; moveItems(next, ids, to))
         apply(std::move(next), ids.size() == 1 ? tr("moving %1").arg(m_service.item(ids.front())->title())
-                                               : tr("moving %1 items").arg(ids.size()));
+                                               : tr("moving %n items", nullptr, int(ids.size())));
 }
 
 void ServiceDocument::group(const std::vector<ItemId>& ids) {
     if (Service next = m_service; groupItems(next, ids))
-        apply(std::move(next), tr("grouping %1 items").arg(ids.size()));
+        apply(std::move(next), tr("grouping %n items", nullptr, int(ids.size())));
 }
 
 void ServiceDocument::ungroup(const std::vector<ItemId>& ids) {
@@ -132,7 +132,7 @@ void ServiceDocument::fill(const ItemId& slot, ItemWords words) {
 void ServiceDocument::makeSlots(const std::vector<ItemId>& ids) {
     Service next = m_service;
     if (const int made = mivanta::makeSlots(next, ids); made > 0)
-        apply(std::move(next), made == 1 ? tr("choosing anew") : tr("choosing %1 items anew").arg(made));
+        apply(std::move(next), tr("choosing %n items anew", nullptr, made));
 }
 
 void ServiceDocument::rename(const ItemId& id, const QString& title) {
@@ -165,8 +165,7 @@ void ServiceDocument::setPlace(const QString& place) {
 void ServiceDocument::replacePictures(const QMap<QString, QString>& instead) {
     Service next = m_service;
     if (const int replaced = replaceMedia(next, instead); replaced > 0)
-        apply(std::move(next), replaced == 1 ? tr("another picture in its place")
-                                             : tr("other pictures in place of %1").arg(replaced));
+        apply(std::move(next), tr("other pictures in place of %n", nullptr, replaced));
 }
 
 void ServiceDocument::setTheme(const Theme& theme) {

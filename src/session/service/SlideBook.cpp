@@ -82,6 +82,11 @@ const Item* SlideBook::unplannedItem(const ItemId& id) const {
     return at == m_unplanned.end() ? nullptr : &*at;
 }
 
+const Item* SlideBook::itemOf(const ItemId& id) const {
+    const Item* planned = m_document.service().item(id);
+    return planned ? planned : unplannedItem(id);
+}
+
 void SlideBook::addUnplanned(const Item& item) {
     m_unplanned.push_back(item);
 }
@@ -105,9 +110,7 @@ const ItemSlides* SlideBook::slidesOf(const ItemId& id) const {
 std::shared_ptr<const ItemSlides> SlideBook::sharedSlidesOf(const ItemId& id) const {
     if (const auto made = m_made.constFind(id); made != m_made.constEnd())
         return made->slides;
-    const Item* item = m_document.service().item(id);
-    if (!item)
-        item = unplannedItem(id);
+    const Item* item = itemOf(id);
     if (!item || !item->hasSlides())
         return nullptr;
     auto slides = std::make_shared<const ItemSlides>(slidesOf(*item));

@@ -42,6 +42,8 @@ public:
     /// Its words have become others.
     void changeUnplanned(const Item& item);
     [[nodiscard]] const Item* unplannedItem(const ItemId& id) const;
+    /// Whatever can be run: the order's item, else the unplanned one; null when there is neither.
+    [[nodiscard]] const Item* itemOf(const ItemId& id) const;
 
     /// True once every item has its slides; then slideCount() is that of the main output in all.
     [[nodiscard]] bool isComplete() const;

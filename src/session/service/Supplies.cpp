@@ -22,8 +22,7 @@ Supplies::Supplies(LibraryClient& library, ServiceDocument& document, SlideBook&
     connect(&m_library, &LibraryClient::changed, this, &Supplies::loadFromLibrary);
     connect(&m_document, &ServiceDocument::packedOpened, this, &Supplies::bringInPacked);
     connect(&m_missing, &MissingFiles::found, this, [this](int files) {
-        Q_EMIT notice(files == 1 ? tr("A missing file was found and is in the library now.")
-                                 : tr("%1 missing files were found and are in the library now.").arg(files));
+        Q_EMIT notice(tr("%n missing files were found and are in the library now.", nullptr, files));
         takeArrived();
     });
 }
@@ -95,10 +94,8 @@ void Supplies::bringInPacked(const QString& path) {
             if (!brought) {
                 Q_EMIT problem(brought.error());
             } else if (brought->added > 0) {
-                Q_EMIT notice(brought->added == 1
-                                  ? tr("A file came with the service and is in the library now.")
-                                  : tr("%1 files came with the service and are in the library now.")
-                                        .arg(brought->added));
+                Q_EMIT notice(tr("%n files came with the service and are in the library now.", nullptr,
+                                 int(brought->added)));
                 takeArrived();
             }
         });

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/base/Result.h"
+#include "core/base/Said.h"
 #include <QDebug>
 #include <QObject>
 #include <QPointer>
@@ -17,10 +18,9 @@ auto withoutThrowing(Work& work) -> std::invoke_result_t<Work&> {
         try {
             return work();
         } catch (const std::exception& problem) {
-            return failure(QStringLiteral("this was more than this computer could do (%1)")
+            return failure(Said::tr("this was more than this computer could do (%1)")
                                .arg(QString::fromUtf8(problem.what())),
-                           {},
-                           QStringLiteral("Nothing was changed. Close other programs, or try with less."));
+                           {}, Said::tr("Nothing was changed. Close other programs, or try with less."));
         }
     } else {
         return work();

@@ -3,6 +3,7 @@
 #include "core/base/Cases.h"
 #include "core/base/Fold.h"
 #include "core/base/Said.h"
+#include "store/finding/SurePick.h"
 #include <algorithm>
 
 namespace mivanta {
@@ -26,14 +27,6 @@ QString choiceText(const FindHit& hit) {
               },
               [](const FoundBook&) { return QString(); }},
         hit);
-}
-
-/// It cannot be anything else: a reference, or the very title.
-bool isSure(const FindHit& hit, const QString& words) {
-    if (std::holds_alternative<FoundPassage>(hit))
-        return true;
-    const bool isNamed = std::holds_alternative<SongHit>(hit) || std::holds_alternative<TextHit>(hit);
-    return isNamed && keyOf(titleOf(hit)) == keyOf(words);
 }
 
 /// What Find has for the words; where that is nothing, for fewer of them from the beginning.
