@@ -11,6 +11,7 @@
 #include <QPushButton>
 #include <QToolButton>
 #include <QVBoxLayout>
+#include <algorithm>
 
 namespace mivanta {
 
@@ -19,7 +20,6 @@ LibraryList::LibraryList(Session& session, Prompts& prompts, QWidget* parent)
       m_session(session),
       m_prompts(prompts) {
     makeSide(this);
-    setMinimumWidth(spaced(66));
     m_find =
         new FindPanel(m_session.library(), tr("Title, words, author, hymn number\u2026"), FindSongs, this);
     m_count = new QLabel(tr("Songs"), this);
@@ -30,7 +30,10 @@ LibraryList::LibraryList(Session& session, Prompts& prompts, QWidget* parent)
     column->addWidget(m_count);
     column->addWidget(m_find, 1);
     column->addWidget(buildImportRow());
-    column->addWidget(buildButtons());
+    QWidget* buttons = buildButtons();
+    const QMargins around = column->contentsMargins();
+    setMinimumWidth(std::max(spaced(66), buttons->sizeHint().width() + around.left() + around.right()));
+    column->addWidget(buttons);
     connect(m_find, &FindPanel::counted, this, [this](int songs) {
         m_count->setText(m_find->box()->text().trimmed().isEmpty() ? tr("Songs %1").arg(songs)
                                                                    : tr("%1 found").arg(songs));
