@@ -113,8 +113,8 @@ private:
     TakeLog m_takes{m_run, m_document, m_library};
     RunOnly m_runOnly;
     Outputs m_outputs;
-    RunOrders m_orders{m_run, m_book, m_outputs, m_advance, m_sounds};
-    RunWatch m_watch{m_run, m_book, m_document, m_onScreen, m_outputs};
+    RunOrders m_orders{m_run, m_book, m_advance, m_sounds};
+    RunWatch m_watch{m_run, m_book, m_document, m_onScreen};
     Supplies m_supplies;
     SecondWindow m_secondWindow;
     Battery m_battery;

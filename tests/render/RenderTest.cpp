@@ -281,34 +281,6 @@ TEST(Render, LetterHeightsGrowWithTheSize) {
     EXPECT_EQ(letterHeights(words, 40, 1080).x, small.capital);
 }
 
-SlideObject countingTo(const QString& text) {
-    CountdownObject countdown;
-    setCountdownText(countdown, text);
-    SlideObject object;
-    object.what = countdown;
-    return object;
-}
-
-TEST(Render, ClocksAndCountdownsSayTheTime) {
-    SlideObject clock;
-    clock.what = ClockObject();
-    const QDateTime now({2026, 10, 4}, {9, 59, 30});
-    EXPECT_EQ(liveText(clock, now), u"09:59"_s);
-    const SlideObject countdown = countingTo(u"10:30"_s);
-    EXPECT_EQ(liveText(countdown, now), u"30:30"_s);
-    EXPECT_EQ(liveText(countdown, now.addSecs(1740)), u"1:30"_s);
-    EXPECT_EQ(liveText(countdown, now.addSecs(-3600)), u"1:30:30"_s);
-    EXPECT_EQ(liveText(countdown, now.addSecs(1830)), QString());
-    EXPECT_EQ(liveText(countingTo(u"soon"_s), now), QString());
-}
-
-TEST(LiveObjects, APreviewOfACountdownShowsFiguresEvenWhenItWouldBeOver) {
-    EXPECT_EQ(liveText(countingTo(u"10:30"_s), {}), u"5:00"_s); // what previews are drawn at
-    EXPECT_EQ(liveText(countingTo(u"10:45"_s), {}), u"15:00"_s);
-    EXPECT_EQ(liveText(countingTo(u"+90"_s), {}), u"1:30"_s);
-    EXPECT_EQ(liveText(countingTo({}), {}), u"5:00"_s);
-}
-
 TEST(Golden, RightToLeftStartsOnTheRight) {
     Scene s = scene(
         {u"\u05d0\u05d5\u05e8 \u05e2\u05dc \u05d4\u05de\u05d9\u05dd, \u05e9\u05e7\u05d8 \u05d1\u05e0\u05de\u05dc"_s});

@@ -51,8 +51,8 @@ protected:
     OnScreen onScreen{run, player};
     AutoAdvance advance{run, document};
     ItemSounds sounds{run, document, player};
-    RunOrders orders{run, book, outputs, advance, sounds};
-    RunWatch watch{run, book, document, onScreen, outputs};
+    RunOrders orders{run, book, advance, sounds};
+    RunWatch watch{run, book, document, onScreen};
     int told = 0;
 };
 

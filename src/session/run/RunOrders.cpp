@@ -3,7 +3,6 @@
 #include "core/base/Cases.h"
 #include "core/base/Said.h"
 #include "core/run/PartJumps.h"
-#include "session/outputs/Outputs.h"
 #include "session/run/AutoAdvance.h"
 #include "session/run/ItemSounds.h"
 #include "session/run/RunController.h"
@@ -102,7 +101,7 @@ Result<void> RunOrders::lookAtPart(const order::LookAtPart& order) {
 }
 
 Result<void> RunOrders::mustBeThere(const QString& output) const {
-    const auto& all = m_outputs.all();
+    const auto& all = m_plan.outputs();
     if (std::any_of(all.begin(), all.end(), [&](const Output& each) { return each.name == output; }))
         return {};
     return failure(Said::tr("there is no output \"%1\"").arg(output));

@@ -11,7 +11,6 @@ namespace mivanta {
 
 class AutoAdvance;
 class ItemSounds;
-class Outputs;
 class RunController;
 class SlideBook;
 
@@ -78,11 +77,9 @@ using RunOrder =
 /// Obeys them. GUI thread.
 class RunOrders {
 public:
-    RunOrders(RunController& run, SlideBook& plan, const Outputs& outputs, AutoAdvance& advance,
-              ItemSounds& sounds)
+    RunOrders(RunController& run, SlideBook& plan, AutoAdvance& advance, ItemSounds& sounds)
         : m_run(run),
           m_plan(plan),
-          m_outputs(outputs),
           m_advance(advance),
           m_sounds(sounds) {}
 
@@ -96,7 +93,6 @@ private:
 
     RunController& m_run;
     SlideBook& m_plan;
-    const Outputs& m_outputs;
     AutoAdvance& m_advance;
     ItemSounds& m_sounds;
 };

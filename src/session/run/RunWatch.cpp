@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "session/run/RunWatch.h"
 #include "core/timing/RunTiming.h"
-#include "session/outputs/Outputs.h"
 #include "session/run/OnScreen.h"
 #include "session/run/RunController.h"
 #include "session/service/PlannedLengths.h"
@@ -19,13 +18,12 @@ RunFacts withoutTimes(RunFacts facts) {
 } // namespace
 
 RunWatch::RunWatch(RunController& run, SlideBook& plan, ServiceDocument& document, OnScreen& onScreen,
-                   Outputs& outputs, QObject* parent)
+                   QObject* parent)
     : QObject(parent),
       m_run(run),
       m_plan(plan),
       m_document(document),
-      m_onScreen(onScreen),
-      m_outputs(outputs) {
+      m_onScreen(onScreen) {
     m_soon.setSingleShot(true);
     m_soon.setInterval(0);
     connect(&m_soon, &QTimer::timeout, this, &RunWatch::look);
@@ -66,7 +64,7 @@ RunFacts RunWatch::facts() const {
     facts.onScreenFrom = m_onScreen.otherService();
     facts.next = placeOf(state.next);
     facts.curtain = state.covers.curtain;
-    for (const Output& output : m_outputs.all())
+    for (const Output& output : m_plan.outputs())
         facts.outputs.push_back(
             {output.name, state.covers.on(output.name), state.frozen.contains(output.name)});
     if (state.covers.callOut)

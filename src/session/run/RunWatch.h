@@ -10,7 +10,6 @@
 namespace mivanta {
 
 class OnScreen;
-class Outputs;
 class RunController;
 class ServiceDocument;
 class SlideBook;
@@ -54,7 +53,7 @@ class RunWatch : public QObject {
     Q_OBJECT
 public:
     RunWatch(RunController& run, SlideBook& plan, ServiceDocument& document, OnScreen& onScreen,
-             Outputs& outputs, QObject* parent = nullptr);
+             QObject* parent = nullptr);
     [[nodiscard]] RunFacts facts() const;
 
 Q_SIGNALS:
@@ -69,7 +68,6 @@ private:
     SlideBook& m_plan;
     ServiceDocument& m_document;
     OnScreen& m_onScreen;
-    Outputs& m_outputs;
     RunFacts m_told;
     QTimer m_soon; ///< several changes of one turn of the event loop are told once
 };
