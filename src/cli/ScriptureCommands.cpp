@@ -17,7 +17,7 @@ using namespace Qt::StringLiterals;
 namespace {
 
 QString placeOf(const QString& file, int line) {
-    return line > 0 ? Said::tr("%1, line %2").arg(file).arg(line) : file;
+    return line > 0 ? Said::tr("%1, line %2").arg(file, QString::number(line)) : file;
 }
 
 /// What somebody has to see before anything is stored.

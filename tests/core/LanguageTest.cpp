@@ -3,6 +3,7 @@
 #include "core/base/Said.h"
 #include "core/song/PartHeading.h"
 #include "core/song/SingingOrder.h"
+#include "core/song/SongBounds.h"
 #include "core/theme/LookProperty.h"
 #include "support/Pseudo.h"
 #include "support/Samples.h"
@@ -69,6 +70,18 @@ TEST(Language, PartsAreShownInTheReadersLanguageAndKeepTheirKeys) {
     EXPECT_EQ(verse.key(), u"Verse 2"_s);
     EXPECT_EQ(verse.label(), u"[%1 %2]"_s.arg(u"[Véršé]"_s, u"2"_s));
     EXPECT_EQ(verse.shortLabel(), u"V2"_s);
+}
+
+TEST(Language, NamesThatLookLikePlacesToFillInStayAsTheyAre) {
+    Part part = samples::part(PartKind::Other, 2, {u"la"_s});
+    part.name = u"%1 and %2"_s;
+    EXPECT_EQ(part.label(), u"%1 and %2 2"_s);
+    Song song = samples::song(u"x"_s, {part});
+    song.parts[0].lines.resize(size_t(kMostLines) + 1);
+    EXPECT_EQ(excessOf(song), u"1001 lines in %1 and %2 2; 1000 is the most"_s);
+    const PictureItem twice{
+        {}, {{u"a.png"_s, u"100%1"_s}, {u"a.png"_s, u"100%1"_s}}, PictureFit::Whole, false};
+    EXPECT_EQ(contentOf(twice).parts[1].label, u"100%1 (2)"_s);
 }
 
 TEST(Language, HeadingsAndOrdersAreUnderstoodInBoth) {

@@ -24,7 +24,8 @@ ItemContent contentOf(const PictureItem& item) {
         part.label = picture.caption.isEmpty() ? Said::tr("Picture") : picture.caption;
         if (const int time = ++times[part.key]; time > 1) {
             part.key += QStringLiteral(" (%1)").arg(time);
-            part.label = Said::tr("%1 (%2)", "one of several pictures of one name").arg(part.label).arg(time);
+            part.label = Said::tr("%1 (%2)", "one of several pictures of one name")
+                             .arg(part.label, QString::number(time));
         }
         part.shortLabel = QString::number(content.parts.size() + 1);
         part.picture = picture.name;

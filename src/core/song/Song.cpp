@@ -72,7 +72,7 @@ QString Part::key() const {
 QString Part::label() const {
     const QString base = name.isEmpty() ? partKindName(kind) : name;
     //: a part of a song and its number: "Verse 1"
-    return number > 0 ? Said::tr("%1 %2").arg(base).arg(number) : base;
+    return number > 0 ? Said::tr("%1 %2").arg(base, QString::number(number)) : base;
 }
 
 QString Part::shortLabel() const {

@@ -5,7 +5,7 @@
 namespace mivanta {
 
 QString tooMuch(const QString& counted, qint64 most) {
-    return Said::tr("%1; %2 is the most").arg(counted).arg(most);
+    return Said::tr("%1; %2 is the most").arg(counted, QString::number(most));
 }
 
 namespace {

@@ -18,10 +18,12 @@ constexpr int kRowsOfWords = 4;
 
 QString placeText(const SlidePlace& place, const ItemContent& content) {
     const QString part = content.labelOf(place.part);
-    const QString text = place.time > 1 ? SlideInService::tr("%1, time %2").arg(part).arg(place.time) : part;
+    const QString text =
+        place.time > 1 ? SlideInService::tr("%1, time %2").arg(part, QString::number(place.time)) : part;
     return place.toLine > place.line
-               ? SlideInService::tr("%1, lines %2 to %3").arg(text).arg(place.line + 1).arg(place.toLine + 1)
-               : SlideInService::tr("%1, line %2").arg(text).arg(place.line + 1);
+               ? SlideInService::tr("%1, lines %2 to %3")
+                     .arg(text, QString::number(place.line + 1), QString::number(place.toLine + 1))
+               : SlideInService::tr("%1, line %2").arg(text, QString::number(place.line + 1));
 }
 
 } // namespace
