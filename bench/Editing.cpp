@@ -6,7 +6,7 @@
 #include "desk/song/SongEditor.h"
 #include "desk/song/Speller.h"
 #include "desk/song/WordsSheet.h"
-#include "session/library/SongDraft.h"
+#include "session/library/RecordDraft.h"
 #include <QApplication>
 #include <QElapsedTimer>
 #include <QKeyEvent>

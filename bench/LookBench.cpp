@@ -11,7 +11,8 @@
 #include "render/SceneRenderer.h"
 #include "session/readings/ThumbnailStore.h"
 #include "session/service/SlideBook.h"
-#include "store/Settings.h"
+#include "store/LibraryAddress.h"
+#include "store/ShippedThemes.h"
 #include <QBackingStore>
 #include <QDir>
 #include <QElapsedTimer>
@@ -93,7 +94,8 @@ void benchThemeChange(Figures& figures, const QString& folder) {
     constexpr int kItems = 60;
     constexpr int kSeen = 9; // pictures of the chosen item on the bench
     const auto themes = shippedThemes();
-    ServiceDocument document(folder + u"/theme-change"_s, themes.front());
+    const QString own = folder + u"/theme-change"_s;
+    ServiceDocument document(LibraryAddress(own).mediaFolder(), Journal(own), themes.front());
     SlideBook book(document, themes);
     book.setOutputs(usualOutputs());
     ThumbnailStore thumbnails;
@@ -237,8 +239,9 @@ void benchFade(Figures& figures, bool changesBackdrop) {
     constexpr int kFades = 12;
     const auto screens = QGuiApplication::screens();
     PreparedFrames frames;
-    OutputPicture one(frames, u"hall"_s);
-    OutputPicture two(frames, u"second"_s);
+    Films films;
+    OutputPicture one(frames, films, u"hall"_s);
+    OutputPicture two(frames, films, u"second"_s);
     OutputWindow windowOne(one, Output{});
     OutputWindow windowTwo(two, Output{});
     windowOne.showFullScreenOn(screens[1]);
@@ -262,7 +265,7 @@ void benchFade(Figures& figures, bool changesBackdrop) {
         settled = 0;
         for (int i = 0; i < 2; ++i) {
             watches[i].begin();
-            pictures[i]->show(scene, quint64(fade + 1), fade == 0);
+            pictures[i]->show(scene, quint64(fade + 1), fade == 0 ? Arrival::Cut : Arrival::Turning);
         }
         waitUntil([&] { return settled == 2; });
     }

@@ -2,12 +2,14 @@
 #include "RunBench.h"
 #include "Figures.h"
 #include "Memory.h"
+#include "Processor.h"
 #include "SongMaker.h"
 #include "Timing.h"
 #include "desk/run/RunDesk.h"
 #include "desk/window/MainWindow.h"
 #include "store/ServiceStore.h"
-#include "store/Settings.h"
+#include "store/ShippedThemes.h"
+#include "store/ThisComputer.h"
 #include <QApplication>
 #include <QDir>
 #include <QFile>
@@ -19,7 +21,6 @@
 #include <algorithm>
 #include <malloc.h>
 #include <map>
-#include <unistd.h>
 
 namespace mivanta {
 
@@ -55,25 +56,6 @@ std::vector<Output> outputs() {
     return all;
 }
 
-qint64 playerPid(const QString& session) {
-    for (const QString& entry : QDir(u"/proc"_s).entryList({u"[0-9]*"_s}, QDir::Dirs)) {
-        QFile file(u"/proc/%1/cmdline"_s.arg(entry));
-        if (file.open(QIODevice::ReadOnly) && file.readAll().split('\0').value(1) == session.toUtf8())
-            return entry.toLongLong();
-    }
-    return 0;
-}
-
-/// Seconds of processor time that the process has taken.
-double processorSeconds(qint64 pid) {
-    QFile file(u"/proc/%1/stat"_s.arg(pid));
-    if (!file.open(QIODevice::ReadOnly))
-        return 0;
-    const QByteArray stat = file.readAll();
-    const QList<QByteArray> fields = stat.mid(stat.lastIndexOf(')') + 2).split(' ');
-    return (fields.value(11).toDouble() + fields.value(12).toDouble()) / double(::sysconf(_SC_CLK_TCK));
-}
-
 /// As the application waits: asleep until something happens.
 void wait(int ms) {
     QEventLoop loop;
@@ -84,9 +66,9 @@ void wait(int ms) {
 /// The real window on its Run desk, with the real player.
 class RunWindow {
 public:
-    RunWindow(const QString& library, const QString& file)
+    RunWindow(const QString& library, const ThisComputer& computer, const QString& file)
         : m_folder(sessionFolder(library)),
-          m_session({library, file, true, {}, QStringLiteral(MIVANTA_BIN_DIR "/mivanta-player")}),
+          m_session({library, computer, file, true, {}, QStringLiteral(MIVANTA_BIN_DIR "/mivanta-player")}),
           m_window(m_session, std::make_unique<DialogPrompts>(nullptr)) {
         m_window.resize(1280, 800);
         m_window.show();
@@ -236,6 +218,7 @@ void benchManyTakes(Figures& figures, RunWindow& window) {
 /// A library with the service, and a monitor for each of its outputs.
 struct Prepared {
     QString library;
+    ThisComputer computer;
     QString file;
 };
 Prepared prepare(const QString& folder, const std::vector<Output>& outputs) {
@@ -243,11 +226,12 @@ Prepared prepare(const QString& folder, const std::vector<Output>& outputs) {
     QProcess::execute(u"xrandr"_s, {u"--output"_s, u"DUMMY3"_s, u"--mode"_s, u"mivanta-1920x1080"_s,
                                     u"--pos"_s, u"5120x0"_s});
     waitUntil([] { return QGuiApplication::screens().size() == 4; });
-    const Prepared prepared{folder + u"/library"_s, folder + u"/run.mivanta"_s};
+    const Prepared prepared{folder + u"/library"_s, ThisComputer(folder + u"/computer"_s),
+                            folder + u"/run.mivanta"_s};
     QDir().mkpath(prepared.library);
     if (const auto saved = saveService(songs(), prepared.file, {}); !saved)
         qFatal("%s", qPrintable(saved.error().text()));
-    if (const auto saved = saveOutputs(prepared.library, outputs); !saved)
+    if (const auto saved = prepared.computer.saveOutputs(outputs); !saved)
         qFatal("%s", qPrintable(saved.error().text()));
     return prepared;
 }
@@ -256,7 +240,7 @@ Prepared prepare(const QString& folder, const std::vector<Output>& outputs) {
 
 void benchRun(Figures& figures, const QString& folder) {
     const Prepared prepared = prepare(folder + u"/run"_s, outputs());
-    RunWindow window(prepared.library, prepared.file);
+    RunWindow window(prepared.library, prepared.computer, prepared.file);
     benchTakes(figures, window);
     benchIdle(figures, window, u"three outputs"_s);
     benchManyTakes(figures, window);
@@ -266,7 +250,7 @@ void benchClocks(Figures& figures, const QString& folder) {
     auto withClock = outputs();
     withClock[1].look.theme = u"stage-leader"_s; // a clock with seconds, a stopwatch, what the hall shows
     const Prepared prepared = prepare(folder + u"/clocks"_s, withClock);
-    RunWindow window(prepared.library, prepared.file);
+    RunWindow window(prepared.library, prepared.computer, prepared.file);
     static_cast<void>(window.take());
     benchIdle(figures, window, u"with a clock and a stopwatch on the stage"_s);
 }

@@ -6,7 +6,7 @@
 #include "render/FontMeasure.h"
 #include "store/Database.h"
 #include "store/Library.h"
-#include "store/Settings.h"
+#include "store/ShippedThemes.h"
 #include <QElapsedTimer>
 #include <QFile>
 #include <random>

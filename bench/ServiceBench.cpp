@@ -9,7 +9,7 @@
 #include "store/MediaFiles.h"
 #include "store/ServicePack.h"
 #include "store/ServiceStore.h"
-#include "store/Settings.h"
+#include "store/ShippedThemes.h"
 #include <QApplication>
 #include <QDir>
 #include <QFile>
@@ -41,22 +41,22 @@ Service mixedService(const QStringList& pictures) {
         Item item{ItemId::create(), {}};
         switch (i % 10) {
         case 0:
-            item.content = Heading{u"Part %1"_s.arg(i / 10)};
+            item.words = Heading{u"Part %1"_s.arg(i / 10)};
             break;
         case 3:
-            item.content = PictureItem{{}, {{pictures[(i / 10) % pictures.size()], {}}}};
+            item.words = PictureItem{{}, {{pictures[(i / 10) % pictures.size()], {}}}};
             break;
         case 5:
-            item.content = PauseItem{u"Quiet"_s};
+            item.words = PauseItem{u"Quiet"_s};
             break;
         case 6:
-            item.content = NoteItem{u"Dim the lights"_s};
+            item.words = NoteItem{u"Dim the lights"_s};
             break;
         case 8:
-            item.content = CountdownItem{u"Soon"_s, std::nullopt};
+            item.words = CountdownItem{u"Soon"_s, std::nullopt};
             break;
         default:
-            item.content = songItem(maker.make(i));
+            item.words = songItem(maker.make(i));
         }
         item.plan.leader = i % 3 == 0 ? u"Maren"_s : QString();
         service.items.push_back(std::move(item));
@@ -73,7 +73,12 @@ double ownMemory() {
 class ServiceWindow {
 public:
     explicit ServiceWindow(const QString& library)
-        : m_session({library, {}, false, {}, QStringLiteral(MIVANTA_BIN_DIR "/mivanta-player")}),
+        : m_session({library,
+                     ThisComputer(library + QStringLiteral("/computer")),
+                     {},
+                     false,
+                     {},
+                     QStringLiteral(MIVANTA_BIN_DIR "/mivanta-player")}),
           m_window(m_session, std::make_unique<DialogPrompts>(nullptr)),
           m_folder(sessionFolder(library)) {
         m_window.resize(1280, 800);
@@ -156,7 +161,7 @@ void benchEdits(Figures& figures, ServiceWindow& window) {
         moves.push_back(window.timed([&] { document.move({id}, int(random.bounded(kItems))); }));
         plans.push_back(window.timed([&] {
             document.changePlan(
-                {id}, [&](ItemPlan& plan) { plan.seconds = 60 + i; }, u"length"_s);
+                {id}, [&](ItemPlan& list) { list.seconds = 60 + i; }, u"length"_s);
         }));
         removals.push_back(window.timed([&] { document.remove({id}); }));
         undone.push_back(window.timed([&] { document.undoStack().undo(); }));
@@ -171,7 +176,7 @@ void benchPacking(Figures& figures, const QString& folder) {
     constexpr int kFiles = 8;
     constexpr qint64 kBytes = 256LL << 20;
     const QString library = folder + u"/pack-library"_s;
-    const QString media = mediaFolderOf(library);
+    const QString media = LibraryAddress(library).mediaFolder();
     QDir().mkpath(media);
     Service service = mixedService({u"none"_s});
     service.items.resize(1);
@@ -187,8 +192,8 @@ void benchPacking(Figures& figures, const QString& folder) {
         service.items.push_back({ItemId::create(), PictureItem{{}, {{QFileInfo(file).fileName(), {}}}}});
     }
     service.media = mediaFactsOf(service, media, {});
-    const PackPlan plan = planPack(service, media, {});
-    const double megabytes = double(plan.bytes()) / 1e6;
+    const PackList list = packListOf(service, media, {});
+    const double megabytes = double(list.bytes()) / 1e6;
     std::vector<double> copied;
     std::vector<double> packed;
     for (int round = 0; round < 3; ++round) {
@@ -200,7 +205,7 @@ void benchPacking(Figures& figures, const QString& folder) {
         QDir(copy).removeRecursively();
         const QString file = folder + u"/packed.mivanta"_s;
         time.start();
-        if (const auto done = packService(service, plan, file, {}); !done)
+        if (const auto done = packService(service, list, file, {}); !done)
             qFatal("%s", qPrintable(done.error().text()));
         packed.push_back(megabytes / (msOf(time) / 1000));
         QFile::remove(file);

@@ -2,7 +2,9 @@
 // Measures what the aims are set for. Run it through ./run bench: it needs a display with three monitors.
 #include "Editing.h"
 #include "Figures.h"
+#include "FilmBench.h"
 #include "LookBench.h"
+#include "MediaBench.h"
 #include "Memory.h"
 #include "ReadersBench.h"
 #include "RunBench.h"
@@ -18,7 +20,7 @@
 #include "render/Fonts.h"
 #include "store/Database.h"
 #include "store/Library.h"
-#include "store/Settings.h"
+#include "store/ShippedThemes.h"
 #include <QApplication>
 #include <QDir>
 #include <QElapsedTimer>
@@ -224,7 +226,8 @@ Started startUp(const QString& library, bool search = false) {
     QElapsedTimer time;
     process.setStandardErrorFile(QProcess::nullDevice());
     time.start();
-    process.start(QStringLiteral(MIVANTA_BIN_DIR "/mivanta"), {u"--library"_s, library});
+    process.start(QStringLiteral(MIVANTA_BIN_DIR "/mivanta"),
+                  {u"--library"_s, library, u"--computer"_s, library + u"/computer"_s});
     process.waitForStarted();
     PlayerClient observer({session, {}, {false, {}, {}}});
     bool usable = false;
@@ -303,8 +306,10 @@ int main(int argc, char** argv) {
     loadShippedFonts();
     const QTemporaryDir folder;
     Figures figures;
-    const qsizetype only = app.arguments().indexOf(
-        u"--only"_s); // take, fit, drawing, readers, editor, scripture, service, run, clocks or library
+    const qsizetype only =
+        app.arguments().indexOf(u"--only"_s); // take, fit, drawing, readers, editor, scripture, service, run,
+                                              // clocks, media, library, film, or of film only
+                                              // film-cores, film-takes or film-timing
     const QString which = only > 0 ? app.arguments().value(only + 1) : QString();
     if (which.isEmpty() || which == u"take")
         benchTake(figures, folder.path());
@@ -324,6 +329,10 @@ int main(int argc, char** argv) {
         benchRun(figures, folder.path());
     if (which.isEmpty() || which == u"run" || which == u"clocks")
         benchClocks(figures, folder.path());
+    if (which.isEmpty() || which.startsWith(u"film"))
+        benchFilm(figures, folder.path(), which, app.arguments().contains(u"--long"_s));
+    if (which.isEmpty() || which == u"media")
+        benchMedia(figures);
     if (which.isEmpty() || which == u"library") {
         benchImportAndSearch(figures, folder.path(), kSongs);
         benchStart(figures, folder.path());

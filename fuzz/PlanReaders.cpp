@@ -127,6 +127,14 @@ Service harbourService() {
     pictures.pictures = {{picture, u"Dawn"_s}};
     service.items.push_back({ItemId::create(), pictures});
     service.items.back().plan.sound = ItemSound{picture, u"Bell"_s, true};
+    service.items.back().plan.track = ItemTrack{picture, u"Track"_s, 90, 4, {u"Verse 1"_s, 1, 0, 1}};
+    FilmItem film;
+    film.name = picture;
+    film.from = 2;
+    film.fadeIn = 1;
+    film.isShownOn = {{u"stage"_s, true}};
+    service.items.push_back({ItemId::create(), film});
+    service.items.push_back({ItemId::create(), MusicItem{u"Coming in"_s, {{picture, u"One"_s, 30, 1, 9}}}});
     service.items.push_back({ItemId::create(), passageItem(samples::passage({u"one"_s, u"two"_s}))});
     return service;
 }

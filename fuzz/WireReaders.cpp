@@ -48,20 +48,24 @@ std::vector<QByteArray> messages() {
     two.elsewhere = {within};
     two.rows[0].beside = {SceneRow{u"other"_s, {}}};
     return {encoded(message::Hello{}),
-            encoded(message::Show{7, {scene(), two}, true}),
+            encoded(message::Show{7, {scene(), two}, Arrival::Cut}),
             encoded(message::Prepare{{scene()}}),
             encoded(message::SetOutputs{usualOutputs(), u"HDMI-1"_s}),
             encoded(message::Keep{"{}"}),
             encoded(message::Quit{}),
             encoded(message::MediaArrived{}),
             encoded(message::NumberScreens{}),
-            encoded(message::Sound{QString(64, u'c') + u".ogg"_s, 5}),
+            encoded(message::Sound{SoundChannel::Music, {{QString(64, u'c') + u".ogg"_s, 1, 2, -3}}, 2.5}),
             encoded(message::Welcome{"{}", u"/x"_s}),
             encoded(message::Painted{u"hall"_s, 3, true}),
             encoded(message::Shows{u"hall"_s, {}}),
             encoded(message::FrameReady{u"hall"_s, 1}),
             encoded(message::Places{}),
-            encoded(message::Sounding{})};
+            encoded(message::SteerSound{SoundChannel::Music, message::SteerSound::What::Seek, 9}),
+            encoded(message::Sounding{}),
+            encoded(message::OpenFilm{}),
+            encoded(message::SteerFilm{"key", message::SteerFilm::What::Seek, 9}),
+            encoded(message::FilmStands{})};
 }
 
 } // namespace

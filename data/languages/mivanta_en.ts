@@ -132,7 +132,7 @@
     <message numerus="yes">
         <source>%n translations beside one another</source>
         <translation>
-            <numerusform>%n translation</numerusform>
+            <numerusform>One translation</numerusform>
             <numerusform>%n translations beside one another</numerusform>
         </translation>
     </message>
@@ -354,6 +354,58 @@
             <numerusform>%n screens are connected.</numerusform>
         </translation>
     </message>
+    <message numerus="yes">
+        <source>%n books</source>
+        <translation>
+            <numerusform>%n book</numerusform>
+            <numerusform>%n books</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n texts</source>
+        <translation>
+            <numerusform>One text</numerusform>
+            <numerusform>%n texts</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n translations</source>
+        <translation>
+            <numerusform>One translation</numerusform>
+            <numerusform>%n translations</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n media in %1</source>
+        <translation>
+            <numerusform>%n medium in %1</numerusform>
+            <numerusform>%n media in %1</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n pieces of music</source>
+        <translation>
+            <numerusform>%n piece of music</numerusform>
+            <numerusform>%n pieces of music</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n media</source>
+        <translation>
+            <numerusform>%n medium</numerusform>
+            <numerusform>%n media</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>mivanta::ArrangeInService</name>
+    <message numerus="yes">
+        <source>%n more objects come from elsewhere; they are changed there.</source>
+        <translation>
+            <numerusform>One more object comes from elsewhere; it is changed there.</numerusform>
+            <numerusform>%n more objects come from elsewhere; they are changed there.</numerusform>
+        </translation>
+    </message>
 </context>
 <context>
     <name>mivanta::BringingIn</name>
@@ -382,6 +434,40 @@
         <translation>
             <numerusform>One thing to look at</numerusform>
             <numerusform>%n things to look at</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>mivanta::DiscWindow</name>
+    <message numerus="yes">
+        <source>%n channels</source>
+        <translation>
+            <numerusform>%n channel</numerusform>
+            <numerusform>%n channels</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%1: %n titles</source>
+        <translation>
+            <numerusform>%1: %n title</numerusform>
+            <numerusform>%1: %n titles</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n chapters</source>
+        <translation>
+            <numerusform>%n chapter</numerusform>
+            <numerusform>%n chapters</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>mivanta::FolderWatch</name>
+    <message numerus="yes">
+        <source>there are %n watched folders already</source>
+        <translation>
+            <numerusform>there is one watched folder already</numerusform>
+            <numerusform>there are %n watched folders already</numerusform>
         </translation>
     </message>
 </context>
@@ -485,6 +571,50 @@
         <translation>
             <numerusform>%n item</numerusform>
             <numerusform>%n items</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>mivanta::MediaGrid</name>
+    <message numerus="yes">
+        <source>and %n more</source>
+        <translation>
+            <numerusform>and %n more</numerusform>
+            <numerusform>and %n more</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>mivanta::MediaLibrary</name>
+    <message numerus="yes">
+        <source>%n media</source>
+        <translation>
+            <numerusform>%n medium</numerusform>
+            <numerusform>%n media</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n media are in the bin.</source>
+        <translation>
+            <numerusform>It is in the bin.</numerusform>
+            <numerusform>%n media are in the bin.</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>mivanta::MediumPanel</name>
+    <message numerus="yes">
+        <source>Add %n to the service</source>
+        <translation>
+            <numerusform>Add it to the service</numerusform>
+            <numerusform>Add %n to the service</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>this service (%n times)</source>
+        <translation>
+            <numerusform>this service</numerusform>
+            <numerusform>this service (%n times)</numerusform>
         </translation>
     </message>
 </context>
@@ -623,6 +753,13 @@
             <numerusform>%1, %n slides more</numerusform>
         </translation>
     </message>
+    <message numerus="yes">
+        <source>That is the worst of %n moments of the film.</source>
+        <translation>
+            <numerusform>That is the one moment of the film.</numerusform>
+            <numerusform>That is the worst of %n moments of the film.</numerusform>
+        </translation>
+    </message>
 </context>
 <context>
     <name>mivanta::ReferenceHelp</name>
@@ -648,6 +785,23 @@
         <translation>
             <numerusform>one verse found</numerusform>
             <numerusform>%n verses found</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>mivanta::ScriptureReview</name>
+    <message numerus="yes">
+        <source>“%1” (line %2, %n verses)</source>
+        <translation>
+            <numerusform>“%1” (line %2, %n verse)</numerusform>
+            <numerusform>“%1” (line %2, %n verses)</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%1: %n verses can be read.</source>
+        <translation>
+            <numerusform>%1: %n verse can be read.</numerusform>
+            <numerusform>%1: %n verses can be read.</numerusform>
         </translation>
     </message>
 </context>
@@ -786,16 +940,6 @@
     </message>
 </context>
 <context>
-    <name>mivanta::TextLibrary</name>
-    <message numerus="yes">
-        <source>%n texts</source>
-        <translation>
-            <numerusform>One text</numerusform>
-            <numerusform>%n texts</numerusform>
-        </translation>
-    </message>
-</context>
-<context>
     <name>mivanta::TranslationsColumn</name>
     <message numerus="yes">
         <source>%n books</source>
@@ -816,13 +960,6 @@
         <translation>
             <numerusform>%n place was read another way than written: %1, line %2: %3.</numerusform>
             <numerusform>%n places were read another way than written, the first: %1, line %2: %3.</numerusform>
-        </translation>
-    </message>
-    <message numerus="yes">
-        <source>%n translations</source>
-        <translation>
-            <numerusform>One translation</numerusform>
-            <numerusform>%n translations</numerusform>
         </translation>
     </message>
 </context>

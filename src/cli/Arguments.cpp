@@ -1,9 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cli/Arguments.h"
 #include "core/base/Said.h"
+#include "core/timing/Moment.h"
 #include "sending/OrderSheets.h"
 #include "sending/SongFiles.h"
-#include "store/Settings.h"
+#include "store/ThisComputer.h"
 #include <QCommandLineParser>
 
 namespace mivanta {
@@ -11,7 +12,7 @@ namespace mivanta {
 using namespace Qt::StringLiterals;
 
 QString usageText() {
-    return Said::tr(R"(usage: mivanta-cli [--library DIR] [--json] COMMAND
+    return Said::tr(R"(usage: mivanta-cli [--library DIR] [--computer DIR] [--json] COMMAND
 
   import PATH... [--twins keep|skip|replace|merge]    bring in song files and folders
   import PATH... --look                               only say what is in them and what is like it
@@ -30,14 +31,22 @@ QString usageText() {
   slides (SONG | --service FILE) [--output NAME] [--theme THEME] [--why]
                                                       steps and slides, as the outputs split them;
                                                       --why: every property of the look and where it comes from
-  render (SONG | --service FILE) --output NAME --to DIR [--theme THEME]   slides as PNG pictures
+  render (SONG | --service FILE) --output NAME --to DIR [--theme THEME]   slides as PNG pictures;
+                                                      --at 12.5: films as they are after so many seconds
   legibility (SONG | --service FILE) [--output NAME] [--theme THEME]
                                                       how far it is read, and its contrast
   theme list | show THEME | export THEME --to FILE | import FILE...
+  media list | show NAME | add FILE... | watch FOLDER
+                                                      pictures, films and sounds; a watched folder is shown with them
+  media disc PATH [TITLE [--part 0:02-0:12] [--name NAME]]
+                                                      the titles of a video disc in a drive, an image or a
+                                                      folder; with TITLE, copies it into the library
+  play FILE --to DIR                                  a film's pictures as PNG, and its sound as WAV
   service new ORDER.txt --to FILE                     a service from lines of headings, titles and references
   service show FILE                                   its order with times, lengths and who leads
   service check-files FILE                            the pictures and fonts that it uses, and which are missing
-  service pack FILE --to FILE                         the same with its pictures and fonts, for another computer
+  service pack FILE --to FILE [--only-parts]          the same with its media and fonts, for another computer;
+                                                      --only-parts: of films only what is played of them
   service unpack FILE --to DIR                        what a packed service holds, into a folder
   service print FILE --to FILE [--what order|slides|words] [--per-page N] [--output NAME]
                                                       as PDF, HTML, text or CSV, by the ending of --to
@@ -102,6 +111,19 @@ Result<void> check(const Arguments& a) {
                        : Result<void>(wrongUsage(Said::tr(
                              "theme needs: list, show THEME, export THEME --to FILE, or import FILE.")));
     }
+    if (a.command == u"media") {
+        const QString what = a.words.value(0);
+        const bool isRight = (what == u"list" && one) || (what == u"add" && a.words.size() > 1) ||
+                             ((what == u"show" || what == u"watch") && a.words.size() == 2) ||
+                             (what == u"disc" && (a.words.size() == 2 || a.words.size() == 3));
+        return isRight ? Result<void>()
+                       : Result<void>(wrongUsage(Said::tr(
+                             "media needs: list, show NAME, add FILE..., watch FOLDER, or disc PATH.")));
+    }
+    if (a.command == u"play")
+        return one && !a.to.isEmpty()
+                   ? Result<void>()
+                   : Result<void>(wrongUsage(Said::tr("play needs one film or sound, and --to DIR.")));
     if (a.command == u"slides" || a.command == u"render" || a.command == u"legibility") {
         if (a.words.size() > 1 || one == !a.serviceFile.isEmpty())
             return wrongUsage(Said::tr("%1 needs one song, or --service FILE.").arg(a.command));
@@ -131,6 +153,7 @@ Result<Arguments> readArguments(const QStringList& arguments) {
     QCommandLineParser parser;
     parser.setSingleDashWordOptionMode(QCommandLineParser::ParseAsLongOptions);
     parser.addOption({u"library"_s, {}, u"DIR"_s});
+    parser.addOption({u"computer"_s, {}, u"DIR"_s});
     parser.addOption({u"service"_s, {}, u"FILE"_s});
     parser.addOption({u"output"_s, {}, u"NAME"_s});
     parser.addOption({u"to"_s, {}, u"DIR"_s});
@@ -143,11 +166,13 @@ Result<Arguments> readArguments(const QStringList& arguments) {
     parser.addOption(QCommandLineOption(u"why"_s));
     parser.addOption({u"what"_s, {}, u"WHAT"_s});
     parser.addOption({u"per-page"_s, {}, u"N"_s});
-    for (const QString& name : {u"translation"_s, u"kind"_s, u"how"_s})
+    parser.addOption({u"at"_s, {}, u"SECONDS"_s});
+    for (const QString& name : {u"translation"_s, u"kind"_s, u"how"_s, u"part"_s, u"name"_s})
         parser.addOption({name, {}, u"VALUE"_s});
     for (const QString& name : {u"topic"_s, u"book"_s, u"language"_s, u"key"_s, u"not-sung-since"_s})
         parser.addOption({name, {}, u"VALUE"_s});
     parser.addOption(QCommandLineOption(u"never-sung"_s));
+    parser.addOption(QCommandLineOption(u"only-parts"_s));
     parser.addOption(QCommandLineOption(u"all"_s));
     parser.addOption(QCommandLineOption(u"as-it-is"_s));
     parser.addOption(QCommandLineOption(u"json"_s));
@@ -155,7 +180,10 @@ Result<Arguments> readArguments(const QStringList& arguments) {
     if (!parser.parse(arguments))
         return wrongUsage(parser.errorText() + u'.');
     Arguments result;
-    result.library = parser.isSet(u"library"_s) ? parser.value(u"library"_s) : usualLibraryFolder();
+    result.library =
+        parser.isSet(u"library"_s) ? LibraryAddress(parser.value(u"library"_s)) : LibraryAddress::usual();
+    if (parser.isSet(u"computer"_s))
+        result.computer = ThisComputer(parser.value(u"computer"_s));
     result.serviceFile = parser.value(u"service"_s);
     result.output = parser.value(u"output"_s);
     result.to = parser.value(u"to"_s);
@@ -173,10 +201,19 @@ Result<Arguments> readArguments(const QStringList& arguments) {
         result.perPage = parser.value(u"per-page"_s).toInt();
     if (result.perPage < 1 || result.perPage > kMostSlidesAPage)
         return wrongUsage(Said::tr("--per-page is 1 to %1.").arg(kMostSlidesAPage));
+    if (parser.isSet(u"at"_s)) {
+        const auto at = momentFromText(parser.value(u"at"_s));
+        if (!at)
+            return wrongUsage(Said::tr("--at needs seconds such as 12.5, or 1:30."));
+        result.at = *at;
+    }
     result.translation = parser.value(u"translation"_s);
     result.kind = parser.value(u"kind"_s).toLower();
     result.how = parser.value(u"how"_s).toLower();
+    result.part = parser.value(u"part"_s);
+    result.name = parser.value(u"name"_s);
     result.asItIs = parser.isSet(u"as-it-is"_s);
+    result.onlyParts = parser.isSet(u"only-parts"_s);
     result.all = parser.isSet(u"all"_s);
     result.json = parser.isSet(u"json"_s);
     result.filter = {parser.value(u"topic"_s),

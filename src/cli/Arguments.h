@@ -2,33 +2,40 @@
 #pragma once
 #include "core/base/Result.h"
 #include "store/SongFilter.h"
+#include "store/ThisComputer.h"
 #include <QStringList>
 
 namespace mivanta {
 
 /// The command line, read and checked.
 struct Arguments {
-    QString library;     ///< folder
-    QString command;     ///< import, export, find, show, passage, slides, render, legibility, theme, service
-    QStringList words;   ///< what the command works on
-    QString serviceFile; ///< --service
-    QString output;      ///< --output
-    QString to;          ///< --to
-    QString format;      ///< --format
-    int columns = 1;     ///< --columns, of sheets
-    QString twins;       ///< --twins: keep, skip, replace, merge; empty = not said
-    bool look = false;   ///< --look
-    QString translation; ///< --translation: a short name
-    bool asItIs = false; ///< --as-it-is: also where not all of it can be read
-    QString kind;        ///< --kind: song, scripture, text; empty = song
-    QString how;         ///< --how: all, phrase, near
-    bool texts = false;  ///< --texts
-    QString theme;       ///< --theme: an id or a name; empty = not said
-    bool why = false;    ///< --why
-    QString what;        ///< --what, of service print: order, slides, words; empty = order
-    int perPage = 6;     ///< --per-page: slides on a page
-    SongFilter filter;   ///< --topic, --book, --language, --key, --not-sung-since, --never-sung
-    bool all = false;    ///< --all
+    LibraryAddress library; ///< --library
+    ThisComputer computer;  ///< --computer
+    QString command;        ///< import, export, find, show, passage, slides, render, legibility, theme,
+                            ///< media, play, service
+    QStringList words;      ///< what the command works on
+    QString serviceFile;    ///< --service
+    QString output;         ///< --output
+    QString to;             ///< --to
+    QString format;         ///< --format
+    int columns = 1;        ///< --columns, of sheets
+    QString twins;          ///< --twins: keep, skip, replace, merge; empty = not said
+    bool look = false;      ///< --look
+    QString translation;    ///< --translation: a short name
+    bool asItIs = false;    ///< --as-it-is: also where not all of it can be read
+    QString kind;           ///< --kind: song, scripture, text; empty = song
+    QString how;            ///< --how: all, phrase, near
+    bool texts = false;     ///< --texts
+    QString theme;          ///< --theme: an id or a name; empty = not said
+    bool why = false;       ///< --why
+    QString what;           ///< --what, of service print: order, slides, words; empty = order
+    int perPage = 6;        ///< --per-page: slides on a page
+    SongFilter filter;      ///< --topic, --book, --language, --key, --not-sung-since, --never-sung
+    double at = 0;          ///< --at: seconds into films
+    QString part;           ///< --part: of a disc's title, such as 0:02-0:12
+    QString name;           ///< --name: what it is to be called
+    bool onlyParts = false; ///< --only-parts, of films that are packed
+    bool all = false;       ///< --all
     bool json = false;
     bool help = false;
 };

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cli/Commands.h"
 #include "cli/ImportCommand.h"
+#include "cli/MediaCommands.h"
 #include "cli/OrderLines.h"
 #include "cli/ScriptureCommands.h"
 #include "cli/ServiceCommands.h"
@@ -19,7 +20,7 @@
 #include "store/Library.h"
 #include "store/SafeFiles.h"
 #include "store/ServiceStore.h"
-#include "store/Settings.h"
+#include "store/ShippedThemes.h"
 #include "store/finding/SurePick.h"
 #include <QBuffer>
 #include <QDir>
@@ -42,6 +43,8 @@ public:
 
     Result<int> run() {
         const QString& command = m_arguments.command;
+        if (command == u"play")
+            return runPlay(m_arguments, m_out);
         // A service file stands on its own: no library is needed for it.
         const bool isServiceAlone =
             !m_arguments.serviceFile.isEmpty() ||
@@ -59,6 +62,8 @@ public:
                        : Result<int>(runImport(*m_library, m_arguments, m_out));
         if (command == u"theme")
             return runTheme(*m_library, m_arguments, m_out);
+        if (command == u"media")
+            return runMedia(*m_library, m_arguments, m_out);
         if (command == u"legibility")
             return legibility();
         if (command == u"passage")
@@ -167,7 +172,8 @@ private:
     Result<Song> song(const QString& wanted) {
         if (const SongId id = SongId::fromText(wanted); !id.isNull())
             return m_library->song(id);
-        const auto pick = surePick(*m_library, wanted, FindSongs);
+        LibraryFinder finder(*m_library);
+        const auto pick = surePick(finder, wanted, FindSongs);
         return pick ? m_library->song(std::get<SongId>(*pick)) : tl::unexpected(pick.error());
     }
 
@@ -210,7 +216,7 @@ private:
         const auto saved = saveService(*service, m_arguments.to, std::nullopt);
         if (!saved)
             return tl::unexpected(saved.error());
-        m_out << Said::tr("%1: %n items", nullptr, Said::n(qint64(service->items.size()))).arg(m_arguments.to)
+        m_out << Said::tr("%1: %n items", nullptr, Said::n(service->items.size())).arg(m_arguments.to)
               << u'\n';
         return 0;
     }
@@ -284,7 +290,7 @@ private:
 
     /// The song, or every item of the service, split for the outputs that were asked for.
     Result<std::vector<Work>> work() {
-        auto outputs = loadOutputs(m_arguments.library);
+        auto outputs = m_arguments.computer.outputs(m_arguments.library);
         if (!outputs)
             return tl::unexpected(outputs.error());
         QStringList names;
@@ -374,8 +380,9 @@ private:
     }
 
     [[nodiscard]] RenderSources pictures() const {
-        return {PictureProxies::loader(std::make_shared<PictureProxies>(
-            mediaFolderOf(m_arguments.library), pictureCacheFolder(m_arguments.library)))};
+        const auto proxies = std::make_shared<PictureProxies>(m_arguments.library.mediaFolder(),
+                                                              m_arguments.library.pictureCacheFolder());
+        return {PictureProxies::loader(proxies), {}, PictureProxies::lengths(proxies)};
     }
 
     Result<int> legibility() {
@@ -409,7 +416,12 @@ private:
                 for (int s = 0; s < int(output.slides.size()); ++s) {
                     const QString path = u"%1/%2-%3.png"_s.arg(m_arguments.to, output.output.name)
                                              .arg(++number, 3, 10, QLatin1Char('0'));
-                    if (!renderScene(sceneOf(item.slides, output, s), {}, sources).save(path))
+                    Scene scene = sceneOf(item.slides, output, s);
+                    scene.look.backdrop.filmFrom += m_arguments.at; // a moment of what moves
+                    for (SlideObject& object : scene.look.objects)
+                        if (auto* film = std::get_if<FilmObject>(&object.what); film && m_arguments.at > 0)
+                            film->from = film->to = film->from + m_arguments.at; // it and no other
+                    if (!renderScene(scene, {}, sources).save(path))
                         return failure(Said::tr("the picture could not be written"), path,
                                        Said::tr("Check the free space."));
                 }

@@ -1,13 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cli/OrderLines.h"
+#include "cli/DiscCommands.h"
 #include "cli/ScriptureCommands.h"
 #include "core/base/Said.h"
 #include "core/order/OrderText.h"
 #include "formats/SongReader.h"
 #include "formats/TextDecoding.h"
-#include "media/PictureProxies.h"
-#include "media/Sound.h"
-#include "store/Library.h"
+#include "media/MediumLook.h"
+#include "store/MediaIntake.h"
 #include "store/ServicePack.h"
 #include "store/finding/SurePick.h"
 #include <QDir>
@@ -21,28 +21,47 @@ using namespace Qt::StringLiterals;
 namespace {
 
 const QString kPictures = u"[pictures]"_s;
+const QString kFilm = u"[film]"_s;
+const QString kDisc = u"[disc]"_s;
+const QString kMusic = u"[music]"_s;
 
-Result<ItemWords> picturesOf(Library& library, const QStringList& names, const QDir& folder) {
-    PictureItem item;
-    for (const QString& name : names) {
-        const QString path = folder.filePath(name.trimmed());
-        if (const auto fine = checkPicture(path); !fine)
-            return tl::unexpected(fine.error());
-        const auto picture = library.media().bringIn(path);
-        if (!picture)
-            return tl::unexpected(picture.error());
-        item.pictures.push_back({picture->name, QFileInfo(path).completeBaseName().replace(u'-', u' ')});
+/// The files that a line names, parted by commas.
+Result<std::vector<Medium>> mediaOf(Library& library, const QString& names, const QDir& folder) {
+    std::vector<Medium> media;
+    for (const QString& name : names.split(u',', Qt::SkipEmptyParts)) {
+        auto medium = bringInMedium(library, folder.filePath(name.trimmed()), lookAtMedium);
+        if (!medium)
+            return tl::unexpected(medium.error());
+        media.push_back(std::move(*medium));
     }
-    return ItemWords(std::move(item));
+    return media;
+}
+
+/// A line such as "[disc] lights.iso | 1 | 0:02-0:12 | The pilots": image, title, part and name.
+Result<Medium> fromDisc(Library& library, const QString& line, const QDir& folder) {
+    const QStringList pieces = line.split(u'|');
+    return keepFromDisc(library, folder.filePath(pieces[0].trimmed()), pieces.value(1, u"1"_s),
+                        pieces.value(2), pieces.value(3));
+}
+
+ItemWords picturesOf(const std::vector<Medium>& media) {
+    PictureItem item;
+    for (const Medium& medium : media)
+        item.pictures.push_back(pictureOf(medium));
+    return item;
+}
+
+ItemWords musicOf(const std::vector<Medium>& media) {
+    MusicItem item;
+    for (const Medium& medium : media)
+        item.pieces.push_back(pieceOf(medium));
+    return item;
 }
 
 Result<ItemSound> soundOf(Library& library, const QString& path) {
-    if (const auto facts = lookAtSound(path); !facts)
-        return tl::unexpected(facts.error());
-    const auto sound = library.media().bringIn(path);
-    if (!sound)
-        return tl::unexpected(sound.error());
-    return ItemSound{sound->name, QFileInfo(path).completeBaseName(), false};
+    return bringInMedium(library, path, lookAtMedium).map([](const Medium& medium) {
+        return ItemSound{medium.name, medium.title, false};
+    });
 }
 
 /// The layout that words in an order ask for; false when they ask for none.
@@ -101,8 +120,9 @@ Result<ItemWords> passageOf(Library& library, const QStringList& pieces) {
 Result<ItemWords> wordsOfLine(Library& library, const QString& line) {
     if (const QStringList pieces = line.split(u'|'); pieces.size() > 1)
         return passageOf(library, pieces);
-    const auto pick = surePick(library, line);
-    return pick ? wordsOf(library, *pick) : tl::unexpected(pick.error());
+    LibraryFinder finder(library);
+    const auto pick = surePick(finder, line);
+    return pick ? finder.words(*pick) : tl::unexpected(pick.error());
 }
 
 } // namespace
@@ -122,12 +142,22 @@ Result<Service> serviceFromOrder(Library& library, const QString& path) {
                           [&](const Theme& theme) { return theme.id == *usual; });
     const QDir folder = QFileInfo(path).dir();
     const auto findItem = [&](const QString& line) {
-        return line.startsWith(kPictures, Qt::CaseInsensitive)
-                   ? picturesOf(library, line.mid(kPictures.size()).split(u',', Qt::SkipEmptyParts), folder)
-                   : wordsOfLine(library, line);
+        if (line.startsWith(kFilm, Qt::CaseInsensitive))
+            return bringInMedium(library, folder.filePath(line.mid(kFilm.size()).trimmed()), lookAtMedium)
+                .map(itemOf);
+        if (line.startsWith(kDisc, Qt::CaseInsensitive))
+            return fromDisc(library, line.mid(kDisc.size()), folder).map(itemOf);
+        if (line.startsWith(kPictures, Qt::CaseInsensitive))
+            return mediaOf(library, line.mid(kPictures.size()), folder).map(picturesOf);
+        if (line.startsWith(kMusic, Qt::CaseInsensitive))
+            return mediaOf(library, line.mid(kMusic.size()), folder).map(musicOf);
+        return wordsOfLine(library, line);
     };
     const auto findSound = [&](const QString& name) { return soundOf(library, folder.filePath(name)); };
-    auto service = readOrderText(text->text, path, *themes, {findItem, findSound});
+    const auto findBackdrop = [&](const QString& name) {
+        return bringInMedium(library, folder.filePath(name), lookAtMedium);
+    };
+    auto service = readOrderText(text->text, path, *themes, {findItem, findSound, findBackdrop});
     const auto media = library.media().all();
     if (!service || !media)
         return service ? tl::unexpected(media.error()) : std::move(service);

@@ -44,7 +44,7 @@ void tellReview(const ScriptureText& text, bool asJson, QTextStream& out) {
         out << Said::tr("left out: %1: %2").arg(placeOf(damage.file, damage.line), damage.text) << u'\n';
     for (const UnnamedBook& book : text.unnamed)
         out << Said::tr("not known: the book \u201c%1\u201d (line %2, %n verses)", nullptr,
-                        Said::n(qint64(book.verses.size())))
+                        Said::n(book.verses.size()))
                    .arg(book.name)
                    .arg(book.line)
             << u'\n';
@@ -100,10 +100,11 @@ Result<int> runImportTranslation(Library& library, const Arguments& arguments, Q
                                          {u"warnings"_s, warnings}})
                    .toJson();
     else
-        out << Said::tr("%1 (%2): %3 books, %4 verses\n")
-                   .arg(stored->name, stored->shortName)
-                   .arg(text->books.size())
-                   .arg(text->verseCount());
+        out << Said::tr("%1 (%2): %3, %4", "a translation, its short name, its books, its verses")
+                   .arg(stored->name, stored->shortName,
+                        Said::tr("%n books", nullptr, Said::n(text->books.size())),
+                        Said::tr("%n verses", nullptr, Said::n(text->verseCount())))
+            << u'\n';
     return 0;
 }
 

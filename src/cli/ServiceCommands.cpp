@@ -1,9 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cli/ServiceCommands.h"
 #include "core/base/Said.h"
+#include "core/media/Medium.h"
 #include "core/timing/Timetable.h"
+#include "media/FilmCut.h"
 #include "render/FontFiles.h"
 #include "store/MediaFiles.h"
+#include "store/PackParts.h"
 #include "store/ServicePack.h"
 #include "store/ServiceStore.h"
 #include <QDir>
@@ -11,7 +14,6 @@
 #include <QJsonArray>
 #include <QJsonDocument>
 #include <QJsonObject>
-#include <QLocale>
 
 namespace mivanta {
 
@@ -95,7 +97,7 @@ namespace {
 struct WithMedia {
     Service service;
     QString folder;
-    PackPlan plan;
+    PackList list;
     bool isPacked = false;
 };
 
@@ -103,12 +105,12 @@ Result<WithMedia> withMedia(const Arguments& arguments) {
     auto opened = openService(arguments.words[1]);
     if (!opened)
         return tl::unexpected(opened.error());
-    WithMedia result{std::move(opened->service), mediaFolderOf(arguments.library), {}, opened->isPacked};
+    WithMedia result{std::move(opened->service), arguments.library.mediaFolder(), {}, opened->isPacked};
     const QString beside = QFileInfo(arguments.words[1]).absolutePath() + u"/media"_s;
     if (!missingMedia(result.service, result.folder).empty() && QDir(beside).exists())
         result.folder = beside;
     result.service.media = mediaFactsOf(result.service, result.folder, {});
-    result.plan = planPack(result.service, result.folder, fontFilesOf(fontsOf(result.service)));
+    result.list = packListOf(result.service, result.folder, fontFilesOf(fontsOf(result.service)));
     return result;
 }
 
@@ -121,14 +123,10 @@ Result<void> countCarried(WithMedia& found, const QString& path) {
         const QString entry = QLatin1String(kMediaFolder) + fact.name;
         if (!zip->has(entry))
             continue;
-        found.plan.files.push_back({entry, {}, fact.title, zip->sizeOf(entry)});
-        found.plan.missing.removeOne(fact.title.isEmpty() ? fact.name : fact.title);
+        found.list.files.push_back({entry, {}, fact.title, zip->sizeOf(entry)});
+        found.list.missing.removeOne(fact.title.isEmpty() ? fact.name : fact.title);
     }
     return {};
-}
-
-QString sizeText(qint64 bytes) {
-    return QLocale::c().formattedDataSize(bytes, 1, QLocale::DataSizeSIFormat);
 }
 
 } // namespace
@@ -140,48 +138,57 @@ Result<int> runCheckFiles(const Arguments& arguments, QTextStream& out) {
     if (read->isPacked)
         if (const auto counted = countCarried(*read, arguments.words[1]); !counted)
             return tl::unexpected(counted.error());
-    const PackPlan& plan = read->plan;
+    const PackList& list = read->list;
     if (arguments.json) {
         QJsonArray files;
-        for (const PackFile& file : plan.files)
+        for (const PackFile& file : list.files)
             files.append(QJsonObject{{u"title"_s, file.title}, {u"bytes"_s, file.bytes}});
         QJsonArray leftOut;
-        for (const FontFile& font : plan.leftOut)
+        for (const FontFile& font : list.leftOut)
             leftOut.append(QJsonObject{{u"font"_s, font.font.family}, {u"why"_s, font.refusal}});
         out << QJsonDocument(QJsonObject{{u"files"_s, files},
-                                         {u"missing"_s, QJsonArray::fromStringList(plan.missing)},
+                                         {u"missing"_s, QJsonArray::fromStringList(list.missing)},
                                          {u"leftOut"_s, leftOut},
-                                         {u"bytes"_s, plan.bytes()}})
+                                         {u"bytes"_s, list.bytes()}})
                    .toJson();
     } else {
-        for (const PackFile& file : plan.files)
-            out << u"%1  %2\n"_s.arg(file.title, sizeText(file.bytes));
-        for (const QString& title : plan.missing)
+        for (const PackFile& file : list.files)
+            out << u"%1  %2\n"_s.arg(file.title, bytesText(file.bytes));
+        for (const QString& title : list.missing)
             out << Said::tr("missing: %1").arg(title) << u'\n';
-        for (const FontFile& font : plan.leftOut)
+        for (const FontFile& font : list.leftOut)
             out << Said::tr("stays here: %1, %2").arg(font.font.family, font.refusal) << u'\n';
-        out << Said::tr("%n files, %1", nullptr, Said::n(qint64(plan.files.size())))
-                   .arg(sizeText(plan.bytes()))
+        out << Said::tr("%n files, %1", nullptr, Said::n(list.files.size())).arg(bytesText(list.bytes()))
             << u'\n';
     }
-    return plan.missing.isEmpty() ? 0 : 1;
+    return list.missing.isEmpty() ? 0 : 1;
 }
 
 Result<int> runPack(const Arguments& arguments, QTextStream& out) {
-    const auto read = withMedia(arguments);
+    auto read = withMedia(arguments);
     if (!read)
         return tl::unexpected(read.error());
-    const auto packed = packService(read->service, read->plan, arguments.to, std::nullopt);
+    Result<PartsToPack> parts;
+    if (arguments.onlyParts) {
+        parts = cutToParts(read->service, read->list, arguments.to, {suffixOfCut, cutFilm});
+        if (!parts)
+            return tl::unexpected(parts.error());
+        read->service = parts->service;
+        read->list = parts->list;
+        for (const QString& title : parts->whole)
+            out << Said::tr("could not be cut, packed as a whole: %1").arg(title) << u'\n';
+    }
+    const auto packed = packService(read->service, read->list, arguments.to, std::nullopt);
     if (!packed)
         return tl::unexpected(packed.error());
-    out << Said::tr("%1: %n files, %2", nullptr, Said::n(qint64(read->plan.files.size())))
-               .arg(arguments.to, sizeText(packed->size))
+    out << Said::tr("%1: %n files, %2", nullptr, Said::n(read->list.files.size()))
+               .arg(arguments.to, bytesText(packed->size))
         << u'\n';
-    for (const QString& title : read->plan.missing)
+    for (const QString& title : read->list.missing)
         out << Said::tr("missing, not packed: %1").arg(title) << u'\n';
-    for (const FontFile& font : read->plan.leftOut)
+    for (const FontFile& font : read->list.leftOut)
         out << Said::tr("not packed: %1, %2").arg(font.font.family, font.refusal) << u'\n';
-    return read->plan.missing.isEmpty() ? 0 : 1;
+    return read->list.missing.isEmpty() ? 0 : 1;
 }
 
 Result<int> runUnpack(const Arguments& arguments, QTextStream& out) {

@@ -75,8 +75,8 @@ QString slidesToText(const QString& title, const ItemSlides& slides, const QStri
     for (const OutputSlides& output : slides.outputs) {
         if (!isWanted(output, onlyOutput))
             continue;
-        const QString count = Said::tr("%n slides", nullptr, Said::n(qint64(output.slides.size())));
-        const QString steps = Said::tr("%n steps", nullptr, Said::n(qint64(slides.steps.size())));
+        const QString count = Said::tr("%n slides", nullptr, Said::n(output.slides.size()));
+        const QString steps = Said::tr("%n steps", nullptr, Said::n(slides.steps.size()));
         text += u'\n' +
                 //: %2 is "5 slides", %4 says why the words have this size, %5 is "6 steps"
                 Said::tr("%1: %2 at %3 px (%4), %5")

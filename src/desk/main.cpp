@@ -9,7 +9,7 @@
 #include "remote/RunSocket.h"
 #include "render/Fonts.h"
 #include "store/LibraryClaim.h"
-#include "store/Settings.h"
+#include "store/ThisComputer.h"
 #include <QApplication>
 #include <QCommandLineParser>
 #include <QDir>
@@ -30,14 +30,16 @@ mivanta::DoorRequest wantedBy(const QCommandLineParser& parser) {
     return file.isEmpty() ? mivanta::DoorRequest() : mivanta::DoorRequest{Kind::Open, absolute(file)};
 }
 
-/// Made when it is not there yet, so that a library that is reached by a link is the same one.
-QString libraryOf(const QCommandLineParser& parser) {
-    const QString folder = parser.isSet(QStringLiteral("library"))
-                               ? QFileInfo(parser.value(QStringLiteral("library"))).absoluteFilePath()
-                               : mivanta::usualLibraryFolder();
-    QDir().mkpath(folder);
-    const QString canonical = QFileInfo(folder).canonicalFilePath();
-    return canonical.isEmpty() ? folder : canonical;
+mivanta::LibraryAddress libraryOf(const QCommandLineParser& parser) {
+    return mivanta::LibraryAddress::made(parser.isSet(QStringLiteral("library"))
+                                             ? parser.value(QStringLiteral("library"))
+                                             : mivanta::LibraryAddress::usual().folder());
+}
+
+mivanta::ThisComputer computerOf(const QCommandLineParser& parser) {
+    return parser.isSet(QStringLiteral("computer"))
+               ? mivanta::ThisComputer(QFileInfo(parser.value(QStringLiteral("computer"))).absoluteFilePath())
+               : mivanta::ThisComputer();
 }
 
 int runDesks(QApplication& app) {
@@ -52,6 +54,10 @@ int runDesks(QApplication& app) {
     parser.addVersionOption();
     parser.addOption(
         {QStringLiteral("library"), mivanta::Said::tr("The library's folder."), QStringLiteral("DIR")});
+    parser.addOption(
+        {QStringLiteral("computer"),
+         mivanta::Said::tr("Where what belongs to this computer is kept: outputs, unsaved work."),
+         QStringLiteral("DIR")});
     parser.addOption({QStringLiteral("run"), mivanta::Said::tr("Start on the Run desk.")});
     parser.addOption({QStringLiteral("second"),
                       mivanta::Said::tr("A second window, to prepare while the first one runs.")});
@@ -63,19 +69,22 @@ int runDesks(QApplication& app) {
                                  QStringLiteral("[FILE]"));
     parser.process(app);
 
-    const QString library = libraryOf(parser);
+    const mivanta::LibraryAddress library = libraryOf(parser);
+    const mivanta::ThisComputer computer = computerOf(parser);
+    const QString sessions = mivanta::sessionFolder(library.folder());
     const bool isSecond = parser.isSet(QStringLiteral("second"));
     const mivanta::DoorRequest wanted = wantedBy(parser);
     // A second start shows the window that is there already, and has it open what was double-clicked.
-    if (mivanta::Door::knock(mivanta::Door::pathOf(mivanta::sessionFolder(library), isSecond), wanted))
+    if (mivanta::Door::knock(mivanta::Door::pathOf(sessions, isSecond), wanted))
         return 0;
 
     mivanta::loadShippedFonts();
     mivanta::applyStyle(app);
     const bool opensItself = !isSecond && wanted.kind == mivanta::DoorRequest::Kind::Open;
-    const mivanta::LibraryClaim claim(library, isSecond ? QString(mivanta::kSecondWindow) : QString(),
+    const mivanta::LibraryClaim claim(library.folder(), computer.unsavedFolder(library),
+                                      isSecond ? QString(mivanta::kSecondWindow) : QString(),
                                       QSysInfo::machineHostName());
-    mivanta::Session session({library, opensItself ? wanted.path : QString(),
+    mivanta::Session session({library, computer, opensItself ? wanted.path : QString(),
                               parser.isSet(QStringLiteral("run")), QCoreApplication::applicationFilePath(),
                               QCoreApplication::applicationDirPath() + QStringLiteral("/mivanta-player"),
                               isSecond, claim.name(), claim.holder()});
@@ -85,7 +94,7 @@ int runDesks(QApplication& app) {
     QObject::connect(&session.player(), &mivanta::PlayerClient::welcomed, &remote, [&] {
         if (isSecond)
             return;
-        const auto listening = remote.listen(mivanta::runSocketPath(mivanta::sessionFolder(library)));
+        const auto listening = remote.listen(mivanta::runSocketPath(sessions));
         if (!listening)
             Q_EMIT session.problem(listening.error());
         window.listenAtDoor();

@@ -64,16 +64,21 @@ QByteArray detected(const QByteArray& bytes) {
     return uchardet_get_charset(detector.get());
 }
 
-/// Control signs come of reading one encoding as another.
+/// Control signs come of reading one encoding as another; some decoders write U+001A for what they do not
+/// know.
 bool hasControls(const QString& text) {
     return std::any_of(text.begin(), text.end(), [](QChar c) {
-        return c == QChar::ReplacementCharacter || c.isNonCharacter() ||
+        return c == QChar::ReplacementCharacter || c.isNonCharacter() || isNoLetter(c.unicode()) ||
                (c.category() == QChar::Other_Control && c.unicode() > 0x7f) ||
                c.category() == QChar::Other_PrivateUse;
     });
 }
 
 } // namespace
+
+bool isNoLetter(char16_t sign) {
+    return sign < 0x20 && sign != u'\t' && sign != u'\n' && sign != u'\r' && sign != u'\f' && sign != u'\v';
+}
 
 QString fromWindows1252(const QByteArray& bytes) {
     QString text(bytes.size(), Qt::Uninitialized);

@@ -5,6 +5,9 @@
 
 namespace mivanta {
 
+/// A control sign that stands in no text: below U+0020, but for tabs and the ends of rows and pages.
+[[nodiscard]] bool isNoLetter(char16_t sign);
+
 /// Every byte as the letter that Windows-1252 has for it.
 [[nodiscard]] QString fromWindows1252(const QByteArray& bytes);
 

@@ -12,6 +12,7 @@
 #include <QJsonArray>
 #include <QJsonDocument>
 #include <algorithm>
+#include <array>
 
 namespace mivanta {
 
@@ -20,6 +21,24 @@ using namespace Qt::StringLiterals;
 namespace {
 
 constexpr qsizetype kMostSlideEdits = 2000; // of one item
+
+double momentIn(const QJsonValue& seconds) {
+    return std::clamp(seconds.toDouble(), 0.0, kLongestFilm);
+}
+
+QJsonObject slidePlaceToJson(const SlidePlace& place) {
+    return {{u"part"_s, place.part},
+            {u"time"_s, place.time},
+            {u"line"_s, place.line},
+            {u"toLine"_s, place.toLine}};
+}
+
+SlidePlace slidePlaceFromJson(const QJsonObject& json) {
+    SlidePlace place{json[u"part"_s].toString(), std::max(1, json[u"time"_s].toInt(1)),
+                     std::max(0, json[u"line"_s].toInt()), 0};
+    place.toLine = std::max(place.line, json[u"toLine"_s].toInt(place.line));
+    return place;
+}
 
 QJsonObject planToJson(const ItemPlan& plan) {
     QJsonObject json;
@@ -39,6 +58,14 @@ QJsonObject planToJson(const ItemPlan& plan) {
         QJsonObject sound{{u"file"_s, plan.sound->name}, {u"goesOn"_s, plan.sound->goesOn}};
         put(sound, u"title"_s, plan.sound->title);
         json.insert(u"sound"_s, sound);
+    }
+    if (plan.track) {
+        QJsonObject track{
+            {u"file"_s, plan.track->name}, {u"length"_s, plan.track->seconds}, {u"from"_s, plan.track->from}};
+        put(track, u"title"_s, plan.track->title);
+        if (!plan.track->begins.part.isEmpty())
+            track.insert(u"begins"_s, slidePlaceToJson(plan.track->begins));
+        json.insert(u"track"_s, track);
     }
     return json;
 }
@@ -62,21 +89,11 @@ ItemPlan planFromJson(const QJsonObject& json) {
     if (const QJsonObject sound = json[u"sound"_s].toObject(); !sound[u"file"_s].toString().isEmpty())
         plan.sound = ItemSound{trustedMediaName(sound[u"file"_s].toString()), sound[u"title"_s].toString(),
                                sound[u"goesOn"_s].toBool()};
+    if (const QJsonObject track = json[u"track"_s].toObject(); !track[u"file"_s].toString().isEmpty())
+        plan.track = ItemTrack{trustedMediaName(track[u"file"_s].toString()), track[u"title"_s].toString(),
+                               momentIn(track[u"length"_s]), momentIn(track[u"from"_s]),
+                               slidePlaceFromJson(track[u"begins"_s].toObject())};
     return plan;
-}
-
-QJsonObject slidePlaceToJson(const SlidePlace& place) {
-    return {{u"part"_s, place.part},
-            {u"time"_s, place.time},
-            {u"line"_s, place.line},
-            {u"toLine"_s, place.toLine}};
-}
-
-SlidePlace slidePlaceFromJson(const QJsonObject& json) {
-    SlidePlace place{json[u"part"_s].toString(), std::max(1, json[u"time"_s].toInt(1)),
-                     std::max(0, json[u"line"_s].toInt()), 0};
-    place.toLine = std::max(place.line, json[u"toLine"_s].toInt(place.line));
-    return place;
 }
 
 QJsonObject editsToJson(const SlideEdits& edits) {
@@ -140,6 +157,97 @@ PictureItem picturesFromJson(const QJsonObject& json) {
     return item;
 }
 
+/// Of a name in a list of them; nothing for another one.
+template <size_t count>
+std::optional<size_t> placeOf(const std::array<const char*, count>& names, const QJsonValue& name) {
+    const auto at = std::find(names.begin(), names.end(), name.toString().toLatin1());
+    return at == names.end() ? std::nullopt : std::optional(size_t(at - names.begin()));
+}
+
+constexpr std::array<const char*, 5> kFilmEnds{"keeps", "next", "houseCard", "black", "again"};
+
+QJsonObject filmToJson(const FilmItem& item) {
+    QJsonObject json{
+        {u"kind"_s, u"film"_s},       {u"file"_s, item.name},
+        {u"length"_s, item.seconds},  {u"end"_s, QString::fromLatin1(kFilmEnds[size_t(item.end)])},
+        {u"isHeard"_s, item.isHeard}, {u"volume"_s, item.volume},
+        {u"fit"_s, nameOf(item.fit)}};
+    put(json, u"title"_s, item.title);
+    put(json, u"caption"_s, item.caption);
+    if (item.from > 0 || item.to > 0)
+        json.insert(u"clip"_s, QJsonObject{{u"from"_s, item.from}, {u"to"_s, item.to}});
+    if (item.focus != QPointF(0.5, 0.5))
+        json.insert(u"focus"_s, QJsonArray{item.focus.x(), item.focus.y()});
+    if (item.fadeIn > 0 || item.fadeOut > 0)
+        json.insert(u"fades"_s, QJsonObject{{u"in"_s, item.fadeIn}, {u"out"_s, item.fadeOut}});
+    QJsonObject shownOn;
+    for (auto at = item.isShownOn.begin(); at != item.isShownOn.end(); ++at)
+        shownOn.insert(at.key(), at.value());
+    if (!shownOn.isEmpty())
+        json.insert(u"isShownOn"_s, shownOn);
+    return json;
+}
+
+FilmItem filmFromJson(const QJsonObject& json) {
+    FilmItem item;
+    item.title = json[u"title"_s].toString();
+    item.name = trustedMediaName(json[u"file"_s].toString());
+    item.caption = json[u"caption"_s].toString();
+    item.seconds = momentIn(json[u"length"_s]);
+    item.from = momentIn(json[u"clip"_s][u"from"_s]);
+    item.to = momentIn(json[u"clip"_s][u"to"_s]);
+    item.end = FilmEnd(placeOf(kFilmEnds, json[u"end"_s]).value_or(0));
+    item.isHeard = json[u"isHeard"_s].toBool(true);
+    item.volume = std::clamp(json[u"volume"_s].toInt(100), 0, 100);
+    item.fit = valueOf(json[u"fit"_s].toString(), PictureFit::Whole);
+    if (const QJsonArray focus = json[u"focus"_s].toArray(); focus.size() == 2)
+        item.focus = {std::clamp(focus[0].toDouble(), 0.0, 1.0), std::clamp(focus[1].toDouble(), 0.0, 1.0)};
+    item.fadeIn = std::clamp(json[u"fades"_s][u"in"_s].toDouble(), 0.0, kLongestFade);
+    item.fadeOut = std::clamp(json[u"fades"_s][u"out"_s].toDouble(), 0.0, kLongestFade);
+    const QJsonObject shownOn = json[u"isShownOn"_s].toObject();
+    for (auto at = shownOn.begin(); at != shownOn.end(); ++at)
+        if (at.value().isBool())
+            item.isShownOn.insert(at.key(), at.value().toBool());
+    return item;
+}
+
+constexpr std::array<const char*, 3> kMusicEnds{"silence", "next", "again"};
+
+QJsonObject musicToJson(const MusicItem& item) {
+    QJsonArray pieces;
+    for (const MusicPiece& piece : item.pieces) {
+        QJsonObject json{{u"file"_s, piece.name}, {u"length"_s, piece.seconds}};
+        put(json, u"caption"_s, piece.caption);
+        if (piece.from > 0 || piece.to > 0)
+            json.insert(u"clip"_s, QJsonObject{{u"from"_s, piece.from}, {u"to"_s, piece.to}});
+        pieces.append(json);
+    }
+    QJsonObject json{{u"kind"_s, u"music"_s},
+                     {u"pieces"_s, pieces},
+                     {u"end"_s, QString::fromLatin1(kMusicEnds[size_t(item.end)])},
+                     {u"isShuffled"_s, item.isShuffled},
+                     {u"crossfade"_s, item.crossfade},
+                     {u"goesOn"_s, item.goesOn},
+                     {u"volume"_s, item.volume}};
+    put(json, u"title"_s, item.title);
+    return json;
+}
+
+MusicItem musicFromJson(const QJsonObject& json) {
+    MusicItem item;
+    item.title = json[u"title"_s].toString();
+    for (const QJsonValue& value : json[u"pieces"_s].toArray())
+        item.pieces.push_back({trustedMediaName(value[u"file"_s].toString()), value[u"caption"_s].toString(),
+                               momentIn(value[u"length"_s]), momentIn(value[u"clip"_s][u"from"_s]),
+                               momentIn(value[u"clip"_s][u"to"_s])});
+    item.end = MusicEnd(placeOf(kMusicEnds, json[u"end"_s]).value_or(0));
+    item.isShuffled = json[u"isShuffled"_s].toBool();
+    item.crossfade = std::clamp(json[u"crossfade"_s].toDouble(), 0.0, kLongestFade);
+    item.goesOn = json[u"goesOn"_s].toBool();
+    item.volume = std::clamp(json[u"volume"_s].toInt(100), 0, 100);
+    return item;
+}
+
 QJsonObject textToJson(const TextItem& item) {
     QJsonObject json{{u"kind"_s, u"text"_s}, {u"text"_s, textToJson(*item.text)}};
     QJsonObject answers;
@@ -189,6 +297,8 @@ QJsonObject wordsToJson(const ItemWords& words) {
               },
               [](const TextItem& item) { return textToJson(item); },
               [](const PictureItem& item) { return picturesToJson(item); },
+              [](const FilmItem& item) { return filmToJson(item); },
+              [](const MusicItem& item) { return musicToJson(item); },
               [](const NoteItem& item) {
                   return QJsonObject{{u"kind"_s, u"note"_s}, {u"words"_s, item.words}};
               },
@@ -236,6 +346,10 @@ Result<ItemWords> wordsFromJson(const QJsonObject& json, const QString& where) {
         return textFromItemJson(json, where);
     if (kind == u"pictures")
         return ItemWords(picturesFromJson(json));
+    if (kind == u"film")
+        return ItemWords(filmFromJson(json));
+    if (kind == u"music")
+        return ItemWords(musicFromJson(json));
     if (kind == u"note")
         return ItemWords(NoteItem{json[u"words"_s].toString()});
     if (kind == u"pause")
@@ -251,7 +365,7 @@ Result<ItemWords> wordsFromJson(const QJsonObject& json, const QString& where) {
 } // namespace
 
 QJsonObject itemToJson(const Item& item) {
-    QJsonObject json = wordsToJson(item.content);
+    QJsonObject json = wordsToJson(item.words);
     json.insert(u"id"_s, item.id.text());
     if (item.isUnknown())
         return json; // with all that it had

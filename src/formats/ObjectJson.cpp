@@ -62,7 +62,13 @@ void write(QJsonObject& json, const ObjectWhat& what) {
               [&](const CountdownObject& countdown) { put(json, u"text"_s, countdownText(countdown)); },
               [&](const StopwatchObject&) {},
               [&](const FieldObject& field) { put(json, u"text"_s, field.key); },
-              [&](const ScreenObject& screen) { put(json, u"text"_s, screen.output); }},
+              [&](const ScreenObject& screen) { put(json, u"text"_s, screen.output); },
+              [&](const FilmObject& film) {
+                  put(json, u"film"_s, film.name);
+                  put(json, u"from"_s, film.from);
+                  put(json, u"to"_s, film.to);
+                  put(json, u"roundness"_s, film.roundness);
+              }},
         what);
 }
 
@@ -83,7 +89,13 @@ void read(const QJsonValue& json, ObjectWhat& what) {
               [&](ClockObject& clock) { clock.format = text.isEmpty() ? clock.format : text; },
               [&](CountdownObject& countdown) { setCountdownText(countdown, text); }, [](StopwatchObject&) {},
               [&](FieldObject& field) { field.key = text; },
-              [&](ScreenObject& screen) { screen.output = text; }},
+              [&](ScreenObject& screen) { screen.output = text; },
+              [&](FilmObject& film) {
+                  film.name = trustedMediaName(json[u"film"_s].toString());
+                  film.from = std::clamp(json[u"from"_s].toDouble(), 0.0, kLongestFilm);
+                  film.to = std::clamp(json[u"to"_s].toDouble(), 0.0, kLongestFilm);
+                  film.roundness = std::clamp(json[u"roundness"_s].toDouble(), 0.0, 540.0);
+              }},
         what);
 }
 

@@ -20,6 +20,7 @@ QByteArray runSettingsToJson(const RunSettings& settings) {
                              {u"callOutSeconds"_s, settings.callOutSeconds},
                              {u"takeOpensCurtain"_s, settings.takeOpensCurtain},
                              {u"clickTakes"_s, settings.clickTakes},
+                             {u"soundDevice"_s, settings.soundDevice},
                          })
         .toJson();
 }
@@ -39,6 +40,7 @@ Result<RunSettings> runSettingsFromJson(const QByteArray& bytes, const QString& 
     settings.callOutSeconds = std::clamp(json[u"callOutSeconds"_s].toInt(), 0, kLongestItem);
     settings.takeOpensCurtain = json[u"takeOpensCurtain"_s].toBool();
     settings.clickTakes = json[u"clickTakes"_s].toBool();
+    settings.soundDevice = json[u"soundDevice"_s].toString();
     return settings;
 }
 

@@ -115,10 +115,10 @@ Error together(const std::vector<Error>& errors, const QString& path) {
         named << errors[i].text();
     if (errors.size() > size_t(kMostNamed))
         named << u"\u2026"_s;
-    return {Said::tr("%n files cannot be read, so nothing was brought in: %1", nullptr,
-                     Said::n(qint64(errors.size())))
-                .arg(named.join(u" \u00b7 "_s)),
-            path, Said::tr("Mend these files or take them out, and bring the rest in again.")};
+    return {
+        Said::tr("%n files cannot be read, so nothing was brought in: %1", nullptr, Said::n(errors.size()))
+            .arg(named.join(u" \u00b7 "_s)),
+        path, Said::tr("Mend these files or take them out, and bring the rest in again.")};
 }
 
 } // namespace

@@ -117,9 +117,12 @@ bool SongBuilder::setDetail(const QString& rawName, const QString& value) {
 bool SongBuilder::setOrder(const QString& name, const QString& text, int fileLine) {
     const QString plain = detailNamed(name);
     if (plain == QLatin1String("order"))
-        m_orders.push_back({true, {}, text, fileLine});
+        m_orders.push_back({.isUsual = true, .name = {}, .text = text, .fileLine = fileLine});
     else if (plain == QLatin1String("other_order"))
-        m_orders.push_back({false, text.section(u':', 0, 0).trimmed(), text.section(u':', 1), fileLine});
+        m_orders.push_back({.isUsual = false,
+                            .name = text.section(u':', 0, 0).trimmed(),
+                            .text = text.section(u':', 1),
+                            .fileLine = fileLine});
     else
         return false;
     return true;

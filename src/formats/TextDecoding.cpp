@@ -5,6 +5,7 @@
 #include "formats/Encodings.h"
 #include <QLocale>
 #include <QStringDecoder>
+#include <algorithm>
 
 namespace mivanta {
 
@@ -24,12 +25,9 @@ qsizetype unfinishedTail(const QByteArray& bytes) {
 
 /// Position of the first byte that no text has, or -1.
 qsizetype binaryByte(const QByteArray& bytes) {
-    for (qsizetype i = 0; i < bytes.size(); ++i) {
-        const auto byte = quint8(bytes[i]);
-        if (byte < 0x20 && byte != '\t' && byte != '\n' && byte != '\r' && byte != '\f' && byte != 0x0b)
-            return i;
-    }
-    return -1;
+    const auto at =
+        std::find_if(bytes.begin(), bytes.end(), [](char byte) { return isNoLetter(quint8(byte)); });
+    return at == bytes.end() ? -1 : at - bytes.begin();
 }
 
 /// Damage in UTF-8, rather than another encoding: for each byte that fits nowhere there are several letters
@@ -64,13 +62,28 @@ std::vector<int> damagedLines(const QString& text) {
     return lines;
 }
 
+/// Half a letter stands for none: UTF-16 may be damaged, too.
+void replaceHalfLetters(QString& text) {
+    for (qsizetype i = 0; i < text.size(); ++i) {
+        if (!text[i].isSurrogate())
+            continue;
+        if (text[i].isHighSurrogate() && i + 1 < text.size() && text[i + 1].isLowSurrogate())
+            ++i;
+        else
+            text[i] = QChar::ReplacementCharacter;
+    }
+}
+
 Result<DecodedText> decodeUtf16(const QByteArray& bytes, bool little, const QString& where) {
     DecodedText result;
     result.cutOff = bytes.size() % 2 != 0;
     QStringDecoder decoder(little ? QStringConverter::Utf16LE : QStringConverter::Utf16BE);
     result.text = decoder.decode(bytes.left(bytes.size() - bytes.size() % 2));
-    if (result.text.contains(QChar(0)))
+    if (std::any_of(result.text.begin(), result.text.end(),
+                    [](QChar sign) { return isNoLetter(sign.unicode()); }))
         return failure(Said::tr("this is not a text file"), where, Said::tr("Choose a text file."));
+    replaceHalfLetters(result.text);
+    result.damagedLines = damagedLines(result.text);
     return result;
 }
 

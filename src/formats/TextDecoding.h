@@ -13,7 +13,8 @@ struct DecodedText {
     QString text;        ///< lines end in '\n' alone; no byte order mark
     bool cutOff = false; ///< the file ends in the middle of a letter
     QString guessed;     ///< the encoding that it was taken for, as people know it; empty = it is UTF
-    /// Lines of UTF-8 with a letter that could not be read; U+FFFD stands for it. The first ones only.
+    /// Lines of UTF-8 or UTF-16 with a letter that could not be read; U+FFFD stands for it. The first ones
+    /// only.
     std::vector<int> damagedLines;
 };
 

@@ -54,7 +54,7 @@ Result<ThemeFile> readThemeFile(QIODevice& device, const QString& where) {
     if (!theme)
         return tl::unexpected(theme.error());
     ThemeFile file{std::move(*theme), {}};
-    for (const QString& name : picturesOf(file.theme.look)) {
+    for (const QString& name : mediaOf(file.theme.look)) {
         auto picture = zip->read(u"pictures/"_s + name, kLargestPicture);
         if (!picture)
             return damagedTheme(picture.error().what, where);

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/base/Result.h"
-#include "core/theme/LookPictures.h"
+#include "core/theme/LookMedia.h"
 #include "core/theme/Theme.h"
 #include <QIODevice>
 #include <QMap>

@@ -174,13 +174,17 @@ private:
         m_note.clear();
     }
 
-    void startParagraph(bool isHeading, VerseStart start) {
+    void startHeading() {
         endNote();
         m_styles.clear();
         m_attributes = false;
-        m_isHeading = isHeading;
-        if (!isHeading)
-            m_builder.startPiece(start);
+        m_isHeading = true;
+    }
+
+    void startParagraph(VerseStart start) {
+        startHeading();
+        m_isHeading = false;
+        m_builder.startPiece(start);
     }
 
     void open(const QString& name) {
@@ -191,17 +195,17 @@ private:
         } else if (name == u"v") {
             startVerse();
         } else if (name == u"h" || name == u"toc" || name == u"toca" || name == u"mt") {
-            startParagraph(true, {});
+            startHeading();
             bookName(name);
         } else if (name == u"d") {
-            startParagraph(false, VerseStart::Poetry); // a psalm's title; kept where it is a numbered verse
+            startParagraph(VerseStart::Poetry); // a psalm's title; kept where it is a numbered verse
             m_builder.endVerse();
         } else if (paragraphs().contains(name)) {
-            startParagraph(false, VerseStart::Paragraph);
+            startParagraph(VerseStart::Paragraph);
         } else if (poetry().contains(name)) {
-            startParagraph(false, VerseStart::Poetry);
+            startParagraph(VerseStart::Poetry);
         } else if (headings().contains(name)) {
-            startParagraph(true, {});
+            startHeading();
         } else if (notes().contains(name)) {
             if (m_note.isEmpty()) {
                 m_note = name;
@@ -213,7 +217,7 @@ private:
     }
 
     void startBook() {
-        startParagraph(true, {});
+        startHeading();
         const QString code = nextWord().left(3).toUpper();
         const QString rest = restOfLine();
         m_hasId = true;
@@ -250,7 +254,7 @@ private:
     }
 
     void startChapter() {
-        startParagraph(true, {});
+        startHeading();
         const QString text = nextWord();
         const int number = numberOf(text);
         m_isChapterLost = number == 0;

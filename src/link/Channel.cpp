@@ -1,8 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "link/Channel.h"
-#include <QCryptographicHash>
+#include "core/base/PathKey.h"
 #include <QDir>
-#include <QFileInfo>
 #include <QLoggingCategory>
 #include <QStandardPaths>
 #include <QtEndian>
@@ -88,13 +87,8 @@ void Channel::killPeer() const {
 }
 
 QString sessionFolder(const QString& libraryFolder) {
-    QString absolute = QFileInfo(libraryFolder).canonicalFilePath(); // also when it is reached by a link
-    if (absolute.isEmpty())
-        absolute = QDir(libraryFolder).absolutePath();
-    const QByteArray hash =
-        QCryptographicHash::hash(absolute.toUtf8(), QCryptographicHash::Sha1).toHex().left(12);
     const QString folder = QStandardPaths::writableLocation(QStandardPaths::RuntimeLocation) +
-                           QStringLiteral("/mivanta/") + QString::fromLatin1(hash);
+                           QStringLiteral("/mivanta/") + keyOfFolder(libraryFolder);
     QDir().mkpath(folder);
     return folder;
 }

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "link/PlayerClient.h"
+#include "core/base/Clock.h"
 #include "core/base/Said.h"
 #include "link/Detached.h"
 #include <QDateTime>
@@ -14,6 +15,7 @@ constexpr int kLaunchPatienceMs = 5000;
 constexpr int kMostLaunches = 5; // in a row without a welcome
 constexpr int kQuickDeathMs = 1000;
 constexpr int kRestMs = 500;
+constexpr size_t kMostFilms = 64;
 constexpr int kNonsenseMs = 60'000; // once may be an accident, twice in this time is not
 } // namespace
 
@@ -74,6 +76,7 @@ void PlayerClient::connected(QLocalSocket* socket) {
         m_sounding = {};
         m_shows.clear();
         m_isStranger = false;
+        m_wasLost = m_welcomedOnce;
         if (m_over)
             return;
         m_sinceLaunch.invalidate();
@@ -127,11 +130,25 @@ void PlayerClient::obey(const Message& received) {
     } else if (const auto* frame = std::get_if<message::FrameReady>(&received)) {
         m_slots[frame->output] = frame->slot;
         Q_EMIT frameChanged(frame->output);
+    } else if (const auto* devices = std::get_if<message::SoundDevices>(&received)) {
+        m_soundDevices = *devices;
+        Q_EMIT soundDevicesChanged();
     } else if (const auto* sounding = std::get_if<message::Sounding>(&received)) {
-        if (sounding->name.isEmpty() && m_sounding.name == m_sound.name)
-            m_sound = {}; // it is over, and does not begin again with another player
-        m_sounding = *sounding;
-        Q_EMIT soundingChanged();
+        const auto at = size_t(sounding->channel);
+        if (sounding->name.isEmpty() && !m_sounding[at].name.isEmpty())
+            m_sound[at].pieces.clear(); // it is over, and does not begin again with another player
+        m_sounding[at] = *sounding;
+        if (!sounding->name.isEmpty()) {
+            m_lastHeard[at] = *sounding;
+            m_heardAt[at] = Clock::the().steady();
+        }
+        Q_EMIT soundingChanged(sounding->channel);
+    } else if (const auto* film = std::get_if<message::FilmStands>(&received)) {
+        if (film->isGone)
+            m_films.erase(film->film);
+        else if (m_films.size() < kMostFilms || m_films.count(film->film) > 0)
+            m_films[film->film] = {*film, Clock::the().steady()};
+        Q_EMIT filmChanged(film->film);
     } else if (const auto* places = std::get_if<message::Places>(&received)) {
         Q_EMIT placesChanged(places->monitors, places->placements);
         if (places->areTaken)
@@ -168,11 +185,21 @@ void PlayerClient::resend() {
         order(*m_outputs);
     if (!m_state.isEmpty())
         order(message::Keep{m_state});
-    if (!m_sound.name.isEmpty())
-        order(m_sound);
+    if (!m_soundDevice.name.isEmpty())
+        order(m_soundDevice);
+    for (size_t i = 0; i < kSoundChannels; ++i)
+        if (!m_sound[i].pieces.empty())
+            order(goingOn(i));
+    using Steer = message::SteerFilm;
+    for (const auto& [key, known] : std::exchange(m_films, {})) { // they go on where they would be by now
+        order(Steer{key, Steer::What::Seek, positionOf(known)});
+        order(Steer{key, Steer::What::Volume, double(known.stands.volume)});
+        if (known.stands.isPaused)
+            order(Steer{key, Steer::What::Pause});
+    }
     if (m_shown.empty())
         return;
-    message::Show show{++m_take, {}, true};
+    message::Show show{++m_take, {}, Arrival::Cut};
     for (const auto& [output, scene] : m_shown)
         show.scenes.push_back(scene);
     order(show);
@@ -193,16 +220,77 @@ void PlayerClient::prepare(const std::vector<Scene>& scenes) {
     order(message::Prepare{scenes});
 }
 
-quint64 PlayerClient::show(const std::vector<Scene>& scenes, bool cut) {
+void PlayerClient::remember(const std::vector<Scene>& scenes) {
     for (const Scene& scene : scenes)
         m_shown[scene.output] = scene;
-    order(message::Show{++m_take, scenes, cut});
+    if (m_wasLost) // it is another player already
+        order(message::Show{++m_take, scenes, Arrival::Cut});
+}
+
+quint64 PlayerClient::show(const std::vector<Scene>& scenes, Arrival arrival) {
+    for (const Scene& scene : scenes)
+        m_shown[scene.output] = scene;
+    order(message::Show{++m_take, scenes, arrival});
     return m_take;
 }
 
-void PlayerClient::sound(const QString& name) {
-    m_sound = {name, QDateTime::currentMSecsSinceEpoch()};
-    order(m_sound);
+void PlayerClient::sound(const message::Sound& sound) {
+    const auto at = size_t(sound.channel);
+    m_sound[at] = sound;
+    m_sounding[at] = {};
+    m_lastHeard[at] = {};
+    m_lastHeard[at].piece = sound.first;
+    m_lastHeard[at].position = qint64(sound.at * 1000);
+    m_heardAt[at] = Clock::the().steady();
+    order(sound);
+}
+
+void PlayerClient::setSoundDevice(const QString& name) {
+    if (std::exchange(m_soundDevice.name, name) != name)
+        order(m_soundDevice);
+}
+
+void PlayerClient::playTestTone() {
+    order(message::PlayTestTone{});
+}
+
+void PlayerClient::steerSound(const message::SteerSound& steer) {
+    using What = message::SteerSound::What;
+    message::Sound& sound = m_sound[size_t(steer.channel)];
+    if (steer.what == What::Play || steer.what == What::Pause)
+        sound.isPaused = steer.what == What::Pause;
+    else if (steer.what == What::Volume)
+        sound.volume = std::clamp(int(steer.value), 0, 100);
+    order(steer);
+}
+
+/// What sounds on a channel, from where it would be by now.
+message::Sound PlayerClient::goingOn(size_t channel) const {
+    message::Sound sound = m_sound[channel];
+    const message::Sounding& last = m_lastHeard[channel];
+    const qint64 passed = sound.isPaused ? 0 : Clock::the().steady() - m_heardAt[channel];
+    sound.first = last.piece;
+    sound.at = double(last.position + passed) / 1000;
+    return sound;
+}
+
+void PlayerClient::steerFilm(const QByteArray& film, message::SteerFilm::What what, double value) {
+    order(message::SteerFilm{film, what, value});
+}
+
+double PlayerClient::positionOf(const KnownFilm& known) {
+    const message::FilmStands& s = known.stands;
+    const double passed = s.isPaused || s.isOver ? 0 : double(Clock::the().steady() - known.since) / 1000;
+    return s.to > 0 ? std::min(s.position + passed, s.to) : s.position + passed;
+}
+
+std::optional<message::FilmStands> PlayerClient::film(const QByteArray& key) const {
+    const auto known = m_films.find(key);
+    if (known == m_films.end())
+        return std::nullopt;
+    message::FilmStands stands = known->second.stands;
+    stands.position = positionOf(known->second);
+    return stands;
 }
 
 void PlayerClient::keep(const QByteArray& state) {

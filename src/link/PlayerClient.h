@@ -30,10 +30,15 @@ public:
     void replaceStranger();
     void setOutputs(const std::vector<Output>& outputs, const QString& deskMonitor);
     void prepare(const std::vector<Scene>& scenes);
+    /// What the player that was found shows already: for when it has to be started again, or was meanwhile.
+    void remember(const std::vector<Scene>& scenes);
     /// Returns the take's number. `cut`: without the pictures' transitions.
-    quint64 show(const std::vector<Scene>& scenes, bool cut = false);
-    /// What is to sound from now on; an empty name = nothing.
-    void sound(const QString& name);
+    quint64 show(const std::vector<Scene>& scenes, Arrival arrival = Arrival::Turning);
+    /// What is to sound from now on, on its channel.
+    void sound(const message::Sound& sound);
+    void steerSound(const message::SteerSound& order);
+    /// `film`: as filmKey() has it. One that does not play (yet) takes it when it is opened soon.
+    void steerFilm(const QByteArray& film, message::SteerFilm::What what, double value = 0);
     /// What to hand back when these desks are started again.
     void keep(const QByteArray& state);
     void numberScreens();
@@ -47,8 +52,18 @@ public:
     [[nodiscard]] FrameBoard::Picture frame(const QString& output) const;
     /// What each output shows, as the player painted it; an output that there is no word of shows nothing.
     [[nodiscard]] const std::map<QString, Shown>& shows() const { return m_shows; }
+    /// Where all that sounds is to be heard; empty = the usual place.
+    void setSoundDevice(const QString& name);
+    void playTestTone();
+    /// As the player said last.
+    [[nodiscard]] const message::SoundDevices& soundDevices() const { return m_soundDevices; }
+
     /// What sounds now, as the player said last.
-    [[nodiscard]] const message::Sounding& sounding() const { return m_sounding; }
+    [[nodiscard]] const message::Sounding& sounding(SoundChannel channel) const {
+        return m_sounding[size_t(channel)];
+    }
+    /// How a film stands, as the player said last, its position as of now; null when it is not open.
+    [[nodiscard]] std::optional<message::FilmStands> film(const QByteArray& key) const;
 
 Q_SIGNALS:
     /// The player is there; with the state that was kept when these desks take over, else empty.
@@ -58,7 +73,9 @@ Q_SIGNALS:
     /// What an output shows now has changed, or is told for the first time.
     void showsChanged(const QString& output);
     void frameChanged(const QString& output);
-    void soundingChanged();
+    void soundingChanged(mivanta::SoundChannel channel);
+    void soundDevicesChanged();
+    void filmChanged(const QByteArray& film);
     void placesChanged(const std::vector<Monitor>& monitors, const std::vector<Placement>& placements);
     void screensTaken(); ///< another player has the monitors; the outputs wait for them
     void stranger();     ///< welcomed() follows, with what it keeps
@@ -79,6 +96,7 @@ private:
     void obey(const Message& message);
     void distrust();
     void resend();
+    [[nodiscard]] message::Sound goingOn(size_t channel) const;
     void order(const Message& message);
 
     Setup m_setup;
@@ -93,14 +111,25 @@ private:
     int m_launches = 0;
     int m_quickDeaths = 0;
     bool m_welcomedOnce = false;
+    bool m_wasLost = false; ///< behind the first welcome
     bool m_over = false;
     bool m_isStranger = false;
     bool m_isDistrusted = false; ///< the connection ends because what came was no message
     bool m_replaces = false;     ///< a stranger was ended, and its successor has not come yet
     std::optional<message::SetOutputs> m_outputs;
-    std::map<QString, Scene> m_shown; ///< the last picture ordered for each output
-    message::Sound m_sound;           ///< the last one ordered
-    message::Sounding m_sounding;
+    std::map<QString, Scene> m_shown;                   ///< the last picture ordered for each output
+    std::array<message::Sound, kSoundChannels> m_sound; ///< the last ones ordered; by channel
+    std::array<message::Sounding, kSoundChannels> m_sounding;
+    message::SetSoundDevice m_soundDevice;
+    message::SoundDevices m_soundDevices;
+    std::array<message::Sounding, kSoundChannels> m_lastHeard; ///< also when the player is gone since
+    std::array<qint64, kSoundChannels> m_heardAt{};            ///< when that was, of Clock::steady()
+    struct KnownFilm {
+        message::FilmStands stands;
+        qint64 since = 0; ///< when it was told, of Clock::steady()
+    };
+    [[nodiscard]] static double positionOf(const KnownFilm& known); ///< seconds, as of now
+    std::map<QByteArray, KnownFilm> m_films;
     QByteArray m_state;
     quint64 m_take = 0;
 };

@@ -3,10 +3,46 @@
 #include "core/theme/ObjectKinds.h"
 #include <QCryptographicHash>
 #include <QIODevice>
+#include <algorithm>
 
 namespace mivanta {
 
+QDataStream& operator<<(QDataStream& s, const SoundDevice& device) {
+    return s << device.name << device.label;
+}
+QDataStream& operator>>(QDataStream& s, SoundDevice& device) {
+    return s >> device.name >> device.label;
+}
+
 namespace message {
+
+namespace {
+
+/// Of a film: also from a process that reads strangers' files.
+bool areMoments(std::initializer_list<double> seconds) {
+    return std::all_of(seconds.begin(), seconds.end(),
+                       [](double moment) { return moment >= 0 && moment <= kLongestFilm; }); // no NaN
+}
+
+void requireOf(QDataStream& s, bool isRight) {
+    if (!isRight)
+        s.setStatus(QDataStream::ReadCorruptData);
+}
+
+bool isPerCent(int value) {
+    return value >= 0 && value <= 100;
+}
+
+void readChannel(QDataStream& s, SoundChannel& channel) {
+    quint8 number = 0;
+    s >> number;
+    channel = SoundChannel(number);
+    requireOf(s, number < kSoundChannels);
+}
+
+constexpr int kLongestFilmSide = 16'384; // px
+
+} // namespace
 
 QDataStream& operator<<(QDataStream& s, const Hello& m) {
     return s << m.isDesk << m.program << m.arguments << m.pictures << m.pictureCache << m.build;
@@ -31,10 +67,13 @@ QDataStream& operator>>(QDataStream& s, Prepare& m) {
     return s >> m.scenes;
 }
 QDataStream& operator<<(QDataStream& s, const Show& m) {
-    return s << m.take << m.scenes << m.cut;
+    return s << m.take << m.scenes << (m.arrival == Arrival::Cut);
 }
 QDataStream& operator>>(QDataStream& s, Show& m) {
-    return s >> m.take >> m.scenes >> m.cut;
+    bool isCut = false;
+    s >> m.take >> m.scenes >> isCut;
+    m.arrival = isCut ? Arrival::Cut : Arrival::Turning;
+    return s;
 }
 QDataStream& operator<<(QDataStream& s, const Keep& m) {
     return s << m.state;
@@ -60,17 +99,69 @@ QDataStream& operator<<(QDataStream& s, const NumberScreens&) {
 QDataStream& operator>>(QDataStream& s, NumberScreens&) {
     return s;
 }
+QDataStream& operator<<(QDataStream& s, const SoundPiece& piece) {
+    return s << piece.name << piece.from << piece.to << piece.gain;
+}
+QDataStream& operator>>(QDataStream& s, SoundPiece& piece) {
+    s >> piece.name >> piece.from >> piece.to >> piece.gain;
+    requireOf(s, areMoments({piece.from, piece.to}) && piece.gain >= -kMostGain && piece.gain <= kMostGain);
+    return s;
+}
 QDataStream& operator<<(QDataStream& s, const Sound& m) {
-    return s << m.name << m.startedAt;
+    using mivanta::operator<<;
+    s << quint8(m.channel) << m.pieces << m.crossfade << m.isRound << m.ducks << m.isPaused;
+    return s << m.volume << m.first << m.at;
 }
 QDataStream& operator>>(QDataStream& s, Sound& m) {
-    return s >> m.name >> m.startedAt;
+    using mivanta::operator>>;
+    readChannel(s, m.channel);
+    s >> m.pieces >> m.crossfade >> m.isRound >> m.ducks >> m.isPaused >> m.volume >> m.first >> m.at;
+    requireOf(s, m.pieces.size() <= kMostSoundPieces && m.crossfade >= 0 && m.crossfade <= kLongestFade &&
+                     isPerCent(m.volume) && m.first >= 0 && areMoments({m.at}));
+    return s;
+}
+QDataStream& operator<<(QDataStream& s, const SteerSound& m) {
+    return s << quint8(m.channel) << quint8(m.what) << m.value;
+}
+QDataStream& operator>>(QDataStream& s, SteerSound& m) {
+    readChannel(s, m.channel);
+    quint8 what = 0;
+    s >> what >> m.value;
+    m.what = SteerSound::What(what);
+    requireOf(s, what <= quint8(SteerSound::What::Piece) && areMoments({m.value}));
+    return s;
+}
+QDataStream& operator<<(QDataStream& s, const SetSoundDevice& m) {
+    return s << m.name;
+}
+QDataStream& operator>>(QDataStream& s, SetSoundDevice& m) {
+    return s >> m.name;
+}
+QDataStream& operator<<(QDataStream& s, const PlayTestTone&) {
+    return s;
+}
+QDataStream& operator>>(QDataStream& s, PlayTestTone&) {
+    return s;
+}
+QDataStream& operator<<(QDataStream& s, const SoundDevices& m) {
+    using mivanta::operator<<;
+    return s << m.devices << m.isChosenThere;
+}
+QDataStream& operator>>(QDataStream& s, SoundDevices& m) {
+    using mivanta::operator>>;
+    s >> m.devices >> m.isChosenThere;
+    requireOf(s, m.devices.size() <= kMostSoundDevices);
+    return s;
 }
 QDataStream& operator<<(QDataStream& s, const Sounding& m) {
-    return s << m.name << m.position << m.duration << m.problem;
+    s << quint8(m.channel) << m.name << m.piece << m.position << m.duration << m.isPaused << m.volume;
+    return s << m.problem << m.pieces;
 }
 QDataStream& operator>>(QDataStream& s, Sounding& m) {
-    return s >> m.name >> m.position >> m.duration >> m.problem;
+    readChannel(s, m.channel);
+    s >> m.name >> m.piece >> m.position >> m.duration >> m.isPaused >> m.volume >> m.problem >> m.pieces;
+    requireOf(s, m.piece >= 0 && isPerCent(m.volume) && m.pieces >= 0);
+    return s;
 }
 QDataStream& operator<<(QDataStream& s, const Welcome& m) {
     return s << m.state << m.framesPath << m.anotherDesk << m.otherBuild;
@@ -101,6 +192,36 @@ QDataStream& operator<<(QDataStream& s, const Places& m) {
 }
 QDataStream& operator>>(QDataStream& s, Places& m) {
     return s >> m.monitors >> m.placements >> m.areTaken;
+}
+QDataStream& operator<<(QDataStream& s, const OpenFilm& m) {
+    return s << m.film << m.path << m.at << m.shown << m.soundDevice;
+}
+QDataStream& operator>>(QDataStream& s, OpenFilm& m) {
+    s >> m.film >> m.path >> m.at >> m.shown >> m.soundDevice;
+    requireOf(s, areMoments({m.at}) && m.shown.width() <= kLongestFilmSide &&
+                     m.shown.height() <= kLongestFilmSide);
+    return s;
+}
+QDataStream& operator<<(QDataStream& s, const SteerFilm& m) {
+    return s << m.film << quint8(m.what) << m.value << m.device;
+}
+QDataStream& operator>>(QDataStream& s, SteerFilm& m) {
+    quint8 what = 0;
+    s >> m.film >> what >> m.value >> m.device;
+    m.what = SteerFilm::What(what);
+    requireOf(s, what <= quint8(SteerFilm::What::Device) && areMoments({m.value}));
+    return s;
+}
+QDataStream& operator<<(QDataStream& s, const FilmStands& m) {
+    s << m.film << m.isOpen << m.position << m.from << m.to << m.isPaused << m.isOver << m.hasSound << m.size;
+    return s << m.volume << m.problem << m.isGone;
+}
+QDataStream& operator>>(QDataStream& s, FilmStands& m) {
+    s >> m.film >> m.isOpen >> m.position >> m.from >> m.to >> m.isPaused >> m.isOver >> m.hasSound >> m.size;
+    s >> m.volume >> m.problem >> m.isGone;
+    requireOf(s, areMoments({m.position, m.from, m.to}) && isPerCent(m.volume) &&
+                     m.size.width() <= kLongestFilmSide && m.size.height() <= kLongestFilmSide);
+    return s;
 }
 
 } // namespace message

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "core/media/Loudness.h"
 #include "link/SceneCodec.h"
 #include <QStringList>
 #include <variant>
@@ -12,6 +13,24 @@ namespace mivanta {
 /// are orders, what comes up are facts. Names the form that all messages have in this build; other builds
 /// have another one when they differ in it.
 [[nodiscard]] QByteArray buildOfProtocol();
+
+/// What can sound at the same time; on each one thing.
+enum class SoundChannel {
+    Item,  ///< what sounds when an item is taken
+    Music, ///< an item that is music
+    Track, ///< what a song is sung to
+};
+inline constexpr size_t kSoundChannels = 3;
+/// Loudspeakers, or another way out for sound.
+struct SoundDevice {
+    QString name;  ///< as the sound system names it
+    QString label; ///< for people
+    friend bool operator==(const SoundDevice&, const SoundDevice&) = default;
+};
+QDataStream& operator<<(QDataStream& stream, const SoundDevice& device);
+QDataStream& operator>>(QDataStream& stream, SoundDevice& device);
+inline constexpr size_t kMostSoundDevices = 100;
+inline constexpr size_t kMostSoundPieces = 500; ///< in one order
 
 namespace message {
 
@@ -40,7 +59,7 @@ struct Prepare {
 struct Show {
     quint64 take = 0; ///< grows with every order; comes back in Painted
     std::vector<Scene> scenes;
-    bool cut = false; ///< without their transitions
+    Arrival arrival = Arrival::Turning;
 };
 
 /// What the desks want to be told when they are started again. Passed on to observers.
@@ -57,10 +76,39 @@ struct MediaArrived {};
 /// A number on every monitor for some seconds.
 struct NumberScreens {};
 
-/// What is to sound from now on, from the beginning; what sounded before fades out.
+struct SoundPiece {
+    QString name;    ///< of its file in the media folder
+    double from = 0; ///< seconds
+    double to = 0;   ///< 0 = its end
+    double gain = 0; ///< dB, -kMostGain to kMostGain
+    friend bool operator==(const SoundPiece&, const SoundPiece&) = default;
+};
+
+/// What is to sound on a channel from now on; what sounded there before fades out.
 struct Sound {
-    QString name;         ///< of its file in the media folder; empty = silence
-    qint64 startedAt = 0; ///< ms since 1970, UTC: a player that is started again goes on from there
+    SoundChannel channel = SoundChannel::Item;
+    std::vector<SoundPiece> pieces; ///< none = silence
+    double crossfade = 0;           ///< seconds, 0 to kLongestFade; 0 = the next one follows without a gap
+    bool isRound = false;           ///< behind the last piece the first comes again
+    bool ducks = false;             ///< it is softer while another channel or a film is heard
+    bool isPaused = false;
+    int volume = 100; ///< per cent
+    int first = 0;    ///< the piece to begin with
+    double at = 0;    ///< seconds of that piece's file
+};
+
+/// What is done with what sounds on a channel.
+struct SteerSound {
+    enum class What {
+        Play,
+        Pause,
+        Seek,   ///< `value`: seconds of the piece's file
+        Volume, ///< `value`: per cent
+        Piece,  ///< `value`: which one is played from its begin
+    };
+    SoundChannel channel = SoundChannel::Item;
+    What what = What::Play;
+    double value = 0;
 };
 
 /// The answer to Hello.
@@ -97,12 +145,65 @@ struct Places {
     bool areTaken = false; ///< another player has the monitors of this display
 };
 
-/// What sounds now; an empty name when nothing does (any more). Comes about twice a second.
-struct Sounding {
+/// Where all that sounds is to be heard; an empty name = the usual place.
+struct SetSoundDevice {
     QString name;
+};
+
+/// Two soft tones are to be heard there.
+struct PlayTestTone {};
+
+/// Where sound can be heard now.
+struct SoundDevices {
+    std::vector<SoundDevice> devices;
+    bool isChosenThere = true; ///< else what sounds is heard in the usual place
+};
+
+/// What sounds on a channel now; an empty name when nothing does (any more). Comes about twice a second.
+struct Sounding {
+    SoundChannel channel = SoundChannel::Item;
+    QString name;
+    int piece = 0;       ///< of those that were ordered
     qint64 position = 0; ///< ms
     qint64 duration = 0; ///< ms; 0 = not known
-    QString problem{};   ///< why it cannot be played; then nothing sounds
+    bool isPaused = false;
+    int volume = 100;
+    QString problem{}; ///< why it, or one of several pieces, cannot be played
+    int pieces = 0;    ///< how many were ordered
+};
+
+/// To the process of one film, once: what it plays. It is paused on its first picture, which comes by itself.
+struct OpenFilm {
+    FilmPlay film;
+    QString path;
+    double at = 0;         ///< seconds of the file: where it begins, for one that goes on
+    QSize shown;           ///< px: the largest picture that it is shown in
+    QString soundDevice{}; ///< as SetSoundDevice says
+};
+
+/// What is done with a film that is open. Seconds are of its file.
+struct SteerFilm {
+    enum class What : quint8 { Play, Pause, Seek, Volume, FadeOut, Device };
+    QByteArray film; ///< as filmKey() has it; empty to the process of one film
+    What what = What::Play;
+    double value = 0; ///< seconds to seek to, per cent, or the ms that a fade takes; 0 to kLongestFilm
+    QString device{}; ///< where its sound is to be heard, as SetSoundDevice says
+};
+
+/// How a film stands: told when that changes, and about four times a second while it plays.
+struct FilmStands {
+    QByteArray film;
+    bool isOpen = false; ///< what follows is known
+    double position = 0; ///< seconds of its file
+    double from = 0;     ///< where what is played begins
+    double to = 0;       ///< and ends; 0 = not known
+    bool isPaused = true;
+    bool isOver = false; ///< it came to its end, and keeps its last picture
+    bool hasSound = false;
+    QSize size;          ///< px, as it is seen with square pixels; empty = not known
+    int volume = 100;    ///< per cent
+    QString problem{};   ///< why it cannot be played (any more)
+    bool isGone = false; ///< no output shows it or is likely to
 };
 
 QDataStream& operator<<(QDataStream& stream, const Hello& m);
@@ -123,6 +224,16 @@ QDataStream& operator<<(QDataStream& stream, const NumberScreens& m);
 QDataStream& operator>>(QDataStream& stream, NumberScreens& m);
 QDataStream& operator<<(QDataStream& stream, const Sound& m);
 QDataStream& operator>>(QDataStream& stream, Sound& m);
+QDataStream& operator<<(QDataStream& stream, const SoundPiece& piece);
+QDataStream& operator>>(QDataStream& stream, SoundPiece& piece);
+QDataStream& operator<<(QDataStream& stream, const SteerSound& m);
+QDataStream& operator>>(QDataStream& stream, SteerSound& m);
+QDataStream& operator<<(QDataStream& stream, const SetSoundDevice& m);
+QDataStream& operator>>(QDataStream& stream, SetSoundDevice& m);
+QDataStream& operator<<(QDataStream& stream, const PlayTestTone& m);
+QDataStream& operator>>(QDataStream& stream, PlayTestTone& m);
+QDataStream& operator<<(QDataStream& stream, const SoundDevices& m);
+QDataStream& operator>>(QDataStream& stream, SoundDevices& m);
 QDataStream& operator<<(QDataStream& stream, const Sounding& m);
 QDataStream& operator>>(QDataStream& stream, Sounding& m);
 QDataStream& operator<<(QDataStream& stream, const Welcome& m);
@@ -135,13 +246,21 @@ QDataStream& operator<<(QDataStream& stream, const FrameReady& m);
 QDataStream& operator>>(QDataStream& stream, FrameReady& m);
 QDataStream& operator<<(QDataStream& stream, const Places& m);
 QDataStream& operator>>(QDataStream& stream, Places& m);
+QDataStream& operator<<(QDataStream& stream, const OpenFilm& m);
+QDataStream& operator>>(QDataStream& stream, OpenFilm& m);
+QDataStream& operator<<(QDataStream& stream, const SteerFilm& m);
+QDataStream& operator>>(QDataStream& stream, SteerFilm& m);
+QDataStream& operator<<(QDataStream& stream, const FilmStands& m);
+QDataStream& operator>>(QDataStream& stream, FilmStands& m);
 
 } // namespace message
 
-using Message = std::variant<message::Hello, message::Welcome, message::Quit, message::SetOutputs,
-                             message::Prepare, message::Show, message::Keep, message::Painted,
-                             message::FrameReady, message::Places, message::MediaArrived, message::Sound,
-                             message::Sounding, message::NumberScreens, message::Shows>;
+using Message =
+    std::variant<message::Hello, message::Welcome, message::Quit, message::SetOutputs, message::Prepare,
+                 message::Show, message::Keep, message::Painted, message::FrameReady, message::Places,
+                 message::MediaArrived, message::Sound, message::Sounding, message::NumberScreens,
+                 message::Shows, message::SteerSound, message::SetSoundDevice, message::PlayTestTone,
+                 message::SoundDevices, message::OpenFilm, message::SteerFilm, message::FilmStands>;
 
 /// A message as bytes, without its length; nothing for bytes that are no message.
 [[nodiscard]] QByteArray encoded(const Message& message);

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "link/SceneCodec.h"
 #include "core/base/MediaName.h"
+#include "core/media/Loudness.h"
 #include "core/theme/LookProperty.h"
 #include <QCryptographicHash>
 #include <QIODevice>
@@ -49,11 +50,13 @@ constexpr auto kLast<Curtain> = Curtain::Black;
 template <>
 constexpr auto kLast<HorizontalAlign> = HorizontalAlign::Right;
 template <>
-constexpr auto kLast<ShownKind> = ShownKind::Picture;
+constexpr auto kLast<ShownKind> = ShownKind::Film;
 template <>
 constexpr auto kLast<OutputKind> = OutputKind::Stream;
 template <>
 constexpr auto kLast<PlaceKind> = PlaceKind::Closed;
+template <>
+constexpr auto kLast<PictureFit> = PictureFit::Stretch;
 template <>
 constexpr auto kLast<Turn> = Turn::Left;
 template <>
@@ -214,6 +217,8 @@ void fieldsOf(What& what, const All& all) {
         all(what.key);
     else if constexpr (std::is_same_v<Kind, ScreenObject>)
         all(what.output);
+    else if constexpr (std::is_same_v<Kind, FilmObject>)
+        all(what.name, what.from, what.to, what.roundness);
     else
         static_assert(!sizeof(What), "a kind of object that is not sent");
 }
@@ -236,6 +241,9 @@ bool isFine(const ObjectWhat& what) {
         [](const auto& object) {
             if constexpr (requires { object.edge; })
                 if (!isFine(object.edge.width))
+                    return false;
+            if constexpr (requires { object.from; })
+                if (!isFine(object.from) || !isFine(object.to))
                     return false;
             if constexpr (requires { object.roundness; })
                 return isFine(object.roundness);
@@ -270,8 +278,8 @@ QDataStream& operator>>(QDataStream& stream, SlideObject& o) {
                      [&](auto&&... fields) { (stream >> ... >> std::forward<decltype(fields)>(fields)); });
         },
         o.what);
-    if (QString* picture = o.picture())
-        *picture = trustedMediaName(*picture);
+    if (QString* medium = o.medium())
+        *medium = trustedMediaName(*medium);
     if (!isFine(o.box) || !isFine(o.rotation) || !isFine(o.opacity) || !isFine(o.what))
         refuse(stream);
     return stream;
@@ -297,6 +305,40 @@ QDataStream& operator>>(QDataStream& stream, Look& look) {
         property.set(look, value);
     }
     return stream;
+}
+
+QDataStream& operator<<(QDataStream& s, const FilmPlay& f) {
+    const Treatment& t = f.treatment;
+    s << f.name << f.from << f.to << f.isOnce << f.isHeard << qint32(f.volume) << f.gain << f.fadeIn
+      << f.fadeOut << asByte(f.fit) << f.item;
+    return s << qint32(t.brightness) << qint32(t.contrast) << qint32(t.saturation) << t.blur << t.tint
+             << qint32(t.darkEdge);
+}
+QDataStream& operator>>(QDataStream& s, FilmPlay& f) {
+    Treatment& t = f.treatment;
+    s >> f.name >> f.from >> f.to >> f.isOnce >> f.isHeard >> f.volume >> f.gain >> f.fadeIn >> f.fadeOut;
+    s >> asByte(f.fit) >> f.item;
+    s >> t.brightness >> t.contrast >> t.saturation >> t.blur >> t.tint >> t.darkEdge;
+    f.name = trustedMediaName(f.name);
+    const auto isPerCent = [](int value) { return value >= -100 && value <= 100; };
+    const auto isMoment = [](double seconds) { return seconds >= 0 && seconds <= kLongestFilm; };
+    const auto isFade = [](double seconds) { return seconds >= 0 && seconds <= kLongestFade; };
+    if (!isMoment(f.from) || !isMoment(f.to) || !isFade(f.fadeIn) || !isFade(f.fadeOut) ||
+        !(std::abs(f.gain) <= kMostGain) || !isPerCent(f.volume) || f.volume < 0 ||
+        !isPerCent(t.brightness) || !isPerCent(t.contrast) || !isPerCent(t.saturation) || !(t.blur >= 0) ||
+        t.blur > 100 || !isPerCent(t.darkEdge))
+        refuse(s);
+    return s;
+}
+
+QByteArray filmKey(const FilmPlay& film) {
+    FilmPlay one = film;
+    one.volume = 100; // it may be another one by now
+    one.gain = 0;
+    QByteArray bytes;
+    QDataStream stream(&bytes, QIODevice::WriteOnly);
+    stream << one;
+    return QCryptographicHash::hash(bytes, QCryptographicHash::Sha1);
 }
 
 QDataStream& operator<<(QDataStream& stream, const Cue& cue) {
@@ -337,11 +379,11 @@ enum class Telling { PictureOnly, OriginToo };
 void write(QDataStream& stream, const Scene& scene, Telling telling) {
     stream << scene.output << scene.size << scene.look << scene.fontSize << scene.rows << scene.roomForChords
            << scene.credit << scene.besideWords << scene.stageNote << asByte(scene.curtain) << scene.callOut
-           << scene.ground << scene.isTestCard << quint32(scene.elsewhere.size());
+           << scene.ground << scene.isTestCard << scene.film << quint32(scene.elsewhere.size());
     for (const Scene& other : scene.elsewhere)
         write(stream, other, telling);
     if (telling == Telling::OriginToo)
-        stream << scene.origin;
+        stream << scene.unseen << scene.origin;
 }
 
 } // namespace
@@ -357,7 +399,7 @@ namespace {
 void read(QDataStream& stream, Scene& scene, bool mayShowOthers) {
     stream >> scene.output >> scene.size >> scene.look >> scene.fontSize >> scene.rows >>
         scene.roomForChords >> scene.credit >> scene.besideWords >> scene.stageNote >>
-        asByte(scene.curtain) >> scene.callOut >> scene.ground >> scene.isTestCard;
+        asByte(scene.curtain) >> scene.callOut >> scene.ground >> scene.isTestCard >> scene.film;
     quint32 others = 0;
     stream >> others;
     if (!isFine(scene.size) || scene.fontSize < 0 || scene.fontSize > kLargestSide ||
@@ -365,7 +407,7 @@ void read(QDataStream& stream, Scene& scene, bool mayShowOthers) {
         refuse(stream);
     for (quint32 i = 0; i < others && stream.status() == QDataStream::Ok; ++i)
         read(stream, scene.elsewhere.emplace_back(), false);
-    stream >> scene.origin;
+    stream >> scene.unseen >> scene.origin;
 }
 
 } // namespace

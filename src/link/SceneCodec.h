@@ -10,6 +10,8 @@ namespace mivanta {
 // Both programs come from one build, so the wire has no versions; see Protocol.h.
 QDataStream& operator<<(QDataStream& stream, const Scene& scene);
 QDataStream& operator>>(QDataStream& stream, Scene& scene);
+QDataStream& operator<<(QDataStream& stream, const FilmPlay& film);
+QDataStream& operator>>(QDataStream& stream, FilmPlay& film);
 QDataStream& operator<<(QDataStream& stream, const Shown& shown);
 QDataStream& operator>>(QDataStream& stream, Shown& shown);
 /// What the player needs of it: not its look, its layers and its hall, for it is sent whole scenes.
@@ -45,6 +47,9 @@ QDataStream& operator>>(QDataStream& stream, std::vector<T>& values) {
         stream >> values.emplace_back();
     return stream;
 }
+
+/// The same for all scenes that show one and the same film.
+[[nodiscard]] QByteArray filmKey(const FilmPlay& film);
 
 /// Of the scene's bytes, as a key: equal for equal pictures only, whatever their origin.
 [[nodiscard]] QByteArray sceneKey(const Scene& scene);

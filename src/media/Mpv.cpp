@@ -25,6 +25,7 @@ Mpv makeMpv(const std::vector<std::pair<QByteArray, QByteArray>>& more) {
         {"load-unsafe-playlists", "no"},
         {"demuxer", "lavf"}, // no lists, no discs, no addresses of mpv's own
         {"access-references", "no"},
+        {"ordered-chapters", "no"},
         {"demuxer-lavf-o", "protocol_whitelist=file"},
         {"resume-playback", "no"},
         {"audio-client-name", "Mivanta"},

@@ -2,6 +2,7 @@
 #include "media/PictureProxies.h"
 #include "core/base/MediaName.h"
 #include "core/base/Said.h"
+#include "media/FilmLook.h"
 #include <QDir>
 #include <QFileInfo>
 #include <QImageReader>
@@ -176,8 +177,12 @@ Result<void> checkPicture(const QString& path) {
     return facts ? decodesWhole(path) : tl::unexpected(facts.error());
 }
 
-PictureProxies::PictureProxies(QString pictureFolder, QString cacheFolder, qint64 mostCacheBytes)
-    : m_pictures(std::move(pictureFolder)),
+PictureProxies::PictureProxies(const QString& pictureFolder, QString cacheFolder, qint64 mostCacheBytes)
+    : PictureProxies([pictureFolder](const QString& name) { return mediaPath(pictureFolder, name); },
+                     std::move(cacheFolder), mostCacheBytes) {}
+
+PictureProxies::PictureProxies(PathOf pathOf, QString cacheFolder, qint64 mostCacheBytes)
+    : m_pathOf(std::move(pathOf)),
       m_cache(std::move(cacheFolder)),
       m_mostCacheBytes(mostCacheBytes),
       m_known(kKnownKb) {}
@@ -188,6 +193,26 @@ PictureProxies::Loader PictureProxies::loader(std::shared_ptr<PictureProxies> pr
     return [proxies = std::move(proxies)](const QString& name, QSize size) {
         return proxies->picture(name, size);
     };
+}
+
+PictureProxies::Lengths PictureProxies::lengths(std::shared_ptr<PictureProxies> proxies) {
+    if (!proxies)
+        return {};
+    return [proxies = std::move(proxies)](const QString& name) { return proxies->filmLength(name); };
+}
+
+double PictureProxies::filmLength(const QString& name) {
+    const QString path = m_pathOf(name);
+    if (path.isEmpty())
+        return 0;
+    {
+        const QMutexLocker lock(&m_knownLock);
+        if (const auto known = m_lengths.constFind(name); known != m_lengths.constEnd())
+            return *known;
+    }
+    const auto facts = lookAtFilm(path);
+    const QMutexLocker lock(&m_knownLock);
+    return m_lengths[name] = facts ? facts->seconds : 0;
 }
 
 namespace {
@@ -201,8 +226,10 @@ QSize coveredFor(QSize size) {
 } // namespace
 
 QString PictureProxies::proxyPathOf(const QString& name, QSize covered) const {
-    return mediaPath(m_pictures, name).isEmpty() ? QString()
-                                                 : u"%1/%2-%3"_s.arg(m_cache, name).arg(covered.width());
+    const auto moment = filmMomentOf(name);
+    return m_pathOf(moment ? moment->film : name).isEmpty()
+               ? QString()
+               : u"%1/%2-%3"_s.arg(m_cache, name).arg(covered.width());
 }
 
 QImage PictureProxies::knownAt(const QString& proxyPath) {
@@ -240,22 +267,33 @@ QImage PictureProxies::picture(const QString& name, QSize size) {
     return image;
 }
 
-QImage PictureProxies::made(const QString& name, QSize covered, const QString& proxyPath) {
-    const QString path = mediaPath(m_pictures, name);
+namespace {
+
+Result<QImage> pictureCovering(const QString& path, QSize covered) {
     const auto facts = lookAtPicture(path);
-    if (!facts) {
-        qWarning("%s", qPrintable(facts.error().text()));
+    if (!facts)
+        return tl::unexpected(facts.error());
+    return scaled(path, proxySize(facts->size, covered));
+}
+
+} // namespace
+
+QImage PictureProxies::made(const QString& name, QSize covered, const QString& proxyPath) {
+    const auto moment = filmMomentOf(name);
+    const auto image = moment ? pictureOfFilm(m_pathOf(moment->film), moment->seconds, covered)
+                              : pictureCovering(m_pathOf(name), covered);
+    if (!image) {
+        qWarning("%s", qPrintable(image.error().text()));
         return {};
     }
-    const QImage image = scaled(path, proxySize(facts->size, covered));
     QDir().mkpath(m_cache);
     QSaveFile file(proxyPath); // a cache that cannot be written only costs time
-    if (!image.isNull() && file.open(QIODevice::WriteOnly) &&
-        image.save(&file, image.hasAlphaChannel() ? "PNG" : "JPEG",
-                   image.hasAlphaChannel() ? -1 : kJpegQuality) &&
+    if (!image->isNull() && file.open(QIODevice::WriteOnly) &&
+        image->save(&file, image->hasAlphaChannel() ? "PNG" : "JPEG",
+                    image->hasAlphaChannel() ? -1 : kJpegQuality) &&
         file.commit())
         trimCache();
-    return image;
+    return *image;
 }
 
 void PictureProxies::trimCache() const {
@@ -265,13 +303,6 @@ void PictureProxies::trimCache() const {
         if (bytes > m_mostCacheBytes)
             QFile::remove(file.filePath());
     }
-}
-
-const QStringList& pictureSuffixes() {
-    static const QStringList suffixes{QStringLiteral("jpg"),  QStringLiteral("jpeg"), QStringLiteral("png"),
-                                      QStringLiteral("webp"), QStringLiteral("gif"),  QStringLiteral("tif"),
-                                      QStringLiteral("tiff"), QStringLiteral("heic")};
-    return suffixes;
 }
 
 } // namespace mivanta

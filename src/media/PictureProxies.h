@@ -2,6 +2,7 @@
 #pragma once
 #include "core/base/Result.h"
 #include <QCache>
+#include <QHash>
 #include <QImage>
 #include <QMutex>
 #include <QSemaphore>
@@ -28,18 +29,29 @@ inline constexpr qint64 kMostPixels = 400'000'000;
 /// first when that grows beyond its limit. Any thread; a call may take a second the first time.
 class PictureProxies {
 public:
-    PictureProxies(QString pictureFolder, QString cacheFolder, qint64 mostCacheBytes = 512LL << 20);
+    PictureProxies(const QString& pictureFolder, QString cacheFolder,
+                   qint64 mostCacheBytes = kUsualCacheBytes);
+    /// Of files that lie elsewhere: where the one of a name does; empty = there is none. Called on any
+    /// thread.
+    using PathOf = std::function<QString(const QString& name)>;
+    PictureProxies(PathOf pathOf, QString cacheFolder, qint64 mostCacheBytes = kUsualCacheBytes);
 
-    /// The picture, at least as large as `size` in both directions or as large as it is; null when it is
-    /// missing or broken.
+    /// The picture, or the moment of a film (filmMomentName()), at least as large as `size` in both
+    /// directions or as large as it is; null when it is missing or broken.
     [[nodiscard]] QImage picture(const QString& name, QSize size);
 
     /// The same when it is in memory already, else null. Never waits for a disk.
     [[nodiscard]] QImage knownPicture(const QString& name, QSize size);
 
+    /// Of a film, seconds; 0 = it is not known. May take ten seconds the first time.
+    [[nodiscard]] double filmLength(const QString& name);
+
     /// picture() as a function that keeps the proxies alive; an empty one without them.
     using Loader = std::function<QImage(const QString& name, QSize size)>;
     [[nodiscard]] static Loader loader(std::shared_ptr<PictureProxies> proxies);
+    /// filmLength() likewise.
+    using Lengths = std::function<double(const QString& name)>;
+    [[nodiscard]] static Lengths lengths(std::shared_ptr<PictureProxies> proxies);
 
 private:
     /// Where the copy for this size is kept; empty for what is no name of a picture.
@@ -48,15 +60,14 @@ private:
     [[nodiscard]] QImage made(const QString& name, QSize covered, const QString& proxyPath);
     void trimCache() const;
 
-    QString m_pictures;
+    static constexpr qint64 kUsualCacheBytes = 512LL << 20;
+    PathOf m_pathOf;
     QString m_cache;
     qint64 m_mostCacheBytes;
     QMutex m_knownLock;
-    QCache<QString, QImage> m_known; ///< by proxy path; cost in kB
+    QCache<QString, QImage> m_known;  ///< by proxy path; cost in kB
+    QHash<QString, double> m_lengths; ///< of films, seconds, by name; under the same lock
     QSemaphore m_making{1}; ///< one at a time, so that memory stays bounded; more only while a disk hangs
 };
-
-/// Suffixes of the picture files that can be read, lower case.
-[[nodiscard]] const QStringList& pictureSuffixes();
 
 } // namespace mivanta

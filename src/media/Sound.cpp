@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "media/Sound.h"
 #include "core/base/Said.h"
+#include "core/media/MediumKind.h"
 #include "media/Mpv.h"
 #include "media/SoundFormat.h"
 #include <QElapsedTimer>
@@ -37,12 +38,6 @@ std::optional<QString> problemOf(mpv_handle* mpv) {
 }
 
 } // namespace
-
-const QStringList& soundSuffixes() {
-    static const QStringList suffixes{u"aac"_s, u"aif"_s, u"aiff"_s, u"flac"_s, u"m4a"_s,
-                                      u"mp3"_s, u"oga"_s, u"ogg"_s,  u"opus"_s, u"wav"_s};
-    return suffixes;
-}
 
 Result<SoundFacts> lookAtSound(const QString& path) {
     const auto refused = [&](const QString& why) {

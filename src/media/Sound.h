@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/base/Result.h"
-#include <QStringList>
+#include <QString>
 
 namespace mivanta {
 
@@ -13,8 +13,5 @@ struct SoundFacts {
 /// Looks at a sound file: anything with sound in it that libmpv can decode. Any thread but the GUI's; may
 /// take some hundred ms.
 [[nodiscard]] Result<SoundFacts> lookAtSound(const QString& path);
-
-/// Suffixes of common sound files, lower case.
-[[nodiscard]] const QStringList& soundSuffixes();
 
 } // namespace mivanta

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "player/DeskKeeper.h"
+#include "core/base/Clock.h"
 #include "link/Detached.h"
 
 namespace mivanta {
@@ -11,11 +12,11 @@ constexpr int kMostShortLives = 5;
 
 void DeskKeeper::arrived(const message::Hello& hello) {
     m_hello = hello;
-    m_sinceArrival.start();
+    m_arrivedAt = Clock::the().steady();
 }
 
 bool DeskKeeper::died() {
-    m_shortLives = m_sinceArrival.elapsed() < kShortLifeMs ? m_shortLives + 1 : 0;
+    m_shortLives = Clock::the().steady() - m_arrivedAt < kShortLifeMs ? m_shortLives + 1 : 0;
     if (m_hello.program.isEmpty() || m_shortLives >= kMostShortLives)
         return false;
     return startDetached(m_hello.program, m_hello.arguments, m_logFile);

@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "link/Protocol.h"
-#include <QElapsedTimer>
 
 namespace mivanta {
 
@@ -17,7 +16,7 @@ public:
 private:
     QString m_logFile;
     message::Hello m_hello;
-    QElapsedTimer m_sinceArrival;
+    qint64 m_arrivedAt = 0; ///< of Clock::steady()
     int m_shortLives = 0;
 };
 

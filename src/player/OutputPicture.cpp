@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "player/OutputPicture.h"
+#include "core/base/Clock.h"
 #include <QDateTime>
 #include <algorithm>
 #include <utility>
@@ -10,6 +11,7 @@ namespace {
 constexpr int kTickMs = 16;
 constexpr int kClockMs = 200; // so that a second is never missed by much
 constexpr int kAgainMs = 1000;
+constexpr int kFilmPatienceMs = 1500;
 
 bool isLive(const Scene& scene) {
     const auto& objects = scene.look.objects;
@@ -18,9 +20,10 @@ bool isLive(const Scene& scene) {
 }
 } // namespace
 
-OutputPicture::OutputPicture(PreparedFrames& frames, QString name, QObject* parent)
+OutputPicture::OutputPicture(PreparedFrames& frames, Films& films, QString name, QObject* parent)
     : QObject(parent),
       m_frames(frames),
+      m_films(films),
       m_name(std::move(name)) {
     m_ticks.setTimerType(Qt::PreciseTimer);
     m_ticks.setInterval(kTickMs);
@@ -31,43 +34,151 @@ OutputPicture::OutputPicture(PreparedFrames& frames, QString name, QObject* pare
     m_again.setInterval(kAgainMs);
     connect(&m_again, &QTimer::timeout, this, [this] {
         if (m_scene && m_shown && m_shown->isLate && m_wantedKey.isEmpty())
-            show(*m_scene, m_take, true);
+            show(*m_scene, m_take, Arrival::Cut);
     });
     connect(&m_frames, &PreparedFrames::ready, this, &OutputPicture::ready);
+    m_filmPatience.setSingleShot(true);
+    m_filmPatience.setInterval(kFilmPatienceMs);
+    connect(&m_filmPatience, &QTimer::timeout, this, [this] {
+        if (const FramePtr frame = std::exchange(m_waiting, {}))
+            start(frame);
+    });
 }
 
-void OutputPicture::show(const Scene& scene, quint64 take, bool cut) {
+void OutputPicture::show(const Scene& scene, quint64 take, Arrival arrival) {
     m_scene = scene;
     m_take = take;
-    m_cut = cut;
+    m_arrival = arrival;
     if (isLive(scene))
         m_clock.start();
     else
         m_clock.stop();
-    const QDateTime now = QDateTime::currentDateTime();
+    const QDateTime now = Clock::the().now();
     m_wantedKey = PreparedFrames::keyOf(scene, m_size, now);
+    m_waiting.reset();
+    std::vector<FilmPtr> films;
+    for (const FilmPlay& film : filmsOn(scene))
+        films.push_back(m_films.open(film));
+    m_wantedFilms = std::move(films); // those of before that are wanted again were not left meanwhile
+    m_unseenFilm = scene.unseen ? m_films.open(*scene.unseen) : nullptr;
     const FramePtr frame = m_frames.get(scene, m_size, now);
     m_wasReady = bool(frame);
     if (frame)
+        drawn(frame);
+}
+
+bool OutputPicture::areFilmsReady() const {
+    return std::all_of(m_wantedFilms.begin(), m_wantedFilms.end(), [this](const FilmPtr& film) {
+        return film->picture().number > 0 || !film->stands().problem.isEmpty() || isShown(film);
+    });
+}
+
+/// It was waited for before.
+bool OutputPicture::isShown(const FilmPtr& film) const {
+    if (!m_shown || !m_shown->behind)
+        return false;
+    return m_shown->behind->film == film ||
+           std::any_of(m_shown->moving.begin(), m_shown->moving.end(),
+                       [&](const MovingObject& moving) { return moving.film == film; });
+}
+
+void OutputPicture::drawn(const FramePtr& frame) {
+    if (!frame->behind || areFilmsReady()) {
         start(frame);
+        return;
+    }
+    m_waiting = frame;
+    m_filmPatience.start();
+    for (const FilmPtr& film : m_wantedFilms)
+        watchFilm(film);
+}
+
+/// Of which a new picture is shown as soon as it comes.
+void OutputPicture::watchFilm(const FilmPtr& film) {
+    film->disconnect(this);
+    const auto startIfReady = [this] {
+        if (!m_waiting || !areFilmsReady())
+            return false;
+        start(std::exchange(m_waiting, {}));
+        return true;
+    };
+    connect(film.get(), &FilmClient::told, this, startIfReady);
+    connect(film.get(), &FilmClient::pictureCame, this, [this, startIfReady, film = film.get()] {
+        const bool isPainted = startIfReady() || m_turning; // at once, or by the next tick
+        if (!isPainted && m_shown && m_shown->behind)
+            filmMoved(film);
+    });
+}
+
+/// Painted in turn: an order that comes meanwhile comes first.
+void OutputPicture::filmMoved(const FilmClient* film) {
+    const auto area = areaOf(film);
+    if (!area)
+        return;
+    const bool isAll = area->isNull() || (m_moved && m_moved->isNull());
+    m_moved = isAll ? QRect() : m_moved.value_or(QRect()) | *area;
+    m_films.turns().ask(this, [this] {
+        if (const auto moved = std::exchange(m_moved, {}))
+            Q_EMIT changed(*moved);
+    });
+}
+
+/// The part of what is shown in which a film moves; a null one = all of it. Nothing when it does not.
+std::optional<QRect> OutputPicture::areaOf(const FilmClient* film) const {
+    if (m_shown->behind->film.get() == film)
+        return QRect();
+    QRect area;
+    for (const MovingObject& moving : m_shown->moving)
+        if (moving.film.get() == film)
+            area |= moving.area(m_shown->behind->image.size());
+    return area.isEmpty() ? std::nullopt : std::optional(area);
 }
 
 /// A clock says something else now: the same scene has another picture.
 void OutputPicture::look() {
     if (!m_scene || m_turning || !m_wantedKey.isEmpty() || !m_shown)
         return;
-    const QDateTime now = QDateTime::currentDateTime();
+    const QDateTime now = Clock::the().now();
     if (PreparedFrames::keyOf(*m_scene, m_size, now) != m_shown->key)
-        show(*m_scene, m_take, true);
+        show(*m_scene, m_take, Arrival::Cut);
 }
 
 void OutputPicture::ready(const FramePtr& frame) {
-    if (!m_wantedKey.isEmpty() && frame->key == m_wantedKey)
-        start(frame);
+    if (!m_wantedKey.isEmpty() && frame->key == m_wantedKey && !m_waiting)
+        drawn(frame);
 }
 
-void OutputPicture::start(const FramePtr& frame) {
+namespace {
+
+/// The same with the films that move on it, in the order of filmsOn().
+FramePtr withFilms(const FramePtr& frame, const Scene& scene, const std::vector<FilmPtr>& films) {
+    if (films.empty() || !frame->behind)
+        return frame;
+    auto moving = std::make_shared<Frame>(*frame);
+    auto film = films.begin();
+    if (scene.film) {
+        auto behind = std::make_shared<BehindLayer>(*frame->behind);
+        behind->film = *film++;
+        moving->behind = std::move(behind);
+    }
+    for (MovingObject& object : moving->moving)
+        if (film != films.end())
+            object.film = *film++;
+    return moving;
+}
+
+} // namespace
+
+void OutputPicture::start(const FramePtr& drawn) {
     m_wantedKey.clear();
+    m_filmPatience.stop();
+    const FramePtr frame = withFilms(drawn, *m_scene, m_wantedFilms);
+    for (const FilmPtr& film : m_wantedFilms) {
+        watchFilm(film);
+        m_films.begin(film);
+    }
+    if (m_unseenFilm)
+        m_films.begin(m_unseenFilm);
     const bool same = m_shown && m_shown->key == frame->key && m_shown->isLate == frame->isLate;
     if (frame->isLate)
         m_again.start();
@@ -80,18 +191,20 @@ void OutputPicture::start(const FramePtr& frame) {
     // A take while one picture becomes another goes on from what is seen.
     const FramePtr from = m_turning ? m_turning->frozen(elapsed()) : m_shown;
     m_turning.reset();
-    if (from && !same && !m_cut && bool(from->behind) == bool(frame->behind))
+    if (from && !same && m_arrival == Arrival::Turning && bool(from->behind) == bool(frame->behind))
         m_turning.emplace(from, frame, m_scene->look.transition, m_scene->look.backdropTransition);
     if (m_turning && m_turning->duration() == 0)
         m_turning.reset();
     m_shown = frame;
     if (m_turning) {
-        m_since.start();
+        m_since = Clock::the().steady();
         m_drawnAt = 0;
         m_ticks.start();
     } else {
         m_ticks.stop();
     }
+    m_moved.reset();
+    m_films.turns().forget(this);
     Q_EMIT changed({});
     Q_EMIT shownChanged();
     if (!m_turning)
@@ -117,8 +230,9 @@ void OutputPicture::setSize(QSize size) {
     if (size == m_size)
         return;
     m_size = size;
+    m_films.setSizeOf(m_name, size);
     if (m_scene)
-        show(*m_scene, m_take, true);
+        show(*m_scene, m_take, Arrival::Cut);
 }
 
 void OutputPicture::paint(QPainter& painter, const QRect& area) const {
@@ -137,7 +251,7 @@ void OutputPicture::paint(QPainter& painter, const QRect& area) const {
     if (m_turning) {
         m_turning->paint(painter, origin, elapsed());
     } else {
-        painter.drawImage(origin, m_shown->behind->image);
+        m_shown->paintBehind(painter, origin);
         if (!m_shown->front.image.isNull())
             painter.drawImage(origin + m_shown->front.at, m_shown->front.image);
     }
@@ -147,7 +261,7 @@ void OutputPicture::paint(QPainter& painter, const QRect& area) const {
 QImage OutputPicture::smallPicture() const {
     if (m_turning)
         return m_turning->smallPicture(elapsed());
-    return m_shown ? m_shown->small : QImage();
+    return m_shown ? m_shown->smallNow() : QImage();
 }
 
 } // namespace mivanta

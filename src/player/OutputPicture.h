@@ -1,9 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "core/base/Clock.h"
 #include "core/run/Shown.h"
+#include "player/Films.h"
 #include "player/PreparedFrames.h"
 #include "player/Turning.h"
-#include <QElapsedTimer>
 #include <QTimer>
 
 namespace mivanta {
@@ -13,10 +14,10 @@ namespace mivanta {
 class OutputPicture : public QObject {
     Q_OBJECT
 public:
-    OutputPicture(PreparedFrames& frames, QString name, QObject* parent = nullptr);
+    OutputPicture(PreparedFrames& frames, Films& films, QString name, QObject* parent = nullptr);
 
     /// Shows the scene as soon as its picture is ready; until then the one before stays.
-    void show(const Scene& scene, quint64 take, bool cut);
+    void show(const Scene& scene, quint64 take, Arrival arrival);
     /// The size that pictures are drawn at, px; empty when there is no window.
     void setSize(QSize size);
     /// What there is before anything was shown; black unless it is said.
@@ -41,26 +42,38 @@ Q_SIGNALS:
 
 private:
     void ready(const FramePtr& frame);
+    void drawn(const FramePtr& frame); ///< it is shown once its films have a picture
+    [[nodiscard]] bool areFilmsReady() const;
+    [[nodiscard]] bool isShown(const FilmPtr& film) const;
+    [[nodiscard]] std::optional<QRect> areaOf(const FilmClient* film) const;
     void start(const FramePtr& frame);
+    void watchFilm(const FilmPtr& film);
+    void filmMoved(const FilmClient* film);
     void tick();
     void look(); ///< at the time, for clocks
-    [[nodiscard]] int elapsed() const { return int(m_since.elapsed()); }
+    [[nodiscard]] int elapsed() const { return int(Clock::the().steady() - m_since); }
 
     PreparedFrames& m_frames;
+    Films& m_films;
     QString m_name;
     QSize m_size;
     QColor m_ground = Qt::black;
     std::optional<Scene> m_scene; ///< wanted
     QByteArray m_wantedKey;       ///< empty when its picture is shown or turning up
     quint64 m_take = 0;
-    bool m_cut = false;
+    Arrival m_arrival = Arrival::Turning;
     bool m_wasReady = false;
-    FramePtr m_shown;                 ///< or turning up
-    Shown m_shownFact;                ///< of it
-    quint64 m_shownTake = 0;          ///< of it
-    std::optional<Turning> m_turning; ///< while one picture becomes the next
-    QElapsedTimer m_since;            ///< the turning began
-    int m_drawnAt = 0;                ///< ms after that; nothing was drawn later than this
+    std::vector<FilmPtr> m_wantedFilms; ///< of filmsOn(*m_scene)
+    FilmPtr m_unseenFilm;               ///< goes on under a curtain
+    FramePtr m_waiting;                 ///< for the first picture of its film
+    QTimer m_filmPatience;              ///< then it is shown without one
+    std::optional<QRect> m_moved;       ///< what films have changed since it was painted; null = all of it
+    FramePtr m_shown;                   ///< or turning up
+    Shown m_shownFact;                  ///< of it
+    quint64 m_shownTake = 0;            ///< of it
+    std::optional<Turning> m_turning;   ///< while one picture becomes the next
+    qint64 m_since = 0;                 ///< when the turning began, of Clock::steady()
+    int m_drawnAt = 0;                  ///< ms after that; nothing was drawn later than this
     QTimer m_ticks;
     QTimer m_clock;
     QTimer m_again; ///< a picture was late

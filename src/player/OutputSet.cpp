@@ -42,7 +42,10 @@ bool hasSameWindow(const Output& a, const Output& b) {
 
 } // namespace
 
-OutputSet::OutputSet(PreparedFrames& frames, QObject* parent) : QObject(parent), m_frames(frames) {
+OutputSet::OutputSet(PreparedFrames& frames, Films& films, QObject* parent)
+    : QObject(parent),
+      m_frames(frames),
+      m_films(films) {
     m_replace.setSingleShot(true);
     m_replace.setInterval(50);
     connect(&m_replace, &QTimer::timeout, this, &OutputSet::place);
@@ -77,7 +80,7 @@ void OutputSet::setOutputs(const std::vector<Output>& outputs, const QString& de
             entries.push_back(std::move(kept));
         } else {
             entries.push_back(
-                {output, {}, {}, std::make_unique<OutputPicture>(m_frames, output.name), nullptr});
+                {output, {}, {}, std::make_unique<OutputPicture>(m_frames, m_films, output.name), nullptr});
             Q_EMIT pictureAdded(entries.back().picture.get());
         }
     }

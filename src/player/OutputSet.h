@@ -11,7 +11,7 @@ namespace mivanta {
 class OutputSet : public QObject {
     Q_OBJECT
 public:
-    explicit OutputSet(PreparedFrames& frames, QObject* parent = nullptr);
+    OutputSet(PreparedFrames& frames, Films& films, QObject* parent = nullptr);
     ~OutputSet() override;
 
     /// Outputs that stay keep their pictures.
@@ -44,6 +44,7 @@ private:
     void open(Entry& entry, int windowNumber, bool behind);
 
     PreparedFrames& m_frames;
+    Films& m_films;
     std::vector<Entry> m_entries;
     std::vector<Monitor> m_monitors;
     std::vector<Placement> m_placements;

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "player/Player.h"
+#include "core/base/Clock.h"
 #include "render/Fonts.h"
 #include <QCoreApplication>
 #include <QFile>
@@ -29,14 +30,21 @@ Player::Player(QString sessionFolder, QObject* parent)
     });
     m_outputs.setMayShow(m_lock.isHeld());
     connect(&m_lock, &ScreensLock::taken, this, [this] { m_outputs.setMayShow(true); });
+    connect(&m_films, &Films::told, this, [this](const message::FilmStands& stands) {
+        m_sound.setFilmHeard(m_films.isAnyHeard());
+        tell(stands);
+    });
     connect(&m_sound, &SoundBox::told, this, [this](const message::Sounding& sounding) { tell(sounding); });
+    connect(&m_sound, &SoundBox::devicesChanged, this, [this] {
+        m_films.setSoundDevice(m_sound.device());
+        tell(m_sound.devices());
+    });
     m_fontsPatience.setSingleShot(true);
     m_fontsPatience.setInterval(kFontsPatienceMs);
     connect(&m_fontsPatience, &QTimer::timeout, this, &Player::obeySoon);
     m_lonely.setSingleShot(true);
     connect(&m_lonely, &QTimer::timeout, qApp, [] { QCoreApplication::exit(0); });
     m_lonely.start(kLonelyMs);
-    m_clock.start();
 }
 
 Result<bool> Player::start() {
@@ -90,6 +98,14 @@ void Player::obey(Channel* from, const Message& order) {
         m_numbers.show(m_outputs.monitors());
     } else if (const auto* sound = std::get_if<message::Sound>(&order)) {
         m_sound.play(*sound, m_media);
+    } else if (const auto* device = std::get_if<message::SetSoundDevice>(&order)) {
+        m_sound.setDevice(device->name);
+    } else if (std::holds_alternative<message::PlayTestTone>(order)) {
+        m_sound.playTestTone();
+    } else if (const auto* steerSound = std::get_if<message::SteerSound>(&order)) {
+        m_sound.steer(*steerSound);
+    } else if (const auto* steer = std::get_if<message::SteerFilm>(&order)) {
+        m_films.steer(*steer);
     } else if (std::holds_alternative<message::MediaArrived>(order)) {
         loadFonts();
         m_frames.forget();
@@ -120,6 +136,7 @@ void Player::greet(Channel* from, const message::Hello& hello) {
         m_keeper.arrived(hello);
         m_frames.setPictures(hello.pictures, hello.pictureCache);
         m_media = hello.pictures;
+        m_films.setFolder(m_media);
         m_fonts = QFileInfo(hello.pictures).path() + QStringLiteral("/fonts"); // beside the pictures
         m_fontsPatience.start();
         loadFonts();
@@ -127,7 +144,11 @@ void Player::greet(Channel* from, const message::Hello& hello) {
         m_observers.push_back(from);
     }
     from->send(places());
-    from->send(m_sound.sounding());
+    from->send(m_sound.devices());
+    for (const message::Sounding& sounding : m_sound.sounding())
+        from->send(sounding);
+    for (const message::FilmStands& stands : m_films.stands())
+        from->send(stands);
     for (OutputPicture* picture : m_outputs.pictures()) {
         from->send(message::Shows{picture->name(), picture->shown()});
         publish(picture);
@@ -160,7 +181,7 @@ void Player::gone(Channel* channel) {
 
 void Player::show(const message::Show& show) {
     for (const Scene& scene : show.scenes)
-        m_waiting[scene.output] = {scene, show.take, show.cut};
+        m_waiting[scene.output] = {scene, show.take, show.arrival};
     obeySoon();
 }
 
@@ -176,12 +197,18 @@ void Player::obeyNewest() {
         return; // it ends soon, and then they are obeyed
     for (const auto& [output, waiting] : std::exchange(m_waiting, {}))
         if (OutputPicture* picture = m_outputs.picture(output))
-            picture->show(waiting.scene, waiting.take, waiting.cut);
-    if (!m_toPrepare.empty())
-        m_frames.prepareNoMore(); // of what was likely before
+            picture->show(waiting.scene, waiting.take, waiting.arrival);
+    if (m_toPrepare.empty())
+        return;
+    m_frames.prepareNoMore(); // of what was likely before
+    std::vector<FilmPlay> films;
     for (const Scene& scene : std::exchange(m_toPrepare, {}))
-        if (const OutputPicture* picture = m_outputs.picture(scene.output))
+        if (const OutputPicture* picture = m_outputs.picture(scene.output)) {
             m_frames.prepare(scene, picture->size());
+            const std::vector<FilmPlay> all = filmsOn(scene);
+            films.insert(films.end(), all.begin(), all.end());
+        }
+    m_films.prepare(films);
 }
 
 void Player::watch(OutputPicture* picture) {
@@ -189,8 +216,8 @@ void Player::watch(OutputPicture* picture) {
         picture, &OutputPicture::changed, this,
         [this, picture = QPointer<OutputPicture>(picture)] {
             // The window has painted by now; small pictures of a fade need not follow every tick.
-            if (picture &&
-                m_clock.elapsed() - m_publishedAt.value(picture->name(), -kPublishEveryMs) >= kPublishEveryMs)
+            if (picture && Clock::the().steady() - m_publishedAt.value(picture->name(), -kPublishEveryMs) >=
+                               kPublishEveryMs)
                 publish(picture);
         },
         Qt::QueuedConnection);
@@ -209,7 +236,7 @@ void Player::publish(OutputPicture* picture) {
     const int slot = m_outputs.indexOf(picture->name());
     if (!m_board || small.isNull() || slot < 0)
         return;
-    m_publishedAt[picture->name()] = m_clock.elapsed();
+    m_publishedAt[picture->name()] = Clock::the().steady();
     if (m_board->write(slot, small.size(), small.constBits(), small.bytesPerLine()))
         tell(message::FrameReady{picture->name(), slot});
 }

@@ -41,24 +41,24 @@ private:
     QLockFile m_alone; ///< outlives the socket
     QLocalServer m_server;
     PreparedFrames m_frames;
+    Films m_films;
     ScreenNumbers m_numbers;
     SoundBox m_sound;
     Awake m_awake;
     QString m_media; ///< the folder of the library's media
     QString m_fonts; ///< the folder of those that came with services
-    OutputSet m_outputs{m_frames};
+    OutputSet m_outputs{m_frames, m_films};
     ScreensLock m_lock;
     std::unique_ptr<FrameBoard> m_board;
     DeskKeeper m_keeper;
     Channel* m_desk = nullptr;
     std::vector<Channel*> m_strangers; ///< desks of another build: they may end this player, and no more
     std::vector<Channel*> m_observers;
-    QHash<QString, qint64> m_publishedAt; ///< ms on m_clock
-    QElapsedTimer m_clock;
+    QHash<QString, qint64> m_publishedAt; ///< of Clock::steady()
     struct Waiting {
         Scene scene;
         quint64 take = 0;
-        bool cut = false;
+        Arrival arrival = Arrival::Turning;
     };
     std::map<QString, Waiting> m_waiting; ///< by output
     std::vector<Scene> m_toPrepare;

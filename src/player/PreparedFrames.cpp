@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "player/PreparedFrames.h"
+#include "core/base/Clock.h"
 #include "link/FrameBoard.h"
 #include "link/SceneCodec.h"
 #include "render/Letters.h"
@@ -12,7 +13,7 @@ namespace mivanta {
 
 namespace {
 
-constexpr int kAheadNice = 15;
+constexpr int kAheadNice = 5;
 constexpr int kPatienceMs = 1500;     // then a slide is shown without a picture that is still on its way
 constexpr qsizetype kMostFrames = 36; // at 1080p up to 8 MB each, and 16 MB for each backdrop among them
 
@@ -36,14 +37,38 @@ QByteArray behindKeyOf(const Scene& scene, QSize size, const QDateTime& now) {
     return sceneKey(behind) + sizeKey(size) + liveKey(behind, now);
 }
 
+Scene withoutFilmObjects(Scene scene) {
+    std::erase_if(scene.look.objects, [](const SlideObject& object) { return object.is<FilmObject>(); });
+    return scene;
+}
+
+/// Of pictures for the desks, px.
+QSize smallSize(const Scene& scene) {
+    return scene.size.scaled(FrameBoard::kWidth, FrameBoard::kHeight, Qt::KeepAspectRatio);
+}
+
+QImage smoothlyScaled(const QImage& image, QSize size) {
+    return image.scaled(size, Qt::IgnoreAspectRatio, Qt::SmoothTransformation)
+        .convertToFormat(QImage::Format_ARGB32_Premultiplied);
+}
+
 BehindPtr behindLayer(const Scene& scene, QSize size, const QByteArray& key, const RenderSources& sources) {
     auto made = std::make_shared<BehindLayer>();
     made->key = key;
-    made->layer = renderScene(behindOf(scene), size, sources);
+    Scene bare = withoutFilmObjects(behindOf(scene));
+    bare.look.backdrop.film.clear(); // where a film moves, none of its moments is drawn
+    made->layer = renderScene(bare, size, sources);
+    made->small = smoothlyScaled(made->layer, smallSize(scene));
     const bool isOpaque = scene.ground.alpha == 255;
     made->image = QImage(size, isOpaque ? QImage::Format_RGB32 : QImage::Format_ARGB32_Premultiplied);
     made->image.fill(toColor(scene.ground));
     QPainter(&made->image).drawImage(0, 0, made->layer);
+    if (scene.film && scene.look.backdrop.kind == BackdropKind::Film) {
+        made->filmPlace = scene.look.backdrop;
+        made->over = renderOverFilm(bare, size, sources);
+        if (!made->over.isNull())
+            made->smallOver = smoothlyScaled(made->over, smallSize(scene));
+    }
     return made;
 }
 
@@ -85,6 +110,20 @@ LayerPart usedPart(const QImage& image) {
     return {used.isEmpty() ? QImage() : image.copy(used), used.topLeft()};
 }
 
+/// A small picture of it, of which only the part that holds something is scaled; null when nothing does.
+QImage smallOf(const QImage& image, const QRect& used, QSize small) {
+    if (used.isEmpty())
+        return {};
+    QImage result(small, QImage::Format_ARGB32_Premultiplied);
+    result.fill(Qt::transparent);
+    const QTransform shrink =
+        QTransform::fromScale(double(small.width()) / image.width(), double(small.height()) / image.height());
+    const QRect to = shrink.mapRect(QRectF(used)).toAlignedRect() & result.rect();
+    const QRect from = shrink.inverted().mapRect(QRectF(to)).toRect() & image.rect();
+    QPainter(&result).drawImage(to.topLeft(), smoothlyScaled(image.copy(from), to.size()));
+    return result;
+}
+
 /// What comes and goes by itself, apart from the rest.
 void addFading(Frame& frame, const Scene& scene, QSize size, const RenderSources& sources) {
     Scene still = scene;
@@ -104,7 +143,7 @@ void addFading(Frame& frame, const Scene& scene, QSize size, const RenderSources
 FramePtr PreparedFrames::drawn(const Job& job) {
     auto frame = std::make_shared<Frame>();
     frame->key = job.key;
-    const QSize small = job.scene.size.scaled(FrameBoard::kWidth, FrameBoard::kHeight, Qt::KeepAspectRatio);
+    const QSize small = smallSize(job.scene);
     if (job.size.isEmpty()) {
         frame->small = renderScene(job.scene, small, job.sources);
         frame->isLate = *job.isLate;
@@ -112,14 +151,16 @@ FramePtr PreparedFrames::drawn(const Job& job) {
     }
     frame->behind = job.behind ? job.behind : behindLayer(job.scene, job.size, job.behindKey, job.sources);
     const QImage front = renderFront(job.scene, job.size, job.sources, frame->behind->layer);
-    QImage whole = frame->behind->layer;
+    frame->small = frame->behind->small;
     if (!front.isNull()) {
         frame->front = usedPart(front);
-        QPainter(&whole).drawImage(0, 0, front);
+        frame->smallFront = smallOf(front, frame->front.area(), small);
+        if (!frame->smallFront.isNull())
+            QPainter(&frame->small).drawImage(0, 0, frame->smallFront);
     }
     addFading(*frame, job.scene, job.size, job.sources);
-    frame->small = whole.scaled(small, Qt::IgnoreAspectRatio, Qt::SmoothTransformation)
-                       .convertToFormat(QImage::Format_ARGB32_Premultiplied);
+    for (const SlideObject& object : filmObjectsOn(job.scene))
+        frame->moving.push_back({object, nullptr});
     frame->isLate = *job.isLate;
     return frame;
 }
@@ -172,7 +213,7 @@ void PreparedFrames::prepareNext() {
     while (!m_isPreparing && !m_toPrepare.empty()) {
         const auto [scene, size] = std::move(m_toPrepare.front());
         m_toPrepare.pop_front();
-        const QDateTime now = QDateTime::currentDateTime();
+        const QDateTime now = Clock::the().now();
         const QByteArray key = keyOf(scene, size, now);
         if (m_frames.contains(key) || m_drawing.contains(key))
             continue;

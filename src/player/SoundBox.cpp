@@ -1,76 +1,96 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "player/SoundBox.h"
-#include "core/base/MediaName.h"
 #include "media/SoundVoice.h"
-#include <QDateTime>
+#include "media/TestTone.h"
+#include "player/Playlist.h"
+#include "player/SoundDevices.h"
+#include <QDir>
+#include <QPointer>
+#include <algorithm>
 
 namespace mivanta {
 
-namespace {
-constexpr int kTellEveryMs = 500;
-}
-
-/// What lives on the thread: one voice that is heard, and those that fade out.
+/// What lives on the thread: a playlist for each channel, each softer while what comes before it is heard.
 class SoundBox::There : public QObject {
 public:
-    explicit There(std::function<void(message::Sounding)> told) : m_tell(std::move(told)), m_ticks(this) {
-        m_ticks.setInterval(kTellEveryMs);
-        connect(&m_ticks, &QTimer::timeout, this, [this] { tell(); });
+    There(const Playlist::Tell& told, const SoundDevices::Changed& devices) : m_tellDevices(devices) {
+        for (size_t i = 0; i < kSoundChannels; ++i)
+            m_channels[i] = new Playlist(
+                SoundChannel(i),
+                [this, told](const message::Sounding& sounding) {
+                    duck();
+                    told(sounding);
+                },
+                this);
     }
 
-    void play(const QString& name, const QString& path, double fromSeconds) {
-        if (m_voice)
-            m_voice->fadeOut(); // and goes when it is over
-        m_voice = nullptr;
-        m_name = name;
-        if (!name.isEmpty())
-            start(path, fromSeconds);
-        tell();
+    /// Not before it is on its thread.
+    void watchDevices() { m_devices = new SoundDevices(m_tellDevices, this); }
+    void setDevice(const QString& name) {
+        for (Playlist* channel : m_channels)
+            channel->setDevice(name.toUtf8());
+        m_device = name.toUtf8();
+    }
+    /// One at a time: who presses again hears it out.
+    void playTone(const QString& path) {
+        if (m_tone)
+            return;
+        VoiceSetup setup;
+        setup.pieces = {{path}};
+        setup.device = m_device;
+        m_tone = new SoundVoice(std::move(setup), this);
+        connect(m_tone, &SoundVoice::over, m_tone, &QObject::deleteLater);
+    }
+    void play(const message::Sound& sound, const QString& folder) {
+        at(sound.channel).play(sound, folder);
+        duck();
+    }
+    void steer(const message::SteerSound& order) { at(order.channel).steer(order); }
+    void setFilmHeard(bool heard) {
+        m_isFilmHeard = heard;
+        duck();
     }
 
 private:
-    void start(const QString& path, double fromSeconds) {
-        auto* voice = new SoundVoice(path, fromSeconds, this);
-        m_voice = voice;
-        connect(voice, &SoundVoice::started, this, [this] { tell(); });
-        connect(voice, &SoundVoice::over, this, [this, voice](const QString& problem) {
-            voice->deleteLater();
-            if (voice != m_voice)
-                return;
-            m_voice = nullptr;
-            m_name.clear();
-            tell(problem);
-        });
+    Playlist& at(SoundChannel channel) { return *m_channels[size_t(channel)]; }
+    void duck() {
+        const bool isSomething =
+            m_isFilmHeard || std::any_of(m_channels.begin(), m_channels.end(), [](const Playlist* channel) {
+                return channel && channel->isInFront();
+            });
+        for (Playlist* channel : m_channels)
+            if (channel)
+                channel->setDucked(isSomething);
     }
 
-    void tell(const QString& problem = {}) {
-        if (m_voice)
-            m_ticks.start();
-        else
-            m_ticks.stop();
-        m_tell({m_name, m_voice ? m_voice->positionMs() : 0, m_voice ? m_voice->durationMs() : 0, problem});
-    }
-
-    std::function<void(message::Sounding)> m_tell;
-    SoundVoice* m_voice = nullptr; ///< null = nothing is to sound
-    QString m_name;
-    QTimer m_ticks;
+    std::array<Playlist*, kSoundChannels> m_channels{};
+    SoundDevices::Changed m_tellDevices;
+    SoundDevices* m_devices = nullptr;
+    QPointer<SoundVoice> m_tone;
+    QByteArray m_device;
+    bool m_isFilmHeard = false;
 };
 
 SoundBox::SoundBox(QObject* parent) : QObject(parent) {
-    m_there = new There([this](const message::Sounding& sounding) {
-        QMetaObject::invokeMethod(
-            this,
-            [this, sounding] {
-                m_sounding = sounding;
-                Q_EMIT told(m_sounding);
-            },
-            Qt::QueuedConnection);
-    });
+    for (size_t i = 0; i < kSoundChannels; ++i)
+        m_sounding[i].channel = SoundChannel(i);
+    const auto here = [this](auto work) {
+        QMetaObject::invokeMethod(this, std::move(work), Qt::QueuedConnection);
+    };
+    m_there = new There(
+        [this, here](const message::Sounding& sounding) {
+            here([this, sounding] {
+                m_sounding[size_t(sounding.channel)] = sounding;
+                Q_EMIT told(sounding);
+            });
+        },
+        [this, here](const std::vector<SoundDevice>& devices) { here([this, devices] { take(devices); }); });
     m_there->moveToThread(&m_thread);
     m_thread.setObjectName(QStringLiteral("sound"));
     connect(&m_thread, &QThread::finished, m_there, &QObject::deleteLater);
     m_thread.start();
+    QMetaObject::invokeMethod(
+        m_there, [there = m_there] { there->watchDevices(); }, Qt::QueuedConnection);
 }
 
 SoundBox::~SoundBox() {
@@ -79,11 +99,52 @@ SoundBox::~SoundBox() {
 }
 
 void SoundBox::play(const message::Sound& sound, const QString& folder) {
-    const qint64 since = std::max<qint64>(0, QDateTime::currentMSecsSinceEpoch() - sound.startedAt);
     QMetaObject::invokeMethod(
-        m_there,
-        [there = m_there, name = sound.name, path = mediaPath(folder, sound.name),
-         from = double(since) / 1000] { there->play(name, path, from); },
+        m_there, [there = m_there, sound, folder] { there->play(sound, folder); }, Qt::QueuedConnection);
+}
+
+void SoundBox::steer(const message::SteerSound& order) {
+    QMetaObject::invokeMethod(
+        m_there, [there = m_there, order] { there->steer(order); }, Qt::QueuedConnection);
+}
+
+void SoundBox::setFilmHeard(bool heard) {
+    if (std::exchange(m_isFilmHeard, heard) != heard)
+        QMetaObject::invokeMethod(
+            m_there, [there = m_there, heard] { there->setFilmHeard(heard); }, Qt::QueuedConnection);
+}
+
+void SoundBox::take(const std::vector<SoundDevice>& devices) {
+    m_devices.devices = devices;
+    useDevice();
+}
+
+void SoundBox::setDevice(const QString& name) {
+    m_device = name;
+    useDevice();
+}
+
+/// What sounds goes over to it at once; back to the usual one when it is unplugged.
+void SoundBox::useDevice() {
+    m_devices.isChosenThere =
+        m_device.isEmpty() || std::any_of(m_devices.devices.begin(), m_devices.devices.end(),
+                                          [this](const SoundDevice& each) { return each.name == m_device; });
+    const QString used = m_devices.isChosenThere ? m_device : QString();
+    if (std::exchange(m_used, used) != used)
+        QMetaObject::invokeMethod(
+            m_there, [there = m_there, used] { there->setDevice(used); }, Qt::QueuedConnection);
+    Q_EMIT devicesChanged();
+}
+
+void SoundBox::playTestTone() {
+    if (!m_tone) {
+        m_tone =
+            std::make_unique<QTemporaryFile>(QDir::tempPath() + QStringLiteral("/mivanta-tone-XXXXXX.wav"));
+        if (!m_tone->open() || m_tone->write(testTone()) < 0 || !m_tone->flush())
+            qWarning("the test tone cannot be written");
+    }
+    QMetaObject::invokeMethod(
+        m_there, [there = m_there, path = m_tone->fileName()] { there->playTone(path); },
         Qt::QueuedConnection);
 }
 

@@ -59,6 +59,11 @@ bool holds(const Frame& frame, const SlideObject& object) {
                        [&](const ObjectLayer& layer) { return layer.object == object; });
 }
 
+bool moves(const Frame& frame, const SlideObject& object) {
+    return std::any_of(frame.moving.begin(), frame.moving.end(),
+                       [&](const MovingObject& moving) { return moving.object == object; });
+}
+
 int fadeOf(const SlideObject& object, bool comes) {
     return comes ? object.fadeIn : object.fadeOut;
 }
@@ -101,6 +106,8 @@ bool Turning::fadesAsAWhole() const {
     const auto same = [](const Transition& a, const Transition& b) {
         return a.kind == b.kind && a.milliseconds == b.milliseconds && a.easing == b.easing;
     };
+    if (m_from->isMoving() || m_to->isMoving())
+        return false; // what moves is different each time
     return m_words.kind == TransitionKind::Fade && !m_words.isCut() && m_from->fading.empty() &&
            m_to->fading.empty() && (backdropStays() || same(m_words, m_backdrop));
 }
@@ -138,36 +145,42 @@ int Turning::duration() const {
     for (const ObjectLayer& layer : m_from->fading)
         if (!holds(*m_to, layer.object))
             longest = std::max(longest, layer.object.fadeOut);
+    for (const MovingObject& moving : m_to->moving)
+        if (!moves(*m_from, moving.object))
+            longest = std::max(longest, moving.object.fadeIn);
+    for (const MovingObject& moving : m_from->moving)
+        if (!moves(*m_to, moving.object))
+            longest = std::max(longest, moving.object.fadeOut);
     return longest;
 }
 
 void Turning::paintBackdrop(QPainter& painter, QRect area, double progress) const {
-    const QImage& to = m_to->behind->image;
+    const BehindLayer& to = *m_to->behind;
     if (backdropStays() || progress >= 1.0) {
-        painter.drawImage(area.topLeft(), to);
+        to.paint(painter, area.topLeft());
         return;
     }
-    const QImage& from = m_from->behind->image;
+    const BehindLayer& from = *m_from->behind;
     switch (m_backdrop.kind) {
     case TransitionKind::Cut:
-        painter.drawImage(area.topLeft(), to);
+        to.paint(painter, area.topLeft());
         return;
     case TransitionKind::Fade:
-        painter.drawImage(area.topLeft(), from);
+        from.paint(painter, area.topLeft());
         painter.setOpacity(progress);
-        painter.drawImage(area.topLeft(), to);
+        to.paint(painter, area.topLeft());
         break;
     case TransitionKind::FadeThrough: {
         const Colour& c = m_backdrop.through;
         painter.fillRect(area, QColor(c.red, c.green, c.blue));
         painter.setOpacity(std::abs(2 * progress - 1));
-        painter.drawImage(area.topLeft(), progress < 0.5 ? from : to);
+        (progress < 0.5 ? from : to).paint(painter, area.topLeft());
         break;
     }
     case TransitionKind::Push: {
         const QPoint coming = pushOffset(m_backdrop.from, area.size(), progress);
-        painter.drawImage(area.topLeft() + pushedOut(m_backdrop.from, area.size(), coming), from);
-        painter.drawImage(area.topLeft() + coming, to);
+        from.paint(painter, area.topLeft() + pushedOut(m_backdrop.from, area.size(), coming));
+        to.paint(painter, area.topLeft() + coming);
         break;
     }
     }
@@ -206,19 +219,33 @@ void Turning::paintFading(QPainter& painter, QPoint origin, int elapsed) const {
              holds(*m_from, layer.object) ? 1.0 : opacityOf(layer.object, true, elapsed));
 }
 
+void Turning::paintMoving(QPainter& painter, QPoint origin, int elapsed) const {
+    const auto draw = [&](const MovingObject& moving, double opacity) {
+        painter.setOpacity(opacity);
+        moving.paint(painter, origin, size());
+        painter.setOpacity(1.0);
+    };
+    for (const MovingObject& moving : m_from->moving)
+        if (!moves(*m_to, moving.object))
+            draw(moving, opacityOf(moving.object, false, elapsed));
+    for (const MovingObject& moving : m_to->moving)
+        draw(moving, moves(*m_from, moving.object) ? 1.0 : opacityOf(moving.object, true, elapsed));
+}
+
 void Turning::paint(QPainter& painter, QPoint origin, int elapsed) const {
     if (fadesAsAWhole()) {
         paintWhole(painter, origin, progressOf(m_words, elapsed));
         return;
     }
     paintBackdrop(painter, {origin, size()}, progressOf(m_backdrop, elapsed));
+    paintMoving(painter, origin, elapsed);
     paintWords(painter, origin, progressOf(m_words, elapsed));
     paintFading(painter, origin, elapsed);
 }
 
 QRect Turning::changedSince(int before) const {
     const bool backdropMoved = !backdropStays() && before < durationOf(m_backdrop);
-    if (backdropMoved || m_words.kind == TransitionKind::Push)
+    if (backdropMoved || m_words.kind == TransitionKind::Push || m_from->isMoving() || m_to->isMoving())
         return {};
     QRect area = m_from->front.area() | m_to->front.area();
     for (const FramePtr& frame : {m_from, m_to}) // one that the words hide is not part of them
@@ -247,6 +274,8 @@ FramePtr Turning::frozen(int elapsed) const {
     if (!backdropStays() && backdrop < 1.0) {
         auto behind = std::make_shared<BehindLayer>(*m_to->behind);
         behind->key.clear(); // like no other
+        behind->film.reset();
+        behind->filmPlace.reset();
         behind->image.fill(Qt::transparent);
         QPainter painter(&behind->image);
         paintBackdrop(painter, area, backdrop);
@@ -260,6 +289,17 @@ FramePtr Turning::frozen(int elapsed) const {
     words.fill(Qt::transparent);
     {
         QPainter painter(&words);
+        std::erase_if(
+            frame->moving, [&](const MovingObject& moving) { // those are in the picture from here on
+                return !moves(*m_from, moving.object) && opacityOf(moving.object, true, elapsed) < 1.0;
+            });
+        for (const FramePtr& one : {m_from, m_to})
+            for (const MovingObject& moving : one->moving)
+                if (!moves(one == m_from ? *m_to : *frame, moving.object)) {
+                    painter.setOpacity(opacityOf(moving.object, one == m_to, elapsed));
+                    moving.paint(painter, {}, size());
+                    painter.setOpacity(1.0);
+                }
         paintWords(painter, {}, progressOf(m_words, elapsed));
         for (const FramePtr& one : {m_from, m_to})
             for (const ObjectLayer& layer : one->fading)
@@ -277,12 +317,12 @@ FramePtr Turning::frozen(int elapsed) const {
 QImage Turning::smallPicture(int elapsed) const {
     const double progress = std::min(progressOf(m_words, elapsed), progressOf(m_backdrop, elapsed));
     if (progress >= 1.0 || m_from->small.size() != m_to->small.size())
-        return m_to->small;
-    QImage mixed = m_from->small;
+        return m_to->smallNow();
+    QImage mixed = m_from->smallNow();
     QPainter painter(&mixed);
     painter.setCompositionMode(QPainter::CompositionMode_Source);
     painter.setOpacity(progress);
-    painter.drawImage(0, 0, m_to->small);
+    painter.drawImage(0, 0, m_to->smallNow());
     return mixed;
 }
 

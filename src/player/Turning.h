@@ -33,6 +33,7 @@ private:
     void paintWhole(QPainter& painter, QPoint origin, double progress) const;
     void paintBackdrop(QPainter& painter, QRect area, double progress) const;
     void paintWords(QPainter& painter, QPoint origin, double progress) const;
+    void paintMoving(QPainter& painter, QPoint origin, int elapsed) const;
     void paintFading(QPainter& painter, QPoint origin, int elapsed) const;
     /// How much of an object is seen that is on the one frame and not on the other.
     [[nodiscard]] double opacityOf(const SlideObject& object, bool comes, int elapsed) const;

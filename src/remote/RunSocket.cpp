@@ -47,10 +47,16 @@ Result<std::vector<RunOrder>> jumpOf(const QJsonObject& json) {
     if (!namesItem && part.isEmpty())
         return failure(Said::tr("say \"item\" (1 is the first) or \"part\" (such as C or V2)"));
     std::vector<RunOrder> orders;
-    if (part.isEmpty())
+    if (part.isEmpty()) {
         orders.emplace_back(order::LookAtItem{item});
-    else
-        orders.emplace_back(order::LookAtPart{part, namesItem ? std::optional(item) : std::nullopt});
+    } else {
+        bool isNumber = false;
+        const int number = part.mid(1).toInt(&isNumber);
+        if (part.size() > 1 && !isNumber)
+            return failure(Said::tr("there is no part \"%1\" here").arg(part));
+        orders.emplace_back(order::LookAtPart{part.front(), isNumber ? std::optional(number) : std::nullopt,
+                                              namesItem ? std::optional(item) : std::nullopt});
+    }
     if (json[u"take"_s].toBool())
         orders.emplace_back(order::Take{});
     return orders;

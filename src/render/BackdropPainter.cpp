@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "render/BackdropPainter.h"
+#include "core/base/MediaName.h"
 #include "render/Blur.h"
 #include "render/Letters.h"
 #include <QLinearGradient>
@@ -45,22 +46,18 @@ QRectF wholeArea(QSizeF picture, const QRectF& area) {
     return {area.center() - QPointF(size.width(), size.height()) / 2, size};
 }
 
+/// `named`: the picture that covers a size, or is whole.
 void paintPicture(QPainter& painter, const Backdrop& backdrop, const QRectF& area, double lookScale,
-                  const RenderSources& sources) {
+                  const std::function<QImage(QSize)>& named) {
     const QSizeF onDevice = painter.deviceTransform().mapRect(area).size();
-    const QImage picture = sources.pictureNamed(backdrop.picture, onDevice.toSize());
+    const QImage picture = named(onDevice.toSize());
     const bool covers = !picture.isNull() && backdrop.fit != PictureFit::Whole && !picture.hasAlphaChannel();
     if (!covers)
         painter.fillRect(area, toColor(backdrop.colour));
     if (picture.isNull())
         return;
     const double toDevice = onDevice.height() / area.height();
-    QRectF from(QPointF(0, 0), QSizeF(picture.size()));
-    QRectF to = area;
-    if (backdrop.fit == PictureFit::Fill)
-        from = seenPart(picture.size(), area.size(), backdrop.focus);
-    else if (backdrop.fit == PictureFit::Whole)
-        to = wholeArea(picture.size(), area);
+    const auto [from, to] = placed(backdrop, picture.size(), area);
     // Scaled first: the treatment then has no more px to do than are seen.
     const QSize size = QSizeF(to.size() * toDevice).toSize().expandedTo({1, 1});
     QImage scaled(size,
@@ -138,14 +135,30 @@ QImage treated(const QImage& picture, const Treatment& treatment, double lookSca
         correctColours(result, treatment);
     if (treatment.tint.alpha == 0 && treatment.darkEdge == 0)
         return result;
-    const QRectF area(QPointF(0, 0), QSizeF(result.size()));
     QPainter painter(&result);
     painter.setCompositionMode(QPainter::CompositionMode_SourceAtop);
-    if (treatment.tint.alpha > 0)
-        painter.fillRect(area, toColor(treatment.tint));
-    if (treatment.darkEdge > 0)
-        darkenEdge(painter, area, treatment.darkEdge);
+    paintOverPicture(painter, treatment, QRectF(QPointF(0, 0), QSizeF(result.size())));
     return result;
+}
+
+void paintOverPicture(QPainter& painter, const Treatment& treatment, const QRectF& picture) {
+    if (treatment.tint.alpha > 0)
+        painter.fillRect(picture, toColor(treatment.tint));
+    if (treatment.darkEdge > 0)
+        darkenEdge(painter, picture, treatment.darkEdge);
+}
+
+Placed placed(const Backdrop& backdrop, QSizeF picture, const QRectF& screen) {
+    const QRectF all(QPointF(0, 0), picture);
+    switch (backdrop.fit) {
+    case PictureFit::Fill:
+        return {seenPart(picture, screen.size(), backdrop.focus), screen};
+    case PictureFit::Whole:
+        return {all, wholeArea(picture, screen)};
+    case PictureFit::Stretch:
+        return {all, screen};
+    }
+    return {all, screen};
 }
 
 void paintBackdrop(QPainter& painter, const Backdrop& backdrop, const QRectF& area, double lookScale,
@@ -160,7 +173,13 @@ void paintBackdrop(QPainter& painter, const Backdrop& backdrop, const QRectF& ar
         paintGradient(painter, backdrop, area);
         return;
     case BackdropKind::Picture:
-        paintPicture(painter, backdrop, area, lookScale, sources);
+        paintPicture(painter, backdrop, area, lookScale,
+                     [&](QSize size) { return sources.pictureNamed(backdrop.picture, size); });
+        return;
+    case BackdropKind::Film:
+        paintPicture(painter, backdrop, area, lookScale, [&](QSize size) {
+            return sources.pictureNamed(filmMomentName(backdrop.film, backdrop.filmFrom), size);
+        });
         return;
     }
 }

@@ -15,6 +15,16 @@ void paintBackdrop(QPainter& painter, const Backdrop& backdrop, const QRectF& ar
 /// focus as near to the middle as it can come.
 [[nodiscard]] QRectF seenPart(QSizeF picture, QSizeF screen, QPointF focus);
 
+/// Where a picture or a film of this size stands on a screen: `from` of it, its px, at `to` on the screen.
+struct Placed {
+    QRectF from;
+    QRectF to;
+};
+[[nodiscard]] Placed placed(const Backdrop& backdrop, QSizeF picture, const QRectF& screen);
+
+/// What of a treatment is painted over a picture that has the rest of it: tint and darkened edge.
+void paintOverPicture(QPainter& painter, const Treatment& treatment, const QRectF& picture);
+
 /// Applies everything but the tint's and edge's painting order to a copy: blur, brightness, contrast,
 /// saturation, then tint and darkened edge. `lookScale` as above, for the blur.
 [[nodiscard]] QImage treated(const QImage& picture, const Treatment& treatment, double lookScale);

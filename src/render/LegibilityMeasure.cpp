@@ -65,9 +65,9 @@ LetterHeights letterHeights(const WordsLook& words, int fontSize, int pictureHei
     return {words.capitals == Capitals::AsWritten ? metrics.xHeight() / pictureHeight : capital, capital};
 }
 
-double measuredContrast(const Scene& scene, RoomLight light, const RenderSources& sources) {
-    if (scene.rows.empty())
-        return contrastReached({});
+namespace {
+
+double contrastOf(const Scene& scene, RoomLight light, const RenderSources& sources) {
     const QSize size = scene.size.scaled(QSize(4 * kMeasuredHeight, kMeasuredHeight), Qt::KeepAspectRatio);
     const QImage letters = lettersOf(scene, size);
     QImage seen(size, QImage::Format_RGB32);
@@ -89,6 +89,23 @@ double measuredContrast(const Scene& scene, RoomLight light, const RenderSources
         }
     }
     return contrastReached(std::move(ratios));
+}
+
+} // namespace
+
+double measuredContrast(const Scene& scene, RoomLight light, const RenderSources& sources) {
+    if (scene.rows.empty())
+        return contrastReached({});
+    const Backdrop& backdrop = scene.look.backdrop;
+    const bool isFilm = backdrop.kind == BackdropKind::Film && sources.filmLength;
+    const double to = !isFilm ? 0 : backdrop.filmTo > 0 ? backdrop.filmTo : sources.filmLength(backdrop.film);
+    double least = contrastOf(scene, light, sources);
+    Scene later = scene;
+    for (int i = 1; i < kMeasuredMoments && to > backdrop.filmFrom; ++i) {
+        later.look.backdrop.filmFrom = backdrop.filmFrom + (to - backdrop.filmFrom) * i / kMeasuredMoments;
+        least = std::min(least, contrastOf(later, light, sources));
+    }
+    return least;
 }
 
 } // namespace mivanta

@@ -1,11 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "render/ObjectPainter.h"
 #include "core/base/Cases.h"
+#include "core/base/MediaName.h"
 #include "core/base/Said.h"
 #include "core/theme/StageField.h"
 #include "render/Fonts.h"
 #include "render/Letters.h"
 #include <QFontMetricsF>
+#include <QPainterPath>
 #include <QScopeGuard>
 #include <cmath>
 
@@ -13,7 +15,8 @@ namespace mivanta {
 
 namespace {
 
-constexpr int kSmallest = 6; // px, that letters shrink to
+constexpr int kSmallest = 6;   // px, that letters shrink to
+constexpr double kTelling = 2; // seconds after its begin a film is likely to look like itself
 constexpr int kPreviewSeconds = 300;
 constexpr int kPreviewElapsed = 128;
 const QTime kPreviewTime(10, 30);
@@ -70,6 +73,45 @@ void paintPicture(QPainter& painter, const PictureObject& object, const QRectF& 
     painter.drawImage(QRectF(box.center() - QPointF(size.width(), size.height()) / 2, size), picture);
 }
 
+/// The box of an object, with the painter's origin in its middle, turned as the object is.
+QRectF moveInto(QPainter& painter, const SlideObject& object, QSize size) {
+    QRectF box = onPicture(object.box, size);
+    painter.setRenderHint(QPainter::Antialiasing);
+    painter.setOpacity(painter.opacity() * object.opacity);
+    painter.translate(box.center());
+    painter.rotate(object.rotation);
+    box.moveCenter({0, 0});
+    return box;
+}
+
+/// As much of the picture as fills the box.
+void paintFilling(QPainter& painter, const FilmObject& film, const QImage& picture, const QRectF& box,
+                  double lookScale) {
+    if (picture.isNull())
+        return;
+    if (film.roundness > 0) {
+        QPainterPath frame;
+        frame.addRoundedRect(box, film.roundness * lookScale, film.roundness * lookScale);
+        painter.setClipPath(frame, Qt::IntersectClip);
+    }
+    const QSizeF seen = box.size().scaled(picture.size(), Qt::KeepAspectRatio);
+    const QPointF corner((picture.width() - seen.width()) / 2, (picture.height() - seen.height()) / 2);
+    painter.setRenderHint(QPainter::SmoothPixmapTransform);
+    painter.drawImage(box, picture, {corner, seen});
+}
+
+/// One of its moments; while it plays, its pictures are painted by who plays it.
+void paintMoment(QPainter& painter, const FilmObject& film, const QRectF& box, double lookScale,
+                 const RenderSources& sources) {
+    const QSize wanted = painter.deviceTransform().mapRect(box).size().toSize();
+    const double end = film.to > 0 ? film.to : film.from + 2 * kTelling;
+    QImage moment = sources.pictureNamed( // the first picture is often black
+        filmMomentName(film.name, std::min(film.from + kTelling, (film.from + end) / 2)), wanted);
+    if (moment.isNull()) // it is shorter
+        moment = sources.pictureNamed(filmMomentName(film.name, film.from), wanted);
+    paintFilling(painter, film, moment, box, lookScale);
+}
+
 void paintScreenFrame(QPainter& painter, const QRectF& box, double lookScale) {
     painter.fillRect(box, QColor(23, 34, 40));
     painter.setPen(QPen(QColor(92, 196, 184), std::max(1.0, 3 * lookScale), Qt::DashLine));
@@ -116,16 +158,19 @@ QString liveText(const SlideObject& object, const QDateTime& now) {
                       object.what);
 }
 
+void paintFilmObject(QPainter& painter, const SlideObject& object, const QImage& picture, QSize size,
+                     double lookScale) {
+    painter.save();
+    const QRectF box = moveInto(painter, object, size);
+    paintFilling(painter, std::get<FilmObject>(object.what), picture, box, lookScale);
+    painter.restore();
+}
+
 void paintObject(QPainter& painter, const SlideObject& object, QSize size, double lookScale,
                  const RenderSources& sources) {
-    QRectF box = onPicture(object.box, size);
     painter.save();
     const auto restore = qScopeGuard([&] { painter.restore(); });
-    painter.setRenderHint(QPainter::Antialiasing);
-    painter.setOpacity(painter.opacity() * object.opacity);
-    painter.translate(box.center());
-    painter.rotate(object.rotation);
-    box.moveCenter({0, 0});
+    const QRectF box = moveInto(painter, object, size);
     const auto write = [&](const ObjectLetters& letters, const QString& text) {
         paintText(painter, letters, text, box, lookScale);
     };
@@ -141,6 +186,7 @@ void paintObject(QPainter& painter, const SlideObject& object, QSize size, doubl
               [&](const CountdownObject& countdown) { writeTime(countdown); },
               [&](const StopwatchObject& stopwatch) { writeTime(stopwatch); },
               [&](const ScreenObject&) { paintScreenFrame(painter, box, lookScale); }, // a preview, too
+              [&](const FilmObject& film) { paintMoment(painter, film, box, lookScale, sources); },
               [&](const LineObject& line) {
                   painter.setPen(QPen(toColor(line.colour), std::max(1.0, line.width * lookScale),
                                       Qt::SolidLine, Qt::RoundCap));

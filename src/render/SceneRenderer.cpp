@@ -65,6 +65,13 @@ void paintObjects(QPainter& painter, const Scene& scene, const RenderSources& so
             paintOne(painter, scene, object, sources);
 }
 
+/// Films over the others, as they are while they play.
+void paintBehind(QPainter& painter, const Scene& scene, const RenderSources& sources) {
+    paintObjects(painter, scene, sources,
+                 [&](const SlideObject& o) { return isBehind(scene, o) && !o.is<FilmObject>(); });
+    paintObjects(painter, scene, sources, [](const SlideObject& o) { return o.is<FilmObject>(); });
+}
+
 QImage renderBehind(const Scene& scene, QSize target, const RenderSources& sources) {
     QImage image = seeThrough(target);
     if (image.isNull())
@@ -81,7 +88,7 @@ QImage renderBehind(const Scene& scene, QSize target, const RenderSources& sourc
     }
     paintBackdrop(painter, scene.look.backdrop, QRectF(QPointF(0, 0), QSizeF(scene.size)),
                   scene.size.height() / kLookHeight, sources);
-    paintObjects(painter, scene, sources, [&](const SlideObject& o) { return isBehind(scene, o); });
+    paintBehind(painter, scene, sources);
     return image;
 }
 
@@ -109,14 +116,16 @@ void paintFront(QPainter& painter, const Scene& scene, const RenderSources& sour
     paintWords(painter, scene);
     paintCredit(painter, scene);
     paintStageNote(painter, scene);
-    paintObjects(painter, scene, sources, [](const SlideObject& o) { return o.inFront; });
+    paintObjects(painter, scene, sources,
+                 [&](const SlideObject& o) { return o.inFront && !isBehind(scene, o); });
     paintCallOut(painter, scene);
 }
 
 } // namespace
 
 bool isBehind(const Scene& scene, const SlideObject& object) {
-    return !object.inFront && (!object.fadesItself() || scene.curtain != Curtain::Open);
+    return object.is<FilmObject>() ||
+           (!object.inFront && (!object.fadesItself() || scene.curtain != Curtain::Open));
 }
 
 QImage renderScene(const Scene& scene, QSize size, const RenderSources& sources) {
@@ -129,6 +138,21 @@ QImage renderScene(const Scene& scene, QSize size, const RenderSources& sources)
     QPainter painter(&image);
     scaleTo(painter, scene, target);
     paintFront(painter, scene, sources, behind);
+    return image;
+}
+
+QImage renderOverFilm(const Scene& scene, QSize size, const RenderSources& sources) {
+    const auto& objects = scene.look.objects;
+    const Treatment& treatment = scene.look.backdrop.treatment;
+    if (treatment.tint.alpha == 0 && treatment.darkEdge == 0 &&
+        std::none_of(objects.begin(), objects.end(),
+                     [&](const SlideObject& o) { return isBehind(scene, o); }))
+        return {};
+    QImage image = seeThrough(size);
+    QPainter painter(&image);
+    scaleTo(painter, scene, size);
+    paintOverPicture(painter, treatment, QRectF(QPointF(0, 0), QSizeF(scene.size)));
+    paintBehind(painter, scene, sources);
     return image;
 }
 
@@ -180,6 +204,7 @@ Scene behindOf(const Scene& scene) {
         return behind;
     }
     behind.look.backdrop = scene.look.backdrop;
+    behind.film = scene.film;
     for (const SlideObject& object : scene.look.objects)
         if (isBehind(scene, object)) {
             behind.look.objects.push_back(object);

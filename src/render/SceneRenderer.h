@@ -27,6 +27,10 @@ struct SceneLayers {
 [[nodiscard]] QImage renderFront(const Scene& scene, QSize size, const RenderSources& sources,
                                  const QImage& behind = {});
 
+/// What stands between the scene's film and its words, as a layer of its own; null when there is nothing. The
+/// layer behind, as the others have it, is without the film then.
+[[nodiscard]] QImage renderOverFilm(const Scene& scene, QSize size, const RenderSources& sources);
+
 /// One of the scene's objects alone, ARGB premultiplied, on a picture of `size` px.
 [[nodiscard]] QImage renderObject(const Scene& scene, const SlideObject& object, QSize size,
                                   const RenderSources& sources);

@@ -48,11 +48,11 @@ std::vector<SheetLine> linesOf(const Service& service) {
         const TimetableRow& row = table.rows[i];
         SheetLine line;
         line.title = item.title();
-        line.kind = kindText(item.content);
+        line.kind = kindText(item.words);
         line.isHeading = item.isHeading();
-        line.isNote = std::holds_alternative<NoteItem>(item.content);
+        line.isNote = std::holds_alternative<NoteItem>(item.words);
         line.isSkipped = item.plan.skipped;
-        if (const auto* note = std::get_if<NoteItem>(&item.content))
+        if (const auto* note = std::get_if<NoteItem>(&item.words))
             line.title = note->words;
         if (row.begins.isValid() && item.isRun())
             line.time = row.begins.time().toString(u"HH:mm"_s);

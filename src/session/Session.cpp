@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "session/Session.h"
 #include "session/run/KeptRun.h"
-#include "store/Settings.h"
+#include "store/ShippedThemes.h"
 #include <QFileInfo>
 
 namespace mivanta {
@@ -9,24 +9,28 @@ namespace mivanta {
 Session::Session(Options options, QObject* parent)
     : QObject(parent),
       m_options(std::move(options)),
-      m_library(m_options.libraryFolder),
-      m_document(m_options.libraryFolder, shippedThemes().front(), m_options.unsavedName),
-      m_missing(m_document, m_options.libraryFolder),
+      m_library(m_options.library),
+      m_document(m_options.library.mediaFolder(),
+                 Journal(m_options.computer.unsavedFolder(m_options.library), m_options.unsavedName,
+                         m_options.library.folder()),
+                 shippedThemes().front()),
+      m_missing(m_document, m_options.library),
       m_book(m_document, shippedThemes()),
-      m_player({sessionFolder(m_options.libraryFolder),
+      m_player({sessionFolder(m_options.library.folder()),
                 m_options.isSecond ? QString() : m_options.playerProgram,
-                {!m_options.isSecond,
-                 m_options.program,
-                 {QStringLiteral("--library"), m_options.libraryFolder},
-                 mediaFolderOf(m_options.libraryFolder),
-                 pictureCacheFolder(m_options.libraryFolder)}}),
+                {!m_options.isSecond, m_options.program, m_options.arguments(),
+                 m_options.library.mediaFolder(), m_options.library.pictureCacheFolder()}}),
       m_run(m_book, m_document, m_player),
-      m_outputs(m_book, m_run, m_player, m_options.libraryFolder),
-      m_supplies(m_library, m_document, m_book, m_missing, m_options.libraryFolder),
-      m_secondWindow(m_options.program, m_options.libraryFolder) {
+      m_outputs(m_book, m_run, m_player, m_options.computer, m_options.library),
+      m_supplies(m_library, m_document, m_book, m_missing),
+      m_secondWindow(m_options.program, m_options.arguments(), m_options.library, m_options.computer) {
+    const auto gainOf = [this](const QString& medium) { return m_media.gainOf(medium); };
+    m_run.setGainOf(gainOf);
+    m_sounds.setGainOf(gainOf);
     tellOfLibrary();
     tellOfDocument();
     tellOfPlayer();
+    tellOfSound();
     connect(&m_outputs, &Outputs::loaded, this, &Session::takeUpService);
     connect(&m_battery, &Battery::changed, this, [this](const BatteryState& state) {
         if (const QString text = batteryWarning(state); !text.isEmpty())
@@ -38,6 +42,16 @@ void Session::tellOfLibrary() {
     connect(&m_library, &LibraryClient::failed, this, &Session::problem);
     connect(&m_differences, &Differences::failed, this, &Session::problem);
     connect(&m_missing, &MissingFiles::failed, this, &Session::problem);
+    connect(&m_media, &MediaBook::problem, this, &Session::problem);
+    connect(&m_folders, &FolderWatch::problem, this, &Session::problem);
+    connect(&m_folders, &FolderWatch::notice, this, &Session::notice);
+    connect(&m_folders, &FolderWatch::changed, this, [this] {
+        QStringList here;
+        for (const FolderWatch::Entry& entry : m_folders.all())
+            if (entry.isHere)
+                here << entry.folder.path;
+        m_missing.setWatchedFolders(here);
+    });
     connect(&m_supplies, &Supplies::problem, this, &Session::problem);
     connect(&m_supplies, &Supplies::notice, this, &Session::notice);
     connect(&m_supplies, &Supplies::mediaArrived, &m_player, &PlayerClient::mediaArrived);
@@ -64,8 +78,25 @@ void Session::tellOfDocument() {
     connect(&m_document, &ServiceDocument::nothingToRecover, this, [this] { serviceIsThere(false); });
 }
 
+/// Where sound is heard, and when that goes or comes back.
+void Session::tellOfSound() {
+    connect(&m_run, &RunController::settingsChanged, this,
+            [this] { m_player.setSoundDevice(m_run.settings().soundDevice); });
+    connect(&m_player, &PlayerClient::soundDevicesChanged, this, [this] {
+        const bool isThere = m_player.soundDevices().isChosenThere;
+        if (std::exchange(m_hasSoundDevice, isThere) == isThere)
+            return;
+        if (isThere)
+            Q_EMIT notice(tr("The chosen loudspeakers are back: sound goes there again."));
+        else
+            Q_EMIT warning(tr("The chosen loudspeakers are not there: sound goes to the usual ones of this "
+                              "computer until they come back."));
+    });
+}
+
 void Session::tellOfPlayer() {
     connect(&m_sounds, &ItemSounds::failed, this, &Session::problem);
+    connect(&m_film, &RunFilm::failed, this, &Session::problem);
     connect(&m_outputs, &Outputs::problem, this, &Session::problem);
     connect(&m_outputs, &Outputs::notice, this, &Session::notice);
     connect(&m_outputs, &Outputs::warning, this, &Session::warning);
@@ -111,12 +142,16 @@ void Session::start() {
     m_outputs.load();
     loadRunSettings();
     m_library.open();
+    m_folders.load();
     m_battery.start();
 }
 
 void Session::loadRunSettings() {
     m_settings.run(
-        this, [folder = m_options.libraryFolder] { return mivanta::loadRunSettings(folder); },
+        this,
+        [computer = m_options.computer, library = m_options.library] {
+            return computer.runSettings(library);
+        },
         [this](const Result<RunSettings>& settings) {
             if (settings)
                 m_run.setSettings(*settings);
@@ -164,14 +199,20 @@ void Session::tellOther() {
                            "what is not saved yet stays with each."));
 }
 
-QString Session::unsavedName(const QString& kind) const {
-    return m_options.unsavedName.isEmpty() ? kind : kind + u'-' + m_options.unsavedName;
+QStringList Session::Options::arguments() const {
+    return {QStringLiteral("--library"), library.text(), QStringLiteral("--computer"), computer.folder()};
+}
+
+UnsavedFile Session::unsavedFile(const QString& kind) const {
+    return {m_options.computer.unsavedFolder(m_options.library),
+            m_options.unsavedName.isEmpty() ? kind : kind + u'-' + m_options.unsavedName,
+            m_options.library.folder()};
 }
 
 void Session::takeHandedOver(const QString& path) {
     m_settings.run(
         this,
-        [path, folder = sessionFolder(m_options.libraryFolder)] {
+        [path, folder = sessionFolder(m_options.library.folder())] {
             auto opened = openService(path);
             if (opened && QFileInfo(path).path() == folder)
                 QFile::remove(path);
@@ -190,7 +231,7 @@ void Session::changeRunSettings(const RunSettings& settings) {
         return;
     m_run.setSettings(settings);
     m_settings.run(
-        this, [folder = m_options.libraryFolder, settings] { return saveRunSettings(folder, settings); },
+        this, [computer = m_options.computer, settings] { return computer.saveRunSettings(settings); },
         [this](const Result<void>& saved) {
             if (!saved)
                 Q_EMIT problem(saved.error());

@@ -4,12 +4,18 @@
 #include "session/library/LibraryClient.h"
 #include "session/machine/Battery.h"
 #include "session/machine/SecondWindow.h"
+#include "session/media/FilmLoads.h"
+#include "session/media/FolderFinder.h"
+#include "session/media/FolderWatch.h"
+#include "session/media/MediaBook.h"
+#include "session/media/MediaTwins.h"
 #include "session/outputs/Outputs.h"
 #include "session/readings/Contrasts.h"
 #include "session/readings/ServiceReadings.h"
 #include "session/run/AutoAdvance.h"
 #include "session/run/ItemSounds.h"
 #include "session/run/OnScreen.h"
+#include "session/run/RunFilm.h"
 #include "session/run/RunOnly.h"
 #include "session/run/RunOrders.h"
 #include "session/run/RunWatch.h"
@@ -19,6 +25,8 @@
 #include "session/service/ServiceDocument.h"
 #include "session/service/SlideBook.h"
 #include "session/service/Supplies.h"
+#include "store/ThisComputer.h"
+#include "store/UnsavedFile.h"
 
 namespace mivanta {
 
@@ -28,7 +36,8 @@ class Session : public QObject {
     Q_OBJECT
 public:
     struct Options {
-        QString libraryFolder;
+        LibraryAddress library;
+        ThisComputer computer;
         QString serviceFile; ///< to open; empty = the last one
         bool startOnRun = false;
         QString program; ///< this program, for the player to start it again
@@ -36,9 +45,12 @@ public:
         /// A window that only prepares, beside the one that runs: it starts no player, and keeps its unsaved
         /// work apart.
         bool isSecond = false;
-        /// Of its unsaved work in the library's folder, see LibraryClaim; empty = the usual one's.
+        /// Of its unsaved work, see LibraryClaim; empty = the usual one's.
         QString unsavedName{};
         QString otherComputer{}; ///< that has the library open, too; "?" = it does not say its name
+
+        /// With which this program is started again.
+        [[nodiscard]] QStringList arguments() const;
     };
 
     explicit Session(Options options, QObject* parent = nullptr);
@@ -52,13 +64,18 @@ public:
     void keepForNextTime();
 
     [[nodiscard]] bool isSecond() const { return m_options.isSecond; }
-    /// What unsaved work of a kind ("song") is kept as.
-    [[nodiscard]] QString unsavedName(const QString& kind) const;
+    /// Where unsaved work of a kind ("song") is kept.
+    [[nodiscard]] UnsavedFile unsavedFile(const QString& kind) const;
     /// Begins with the service in the file, never saved; the file is removed when it was put there for that.
     void takeHandedOver(const QString& path);
 
     [[nodiscard]] LibraryClient& library() { return m_library; }
     [[nodiscard]] ServiceDocument& document() { return m_document; }
+    [[nodiscard]] MediaBook& media() { return m_media; }
+    [[nodiscard]] FolderWatch& folders() { return m_folders; }
+    [[nodiscard]] FilmLoads& filmLoads() { return m_filmLoads; }
+    [[nodiscard]] MediaTwins& twins() { return m_twins; }
+    [[nodiscard]] FolderFinder& folderFinder() { return m_folderFinder; }
     [[nodiscard]] MissingFiles& missing() { return m_missing; }
     [[nodiscard]] Differences& differences() { return m_differences; }
     [[nodiscard]] SlideBook& book() { return m_book; }
@@ -68,6 +85,7 @@ public:
     [[nodiscard]] OnScreen& onScreen() { return m_onScreen; }
     [[nodiscard]] AutoAdvance& advance() { return m_advance; }
     [[nodiscard]] ItemSounds& sounds() { return m_sounds; }
+    [[nodiscard]] RunFilm& film() { return m_film; }
     [[nodiscard]] Contrasts& contrasts() { return m_contrasts; }
     [[nodiscard]] ServiceReadings& readings() { return m_readings; }
     [[nodiscard]] RunOnly& runOnly() { return m_runOnly; }
@@ -75,6 +93,7 @@ public:
     [[nodiscard]] Outputs& outputs() { return m_outputs; }
     [[nodiscard]] SecondWindow& secondWindow() { return m_secondWindow; }
 
+    [[nodiscard]] const ThisComputer& computer() const { return m_options.computer; }
     void changeRunSettings(const RunSettings& settings);
 
 Q_SIGNALS:
@@ -91,6 +110,7 @@ private:
     void tellOfLibrary();
     void tellOfDocument();
     void tellOfPlayer();
+    void tellOfSound();
     void takeWelcome(const QByteArray& kept);
     void loadRunSettings();
     void takeUpService();
@@ -100,6 +120,11 @@ private:
     Options m_options;
     LibraryClient m_library;
     ServiceDocument m_document;
+    MediaBook m_media{m_library, m_document};
+    FolderWatch m_folders{m_options.computer};
+    MediaTwins m_twins{m_media, m_folders};
+    FolderFinder m_folderFinder{m_media, m_folders, m_twins};
+    FilmLoads m_filmLoads{m_media, m_document};
     MissingFiles m_missing;
     Differences m_differences{m_document, m_library};
     SlideBook m_book;
@@ -109,11 +134,12 @@ private:
     RunController m_run;
     OnScreen m_onScreen{m_run, m_player};
     AutoAdvance m_advance{m_run, m_document};
-    ItemSounds m_sounds{m_run, m_document, m_player};
+    ItemSounds m_sounds{m_run, m_document, m_book, m_player};
+    RunFilm m_film{m_run, m_document, m_player};
     TakeLog m_takes{m_run, m_document, m_library};
     RunOnly m_runOnly;
     Outputs m_outputs;
-    RunOrders m_orders{m_run, m_book, m_advance, m_sounds};
+    RunOrders m_orders{m_run, m_book, m_advance, m_sounds, m_film};
     RunWatch m_watch{m_run, m_book, m_document, m_onScreen};
     Supplies m_supplies;
     SecondWindow m_secondWindow;
@@ -121,6 +147,7 @@ private:
     Worker m_settings{QStringLiteral("settings")};
     QByteArray m_kept; ///< what the player kept from desks that died
     bool m_welcomed = false;
+    bool m_hasSoundDevice = true; ///< the chosen one is there
     bool m_serviceAsked = false;
 };
 

@@ -3,6 +3,7 @@
 #include "core/base/Said.h"
 #include <QElapsedTimer>
 #include <QLoggingCategory>
+#include <QRegularExpression>
 #include <QScopeGuard>
 #include <QThread>
 #include <QUuid>
@@ -149,7 +150,14 @@ Result<void> Database::change(const QString& sql, const QVariantList& values) {
     if (!query)
         return tl::unexpected(query.error());
     (*query)->finish();
+    static const QRegularExpression table(u"\\b(?:INTO|UPDATE|DELETE FROM) ([a-z_]+)"_s); // for machines
+    if (const auto match = table.match(sql); match.hasMatch())
+        m_changedTables.insert(match.captured(1));
     return {};
+}
+
+QSet<QString> Database::takeChangedTables() {
+    return std::exchange(m_changedTables, {});
 }
 
 Result<void> Database::transaction(const std::function<Result<void>()>& work) {

@@ -2,6 +2,7 @@
 #pragma once
 #include "core/base/Result.h"
 #include <QHash>
+#include <QSet>
 #include <QVariantList>
 #include <QtSql/QSqlDatabase>
 #include <QtSql/QSqlQuery>
@@ -18,6 +19,8 @@ public:
     explicit Row(const QSqlQuery& query) : m_query(query) {}
     [[nodiscard]] QString text(int column) const { return m_query.value(column).toString(); }
     [[nodiscard]] qint64 number(int column) const { return m_query.value(column).toLongLong(); }
+    [[nodiscard]] double real(int column) const { return m_query.value(column).toDouble(); }
+    [[nodiscard]] bool isNull(int column) const { return m_query.isNull(column); }
     [[nodiscard]] QByteArray bytes(int column) const { return m_query.value(column).toByteArray(); }
 
 private:
@@ -48,6 +51,8 @@ public:
     [[nodiscard]] auto first(const QString& sql, const QVariantList& values, Make make)
         -> Result<std::optional<std::invoke_result_t<Make, const Row&>>>;
     [[nodiscard]] Result<void> change(const QString& sql, const QVariantList& values = {});
+    /// The tables that were changed here since this was asked last; also those whose change was rolled back.
+    [[nodiscard]] QSet<QString> takeChangedTables();
     /// Runs the work in one transaction; any failure rolls all of it back. Inside another one, only its own
     /// work is rolled back.
     [[nodiscard]] Result<void> transaction(const std::function<Result<void>()>& work);
@@ -66,6 +71,7 @@ private:
     QString m_connection;
     QSqlDatabase m_db;
     QHash<QString, std::shared_ptr<QSqlQuery>> m_prepared;
+    QSet<QString> m_changedTables;
     int m_depth = 0; ///< transactions inside one another
     bool m_lost = false;
     mutable int m_lastCode = 0; ///< SQLite's, of the last failure

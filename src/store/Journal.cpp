@@ -1,19 +1,15 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/Journal.h"
-#include "core/base/Said.h"
 #include "formats/ServiceFile.h"
 #include "store/SafeFiles.h"
-#include <QDateTime>
 #include <QFile>
-#include <QJsonDocument>
 
 namespace mivanta {
 
 using namespace Qt::StringLiterals;
 
-Journal::Journal(const QString& libraryFolder, const QString& window)
-    : m_path(libraryFolder + u"/unsaved-service"_s + (window.isEmpty() ? window : u'-' + window) +
-             u".json"_s) {}
+Journal::Journal(const QString& folder, const QString& window, const QString& olderFolder)
+    : m_file(folder, u"service"_s + (window.isEmpty() ? window : u'-' + window), olderFolder) {}
 
 Result<void> Journal::write(const JournalEntry& entry) const {
     QJsonObject json{{u"path"_s, entry.path},
@@ -24,33 +20,19 @@ Result<void> Journal::write(const JournalEntry& entry) const {
         json.insert(u"size"_s, entry.stamp->size);
         json.insert(u"hash"_s, QString::fromLatin1(entry.stamp->hash.toHex()));
     }
-    return writeSafely(m_path, QJsonDocument(json).toJson(QJsonDocument::Compact));
-}
-
-Error Journal::putAside(const QString& why) const {
-    const QString stamp = QDateTime::currentDateTimeUtc().toString(u"yyyyMMdd-HHmmss"_s);
-    QString aside;
-    for (int n = 1; aside.isEmpty() || QFile::exists(aside); ++n)
-        aside = u"%1-%2-%3.json"_s.arg(m_path.chopped(5), stamp, QString::number(n));
-    const bool isAside = QFile::rename(m_path, aside);
-    return {Said::tr("the work that was not saved last time cannot be read: %1").arg(why),
-            isAside ? aside : m_path,
-            isAside
-                ? Said::tr("It was put aside there, as it is. Open the service's file instead.")
-                : Said::tr("Put this file somewhere else before you go on, so that it is not written over.")};
+    return m_file.write(json);
 }
 
 Result<std::optional<JournalEntry>> Journal::read() const {
-    QFile file(m_path);
-    if (!file.exists())
+    const auto read = m_file.read();
+    if (!read)
+        return tl::unexpected(read.error());
+    if (!*read)
         return std::optional<JournalEntry>();
-    if (!file.open(QIODevice::ReadOnly))
-        return tl::unexpected(putAside(file.errorString()));
-    const QJsonObject json = QJsonDocument::fromJson(file.readAll()).object();
-    file.close();
-    auto service = serviceFromJson(json[u"service"_s].toObject(), m_path);
+    const QJsonObject& json = **read;
+    auto service = serviceFromJson(json[u"service"_s].toObject(), m_file.path());
     if (!service)
-        return tl::unexpected(putAside(service.error().what));
+        return tl::unexpected(m_file.putAside(service.error().what));
     JournalEntry entry{std::move(*service),
                        json[u"path"_s].toString(),
                        {},
@@ -63,7 +45,7 @@ Result<std::optional<JournalEntry>> Journal::read() const {
 }
 
 QString Journal::frozenPath() const {
-    return m_path.chopped(5) + u".frozen"_s;
+    return m_file.beside(u".frozen"_s);
 }
 
 void Journal::noteFrozen(bool isFrozen) const {
@@ -79,17 +61,15 @@ bool Journal::wasFrozen() const {
 
 bool Journal::holdBack() const {
     noteFrozen(false);
-    return QFile::exists(m_path) && replaceFile(m_path, heldBack().m_path).has_value();
+    return m_file.exists() && replaceFile(m_file.path(), heldBack().m_file.path()).has_value();
 }
 
 Journal Journal::heldBack() const {
-    Journal held = *this;
-    held.m_path = m_path.chopped(5) + u"-held-back.json"_s;
-    return held;
+    return Journal(m_file.another(u"-held-back"_s));
 }
 
 void Journal::clear() const {
-    QFile::remove(m_path);
+    m_file.clear();
 }
 
 } // namespace mivanta

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "store/ServiceStore.h"
+#include "store/UnsavedFile.h"
 
 namespace mivanta {
 
@@ -13,11 +14,12 @@ struct JournalEntry {
     bool isPacked = false; ///< that file holds media, too
 };
 
-/// One file in the library folder that holds the service being worked on, so that it outlives the program.
+/// The file that holds the service being worked on, so that it outlives the program.
 class Journal {
 public:
-    /// `window`: empty, or the name of another window that has a service of its own.
-    explicit Journal(const QString& libraryFolder, const QString& window = {});
+    /// `folder`, `olderFolder`: as in UnsavedFile. `window`: empty, or the name of another window that has a
+    /// service of its own.
+    explicit Journal(const QString& folder, const QString& window = {}, const QString& olderFolder = {});
     [[nodiscard]] Result<void> write(const JournalEntry& entry) const;
     /// Nothing when there is no journal. Fails when it cannot be read; the file is then put aside under
     /// another name, so that nothing is written over it.
@@ -34,11 +36,10 @@ public:
     [[nodiscard]] Journal heldBack() const;
 
 private:
-    [[nodiscard]] Error putAside(const QString& why) const;
-
+    explicit Journal(UnsavedFile file) : m_file(std::move(file)) {}
     [[nodiscard]] QString frozenPath() const;
 
-    QString m_path;
+    UnsavedFile m_file;
 };
 
 } // namespace mivanta

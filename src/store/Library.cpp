@@ -7,7 +7,7 @@
 #include "store/Backups.h"
 #include "store/Database.h"
 #include "store/Migrations.h"
-#include "store/Settings.h"
+#include "store/ShippedThemes.h"
 #include "store/SongImport.h"
 #include "store/SongSearch.h"
 #include <QDateTime>
@@ -18,19 +18,22 @@ namespace mivanta {
 
 using namespace Qt::StringLiterals;
 
-Library::Library(QString folder, std::unique_ptr<Database> database)
-    : m_folder(std::move(folder)),
+Library::Library(LibraryAddress address, std::unique_ptr<Database> database)
+    : m_address(std::move(address)),
       m_database(std::move(database)),
+      m_songs(*m_database, {u"song"_s, u"song_version"_s, u"song"_s}),
       m_search(std::make_unique<SongSearch>(*m_database)),
       m_scripture(std::make_unique<Scripture>(*m_database)),
       m_texts(std::make_unique<Texts>(*m_database)),
       m_themes(std::make_unique<Themes>(*m_database)),
-      m_media(std::make_unique<MediaFiles>(*m_database, mediaFolderOf(m_folder))),
+      m_media(std::make_unique<MediaFiles>(*m_database, m_address.mediaFolder())),
+      m_catalogue(std::make_unique<MediaCatalogue>(*m_database, m_address.mediaFolder())),
       m_takes(std::make_unique<TakeHistory>(*m_database)) {}
 
 Library::~Library() = default;
 
-Result<std::unique_ptr<Library>> Library::open(const QString& folder) {
+Result<std::unique_ptr<Library>> Library::open(const LibraryAddress& address) {
+    const QString& folder = address.folder();
     if (!QDir().mkpath(folder))
         return failure(Said::tr("the library folder could not be made"), folder,
                        Said::tr("Check that the place exists and that you may write there."));
@@ -41,11 +44,12 @@ Result<std::unique_ptr<Library>> Library::open(const QString& folder) {
         return tl::unexpected(database.error());
     if (auto done = migrate(**database, libraryMigrations(), folder); !done)
         return tl::unexpected(done.error());
-    auto library = std::unique_ptr<Library>(new Library(folder, std::move(*database)));
+    auto library = std::unique_ptr<Library>(new Library(address, std::move(*database)));
     if (auto done = library->fillIndex(); !done)
         return tl::unexpected(done.error());
     if (auto done = library->themes().putInShipped(shippedThemes()); !done)
         return tl::unexpected(done.error());
+    static_cast<void>(library->takeChanges()); // nobody has seen it before
     return library;
 }
 
@@ -126,6 +130,14 @@ Result<int> Library::songCount() {
     return count->value_or(0);
 }
 
+LibraryParts Library::takeChanges() {
+    LibraryParts parts;
+    for (const QString& table : m_database->takeChangedTables())
+        if (const auto part = partOfTable(table))
+            parts |= *part;
+    return parts;
+}
+
 Result<bool> Library::wasChangedElsewhere() {
     const auto version =
         m_database->first(u"PRAGMA data_version"_s, {}, [](const Row& row) { return row.number(0); });
@@ -136,36 +148,29 @@ Result<bool> Library::wasChangedElsewhere() {
 }
 
 Result<Song> Library::song(const SongId& id) {
-    return songBy(u"SELECT content FROM song WHERE id = ?"_s, {id.text()});
+    return songOf(m_songs.content(id.text()));
 }
 
-Result<Song> Library::songBy(const QString& sql, const QVariantList& values) {
-    const auto content = m_database->first(sql, values, [](const Row& row) { return row.text(0); });
+Result<Song> Library::songOf(const Result<std::optional<QJsonObject>>& content) const {
     if (!content)
         return tl::unexpected(content.error());
     if (!*content)
         return failure(Said::tr("the song is not in the library any more"), m_database->path());
-    return songFromJson(QJsonDocument::fromJson((*content)->toUtf8()).object(), m_database->path());
+    return songFromJson(**content, m_database->path());
 }
 
-Result<std::vector<SongVersion>> Library::versions(const SongId& id) {
-    return m_database->all(
-        u"SELECT revision, changed_at FROM song_version WHERE song = ? ORDER BY revision DESC"_s, {id.text()},
-        [](const Row& row) {
-            return SongVersion{int(row.number(0)), QDateTime::fromMSecsSinceEpoch(row.number(1), Qt::UTC)};
-        });
+Result<std::vector<RecordVersion>> Library::versions(const SongId& id) {
+    return m_songs.versions(id.text());
 }
 
 Result<Song> Library::version(const SongId& id, int revision) {
-    return songBy(u"SELECT content FROM song_version WHERE song = ? AND revision = ?"_s,
-                  {id.text(), revision});
+    return songOf(m_songs.version(id.text(), revision));
 }
 
 Result<void> Library::putInBin(const std::vector<SongId>& ids) {
     return m_database->transaction([&]() -> Result<void> {
         for (const SongId& id : ids) {
-            auto done = m_database->change(u"UPDATE song SET deleted_at = ? WHERE id = ?"_s,
-                                           {QDateTime::currentMSecsSinceEpoch(), id.text()});
+            auto done = m_songs.putInBin(id.text());
             if (done) // the search forgets it
                 done = m_database->change(
                     u"DELETE FROM song_text WHERE row = (SELECT row FROM song WHERE id = ?)"_s, {id.text()});
@@ -185,7 +190,7 @@ Result<void> Library::takeFromBin(const std::vector<SongId>& ids) {
             const auto stored = song(id);
             if (!stored)
                 return tl::unexpected(stored.error());
-            auto done = m_database->change(u"UPDATE song SET deleted_at = NULL WHERE id = ?"_s, {id.text()});
+            auto done = m_songs.takeFromBin(id.text());
             if (done)
                 done = writeIndex(storedForm(*stored));
             if (!done)
@@ -201,12 +206,7 @@ Result<std::vector<SongSummary>> Library::bin() {
 }
 
 Result<int> Library::emptyBin() {
-    const auto gone = bin();
-    if (!gone)
-        return tl::unexpected(gone.error());
-    if (auto done = m_database->change(u"DELETE FROM song WHERE deleted_at IS NOT NULL"_s); !done)
-        return tl::unexpected(done.error());
-    return int(gone->size());
+    return m_songs.emptyBin();
 }
 
 Result<std::vector<SongHit>> Library::find(const QString& query, int limit, const SongFilter& filter) {
@@ -262,33 +262,24 @@ Result<Song> Library::save(Song song) {
         return failure(Said::tr("\u201c%1\u201d has %2").arg(song.title.left(60), excess), {},
                        Said::tr("Part it into several songs."));
     auto done = m_database->transaction([&]() -> Result<void> {
-        const auto stored = m_database->first(u"SELECT revision FROM song WHERE id = ?"_s, {song.id.text()},
-                                              [](const Row& row) { return int(row.number(0)); });
-        if (!stored)
-            return tl::unexpected(stored.error());
-        if (stored->value_or(0) != song.revision)
-            return failure(Said::tr("\"%1\" was changed in the library meanwhile").arg(song.title),
-                           m_database->path(),
-                           Said::tr("Open it again and compare; nothing was overwritten."));
+        const auto how = m_songs.mayWrite(song.id.text(), song.revision, song.title);
+        if (!how)
+            return tl::unexpected(how.error());
         ++song.revision;
-        return write(storedForm(song), {}, stored->has_value());
+        return write(storedForm(song), *how, {});
     });
     if (!done)
         return tl::unexpected(done.error());
     return song;
 }
 
-/// Writes both the record and its search text, and keeps the version before. An empty source leaves the
-/// stored one.
-Result<void> Library::write(const StoredSong& stored, const QString& source, bool exists) {
+/// Writes both the record and its search text. An empty source leaves the stored one.
+Result<void> Library::write(const StoredSong& stored, RecordWrite how, const QString& source) {
     const Song& song = stored.song;
     const QString id = song.id.text();
+    const bool exists = how == RecordWrite::Over;
     if (exists)
-        if (auto kept =
-                m_database->change(u"INSERT OR REPLACE INTO song_version(song, revision, changed_at, content)"
-                                   " SELECT id, revision, changed_at, content FROM song WHERE id = ?"_s,
-                                   {id});
-            !kept)
+        if (auto kept = m_songs.keepVersion(id); !kept)
             return kept;
     const QVariant from = source.isEmpty() ? QVariant() : QVariant(source);
     const QVariant fromRevision = source.isEmpty() ? QVariant() : QVariant(song.revision);

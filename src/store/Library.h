@@ -2,8 +2,12 @@
 #pragma once
 #include "core/base/Result.h"
 #include "core/song/Song.h"
-#include "store/ImportPlan.h"
+#include "store/ImportCandidates.h"
+#include "store/LibraryAddress.h"
+#include "store/LibraryPart.h"
+#include "store/MediaCatalogue.h"
 #include "store/MediaFiles.h"
+#include "store/RecordTable.h"
 #include "store/Scripture.h"
 #include "store/SongFilter.h"
 #include "store/TakeHistory.h"
@@ -25,12 +29,6 @@ struct SongSummary {
     QString title;
     QString firstLine;
     QString number; ///< "Shore Hymnal 203"; empty = in no book
-};
-
-/// An earlier version of a song.
-struct SongVersion {
-    int revision = 0;
-    QDateTime changedAt; ///< when it became what it is there; UTC
 };
 
 /// One of several songs that were changed together.
@@ -69,7 +67,7 @@ struct ImportEntry {
 class Library {
 public:
     /// Opens the library of the folder, making both when they are not there.
-    [[nodiscard]] static Result<std::unique_ptr<Library>> open(const QString& folder);
+    [[nodiscard]] static Result<std::unique_ptr<Library>> open(const LibraryAddress& address);
     ~Library();
 
     /// Every song, by title.
@@ -100,7 +98,7 @@ public:
     [[nodiscard]] Result<int> takeBack(const std::vector<SongEdit>& edits);
 
     /// Earlier versions of a song, the newest first. Every save and import that changes a song keeps one.
-    [[nodiscard]] Result<std::vector<SongVersion>> versions(const SongId& id);
+    [[nodiscard]] Result<std::vector<RecordVersion>> versions(const SongId& id);
     [[nodiscard]] Result<Song> version(const SongId& id, int revision);
 
     /// Puts songs into the bin: no search finds them, nothing of them is lost.
@@ -124,6 +122,8 @@ public:
     [[nodiscard]] std::vector<ImportEntry> bringIn(std::vector<ImportCandidate> candidates,
                                                    const Progress& progress = {});
 
+    /// What was changed through this since it was asked last.
+    [[nodiscard]] LibraryParts takeChanges();
     /// Whether another program, or another connection, has changed anything since this was asked last.
     [[nodiscard]] Result<bool> wasChangedElsewhere();
 
@@ -131,26 +131,30 @@ public:
     [[nodiscard]] Texts& texts() { return *m_texts; }
     [[nodiscard]] Themes& themes() { return *m_themes; }
     [[nodiscard]] MediaFiles& media() { return *m_media; }
+    [[nodiscard]] MediaCatalogue& catalogue() { return *m_catalogue; }
     [[nodiscard]] TakeHistory& takes() { return *m_takes; }
     [[nodiscard]] Database& database() { return *m_database; }
-    [[nodiscard]] const QString& folder() const { return m_folder; }
+    [[nodiscard]] const LibraryAddress& address() const { return m_address; }
+    [[nodiscard]] const QString& folder() const { return m_address.folder(); }
 
 private:
-    explicit Library(QString folder, std::unique_ptr<Database> database);
-    [[nodiscard]] Result<void> write(const StoredSong& song, const QString& source, bool exists);
+    explicit Library(LibraryAddress address, std::unique_ptr<Database> database);
+    [[nodiscard]] Result<void> write(const StoredSong& song, RecordWrite how, const QString& source);
     [[nodiscard]] Result<void> writeIndex(const StoredSong& song);
     [[nodiscard]] Result<void> fillIndex();
-    [[nodiscard]] Result<Song> songBy(const QString& sql, const QVariantList& values);
+    [[nodiscard]] Result<Song> songOf(const Result<std::optional<QJsonObject>>& content) const;
     [[nodiscard]] Result<std::vector<SongSummary>> summaries(const QString& sql,
                                                              const QVariantList& values = {});
 
-    QString m_folder;
+    LibraryAddress m_address;
     std::unique_ptr<Database> m_database;
+    RecordTable m_songs;
     std::unique_ptr<SongSearch> m_search;
     std::unique_ptr<Scripture> m_scripture;
     std::unique_ptr<Texts> m_texts;
     std::unique_ptr<Themes> m_themes;
     std::unique_ptr<MediaFiles> m_media;
+    std::unique_ptr<MediaCatalogue> m_catalogue;
     std::unique_ptr<TakeHistory> m_takes;
     std::optional<qint64> m_dataVersion; ///< SQLite's number of what others have written
     friend class SongImport;

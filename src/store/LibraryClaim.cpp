@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/LibraryClaim.h"
+#include "store/UnsavedFile.h"
 #include <QFile>
 #include <QRegularExpression>
 #include <cerrno>
@@ -50,8 +51,10 @@ Lock locked(const QString& path, int create = O_CREAT) {
 
 } // namespace
 
-LibraryClaim::LibraryClaim(const QString& libraryFolder, const QString& window, const QString& host)
+LibraryClaim::LibraryClaim(const QString& libraryFolder, const QString& unsavedFolder, const QString& window,
+                           const QString& host)
     : m_folder(libraryFolder),
+      m_unsaved(unsavedFolder),
       m_name(window) {
     QStringList names{window};
     for (int n = 1; n < kMostNames; ++n)
@@ -97,14 +100,14 @@ bool LibraryClaim::isTaken(const QString& libraryFolder, const QString& window) 
 void LibraryClaim::bringHome(const QStringList& names) const {
     for (const QString& name : names)
         for (const QString& kind : {u"service"_s, u"song"_s, u"text"_s, u"theme"_s}) {
-            const QString left = m_folder + u"/unsaved-"_s + kind + u'-' + name + u".json"_s;
-            const QString home = m_folder + u"/unsaved-"_s + kind + withName(m_name) + u".json"_s;
-            if (!QFile::exists(left) || QFile::exists(home))
+            const UnsavedFile left(m_unsaved, kind + u'-' + name, m_folder);
+            const UnsavedFile home(m_unsaved, kind + withName(m_name), m_folder);
+            if (!left.exists() || home.exists())
                 continue;
             const Lock lock = locked(lockPath(m_folder, name));
             if (lock.file < 0)
                 continue;
-            QFile::rename(left, home);
+            QFile::rename(left.path(), home.path());
             ::close(lock.file);
         }
 }

@@ -8,7 +8,6 @@
 #include <QDir>
 #include <QFile>
 #include <QFileInfo>
-#include <QStandardPaths>
 
 namespace mivanta {
 
@@ -16,11 +15,10 @@ using namespace Qt::StringLiterals;
 
 namespace {
 
-constexpr qint64 kLargestFile = 512LL << 20;
+constexpr qint64 kLargestFile = 64LL << 30;
 
-QString nameFor(const QByteArray& bytes, const QString& title) {
-    return QString::fromLatin1(QCryptographicHash::hash(bytes, QCryptographicHash::Sha256).toHex()) + u'.' +
-           mediaSuffix(title);
+QString nameFor(const QString& hash, const QString& title) {
+    return hash + u'.' + mediaSuffix(title);
 }
 
 } // namespace
@@ -33,24 +31,40 @@ QString MediaFiles::pathOf(const QString& name) const {
     return m_folder + u'/' + name;
 }
 
-Result<StoredMedium> MediaFiles::bringIn(const QString& path) {
-    QFile file(path);
-    if (!file.open(QIODevice::ReadOnly))
-        return failure(file.errorString(), path, Said::tr("Choose another file."));
-    if (file.size() > kLargestFile)
-        return failure(Said::tr("the file is larger than 512 MB"), path, Said::tr("Make it smaller first."));
-    return bringIn(file.readAll(), QFileInfo(path).fileName());
+Result<StoredMedium> MediaFiles::bringIn(const QString& path, const std::function<bool()>& goOn) {
+    if (QFileInfo(path).size() > kLargestFile)
+        return failure(Said::tr("the file is larger than 64 GB"), path, Said::tr("Make it smaller first."));
+    const auto hash = contentHash(path, goOn);
+    if (!hash)
+        return failure(hash.error().what, path, Said::tr("Choose another file."));
+    const QString title = QFileInfo(path).fileName();
+    return stored({nameFor(*hash, title), title}, [&](const QString& to) -> Result<void> {
+        const auto copied = copySafely(path, to, goOn);
+        if (!copied)
+            return tl::unexpected(copied.error());
+        if (*copied == *hash)
+            return {};
+        QFile::remove(to);
+        return failure(Said::tr("the file was changed while it was copied"), path,
+                       Said::tr("Wait until it is complete, and bring it in again."));
+    });
 }
 
 Result<StoredMedium> MediaFiles::bringIn(const QByteArray& bytes, const QString& title) {
+    const QByteArray hash = QCryptographicHash::hash(bytes, QCryptographicHash::Sha256).toHex();
+    return stored({nameFor(QString::fromLatin1(hash), title), title},
+                  [&](const QString& to) { return writeSafely(to, bytes); });
+}
+
+/// One that is there, and is not what it was, is written anew.
+Result<StoredMedium> MediaFiles::stored(const StoredMedium& medium,
+                                        const std::function<Result<void>(const QString& to)>& write) {
     if (!QDir().mkpath(m_folder))
         return failure(Said::tr("the folder for media could not be made"), m_folder,
                        Said::tr("Check that you may write there."));
-    const StoredMedium medium{nameFor(bytes, title), title};
-    // One that is there, and is not what it was, is written anew.
     const auto there = contentHash(pathOf(medium.name));
     if (!there || !medium.name.startsWith(*there))
-        if (auto written = writeSafely(pathOf(medium.name), bytes); !written)
+        if (auto written = write(pathOf(medium.name)); !written)
             return tl::unexpected(written.error());
     if (auto kept = note(medium); !kept)
         return tl::unexpected(kept.error());
@@ -58,9 +72,12 @@ Result<StoredMedium> MediaFiles::bringIn(const QByteArray& bytes, const QString&
 }
 
 Result<void> MediaFiles::note(const StoredMedium& medium) {
-    auto kept = m_database.change(u"INSERT INTO medium(name, title, added_at) VALUES (?, ?, ?)"
-                                  " ON CONFLICT(name) DO NOTHING"_s,
-                                  {medium.name, medium.title, QDateTime::currentMSecsSinceEpoch()});
+    // One that comes again leaves the bin, and is looked at again when it was damaged or missing.
+    auto kept = m_database.change(u"INSERT INTO medium(name, title, added_at, bytes) VALUES (?, ?, ?, ?)"
+                                  " ON CONFLICT(name) DO UPDATE SET deleted_at = NULL, problem = '',"
+                                  " looked_at = CASE problem WHEN '' THEN looked_at END"_s,
+                                  {medium.name, medium.title, QDateTime::currentMSecsSinceEpoch(),
+                                   QFileInfo(pathOf(medium.name)).size()});
     if (!kept)
         return tl::unexpected(kept.error());
     return {};
@@ -77,17 +94,6 @@ Result<std::vector<StoredMedium>> MediaFiles::all() {
                           [](const Row& row) {
                               return StoredMedium{row.text(0), row.text(1)};
                           });
-}
-
-QString mediaFolderOf(const QString& libraryFolder) {
-    return libraryFolder + u"/media"_s;
-}
-
-QString pictureCacheFolder(const QString& libraryFolder) {
-    const QByteArray which =
-        QCryptographicHash::hash(libraryFolder.toUtf8(), QCryptographicHash::Sha1).toHex();
-    return QStandardPaths::writableLocation(QStandardPaths::GenericCacheLocation) + u"/mivanta/pictures-"_s +
-           QString::fromLatin1(which.left(12));
 }
 
 } // namespace mivanta

@@ -2,13 +2,14 @@
 #pragma once
 #include "core/base/Result.h"
 #include <QDateTime>
+#include <functional>
 #include <vector>
 
 namespace mivanta {
 
 class Database;
 
-/// A picture or a sound of the library.
+/// A picture, a film or a sound of the library.
 struct StoredMedium {
     QString name;  ///< of its file in the media folder: its content's SHA-256 and its suffix
     QString title; ///< what its file was called
@@ -21,8 +22,9 @@ class MediaFiles {
 public:
     MediaFiles(Database& database, QString folder);
 
-    /// Copies a file into the library. That it is a picture or a sound has been seen to.
-    [[nodiscard]] Result<StoredMedium> bringIn(const QString& path);
+    /// Copies a file into the library, piece by piece. That it is a medium has been seen to. `goOn` is asked
+    /// now and then; false ends it, and nothing was changed.
+    [[nodiscard]] Result<StoredMedium> bringIn(const QString& path, const std::function<bool()>& goOn = {});
     /// The same for bytes, such as those of a picture that was pasted.
     [[nodiscard]] Result<StoredMedium> bringIn(const QByteArray& bytes, const QString& title);
     /// Takes over a file of the same disk whose name says its content, as pathOf() wants it.
@@ -33,14 +35,11 @@ public:
     [[nodiscard]] const QString& folder() const { return m_folder; }
 
 private:
+    [[nodiscard]] Result<StoredMedium> stored(const StoredMedium& medium,
+                                              const std::function<Result<void>(const QString& to)>& write);
     [[nodiscard]] Result<void> note(const StoredMedium& medium);
     Database& m_database;
     QString m_folder;
 };
-
-/// Where the media of a library folder are.
-[[nodiscard]] QString mediaFolderOf(const QString& libraryFolder);
-/// Where scaled copies of its pictures are kept; it can be removed at any time.
-[[nodiscard]] QString pictureCacheFolder(const QString& libraryFolder);
 
 } // namespace mivanta

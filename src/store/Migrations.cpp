@@ -243,6 +243,49 @@ const Migration& subjectsByKey() {
     return statements;
 }
 
+/// Themes have revisions, earlier versions and a bin that can be emptied, as songs and texts do.
+const Migration& historyOfThemes() {
+    static const Migration statements{
+        u"ALTER TABLE theme ADD COLUMN revision INTEGER NOT NULL DEFAULT 1"_s,
+        u"CREATE TABLE theme_version ("
+        "  theme TEXT NOT NULL REFERENCES theme(id) ON DELETE CASCADE,"
+        "  revision INTEGER NOT NULL,"
+        "  changed_at INTEGER NOT NULL,"
+        "  content TEXT NOT NULL,"
+        "  PRIMARY KEY (theme, revision)) WITHOUT ROWID"_s,
+        u"CREATE TABLE theme_gone (id TEXT PRIMARY KEY) WITHOUT ROWID"_s, // shipped, not wanted again
+    };
+    return statements;
+}
+
+/// What is known of media, and which services use them.
+const Migration& knownMedia() {
+    static const Migration statements{
+        u"ALTER TABLE medium ADD COLUMN caption TEXT NOT NULL DEFAULT ''"_s,
+        u"ALTER TABLE medium ADD COLUMN bytes INTEGER NOT NULL DEFAULT 0"_s,
+        u"ALTER TABLE medium ADD COLUMN looked_at INTEGER"_s, // null = nobody has looked at the file yet
+        u"ALTER TABLE medium ADD COLUMN width INTEGER NOT NULL DEFAULT 0"_s,
+        u"ALTER TABLE medium ADD COLUMN height INTEGER NOT NULL DEFAULT 0"_s,
+        u"ALTER TABLE medium ADD COLUMN ms INTEGER NOT NULL DEFAULT 0"_s, // how long it is
+        u"ALTER TABLE medium ADD COLUMN has_sound INTEGER NOT NULL DEFAULT 0"_s,
+        u"ALTER TABLE medium ADD COLUMN problem TEXT NOT NULL DEFAULT ''"_s,
+        u"ALTER TABLE medium ADD COLUMN from_ms INTEGER NOT NULL DEFAULT 0"_s, // the part that is played
+        u"ALTER TABLE medium ADD COLUMN to_ms INTEGER NOT NULL DEFAULT 0"_s,
+        u"ALTER TABLE medium ADD COLUMN measured_at INTEGER"_s, // null = its loudness is not known
+        u"ALTER TABLE medium ADD COLUMN lufs REAL"_s,           // null = it could not be measured
+        u"ALTER TABLE medium ADD COLUMN peak REAL"_s,           // dBFS
+        u"ALTER TABLE medium ADD COLUMN correction REAL NOT NULL DEFAULT 0"_s, // dB
+        u"ALTER TABLE medium ADD COLUMN is_starred INTEGER NOT NULL DEFAULT 0"_s,
+        u"ALTER TABLE medium ADD COLUMN deleted_at INTEGER"_s,
+        u"CREATE TABLE medium_use ("
+        "  name TEXT NOT NULL," // of a medium; it may be gone
+        "  service TEXT NOT NULL, service_title TEXT NOT NULL,"
+        "  at INTEGER NOT NULL," // ms since 1970, UTC: when it was saved last
+        "  PRIMARY KEY (name, service)) WITHOUT ROWID"_s,
+    };
+    return statements;
+}
+
 Result<int> versionOf(Database& database) {
     const auto version =
         database.first(u"PRAGMA user_version"_s, {}, [](const Row& row) { return int(row.number(0)); });
@@ -262,8 +305,26 @@ const std::vector<Migration>& libraryMigrations() {
                                                    themesAndPictures(),
                                                    soundsBesidePictures(),
                                                    whatWasOnScreen(),
-                                                   subjectsByKey()};
+                                                   subjectsByKey(),
+                                                   historyOfThemes(),
+                                                   knownMedia()};
     return migrations;
+}
+
+std::optional<LibraryPart> partOfTable(const QString& table) {
+    static const QHash<QString, LibraryPart> parts{
+        {u"song"_s, LibraryPart::Songs},        {u"song_text"_s, LibraryPart::Songs},
+        {u"song_facts"_s, LibraryPart::Songs},  {u"song_version"_s, LibraryPart::Songs},
+        {u"spoken_text"_s, LibraryPart::Texts}, {u"spoken_text_version"_s, LibraryPart::Texts},
+        {u"theme"_s, LibraryPart::Themes},      {u"theme_version"_s, LibraryPart::Themes},
+        {u"theme_gone"_s, LibraryPart::Themes}, {u"translation"_s, LibraryPart::Scripture},
+        {u"verse"_s, LibraryPart::Scripture},   {u"verse_fts"_s, LibraryPart::Scripture},
+        {u"medium"_s, LibraryPart::Media},      {u"medium_use"_s, LibraryPart::Media},
+        {u"song_use"_s, LibraryPart::History},  {u"take"_s, LibraryPart::History},
+        {u"item_time"_s, LibraryPart::History},
+    };
+    const auto part = parts.constFind(table);
+    return part == parts.constEnd() ? std::nullopt : std::optional(*part);
 }
 
 Result<void> migrate(Database& database, const std::vector<Migration>& migrations,

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "store/Database.h"
+#include "store/LibraryPart.h"
 #include <QStringList>
 #include <vector>
 
@@ -17,5 +18,8 @@ using Migration = QStringList;
 /// database is newer than the list.
 [[nodiscard]] Result<void> migrate(Database& database, const std::vector<Migration>& migrations,
                                    const QString& libraryFolder);
+
+/// What of the library a table holds; nothing for one that only the library itself reads.
+[[nodiscard]] std::optional<LibraryPart> partOfTable(const QString& table);
 
 } // namespace mivanta

@@ -11,6 +11,11 @@ namespace mivanta {
 [[nodiscard]] Result<void> writeSafely(const QString& path, const QByteArray& bytes,
                                        const std::function<Result<void>()>& beforeReplacing = {});
 
+/// Copies a file in the same way, piece by piece, and says the SHA-256 of what was copied, in hex. `goOn` is
+/// asked between pieces; false ends it, and nothing was changed.
+[[nodiscard]] Result<QString> copySafely(const QString& from, const QString& to,
+                                         const std::function<bool()>& goOn = {});
+
 /// Puts a file in the place of another, or of none, on the same disk, and has that reach the disk.
 [[nodiscard]] Result<void> replaceFile(const QString& from, const QString& to);
 
@@ -19,7 +24,7 @@ void syncFolder(const QString& folder);
 /// The same for what a file holds; false when it did not reach the disk.
 [[nodiscard]] bool syncFile(const QString& path);
 
-/// The SHA-256 of what a file holds in hex, as names of media begin with it.
-[[nodiscard]] Result<QString> contentHash(const QString& path);
+/// The SHA-256 of what a file holds in hex, as names of media begin with it. `goOn` as above.
+[[nodiscard]] Result<QString> contentHash(const QString& path, const std::function<bool()>& goOn = {});
 
 } // namespace mivanta

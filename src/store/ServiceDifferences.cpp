@@ -83,9 +83,9 @@ void addTheme(std::vector<LibraryDifference>& all, const Theme& here, const std:
 Result<std::vector<LibraryDifference>> differencesOf(const Service& service, Library& library) {
     std::vector<LibraryDifference> all;
     for (const Item& item : service.items) {
-        if (const auto* song = std::get_if<SongItem>(&item.content))
+        if (const auto* song = std::get_if<SongItem>(&item.words))
             add(all, song->song, differenceOf(song->song, library.song(song->song->id), u"song"_s), item.id);
-        else if (const auto* text = std::get_if<TextItem>(&item.content))
+        else if (const auto* text = std::get_if<TextItem>(&item.words))
             add(all, text->text, differenceOf(text->text, library.texts().text(text->text->id), u"text"_s),
                 item.id);
     }
@@ -118,7 +118,7 @@ Result<LibraryDifference::Words> putInto(Library& library, const LibraryDifferen
                                              [&](const SpokenText& t) { return library.texts().save(t); });
                             },
                             [&](const Theme& theme) -> Result<Words> {
-                                if (auto done = library.themes().save(theme); !done)
+                                if (auto done = library.themes().put(theme); !done)
                                     return tl::unexpected(done.error());
                                 return Words(theme);
                             }},

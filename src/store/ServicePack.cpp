@@ -5,6 +5,7 @@
 #include "formats/ServiceFile.h"
 #include "store/MediaFiles.h"
 #include "store/SafeFiles.h"
+#include "store/UnfinishedFolder.h"
 #include <QDateTime>
 #include <QDir>
 #include <QFile>
@@ -19,7 +20,6 @@ using namespace Qt::StringLiterals;
 
 namespace {
 
-constexpr auto kUnpacking = "unpacking-";
 constexpr int kMostTimes = 200; // pictures, films and fonts are packed already
 
 QString mediaEntry(const QString& name) {
@@ -97,11 +97,7 @@ Result<void> extract(const ZipReader& zip, const QString& entry, const QString& 
 
 } // namespace
 
-QString fontsFolder(const QString& libraryFolder) {
-    return libraryFolder + u"/fonts"_s;
-}
-
-qint64 PackPlan::bytes() const {
+qint64 PackList::bytes() const {
     qint64 sum = 0;
     for (const PackFile& file : files)
         sum += file.bytes;
@@ -131,37 +127,37 @@ std::vector<MediaFact> missingMedia(const Service& service, const QString& media
     return missing;
 }
 
-PackPlan planPack(const Service& service, const QString& mediaFolder, const std::vector<FontFile>& fonts) {
-    PackPlan plan;
+PackList packListOf(const Service& service, const QString& mediaFolder, const std::vector<FontFile>& fonts) {
+    PackList list;
     const QStringList names = mediaOf(service);
     for (const QString& name : names) {
         const MediaFact* fact = factOf(service, name);
         const QString title = fact && !fact->title.isEmpty() ? fact->title : name;
         const QFileInfo file(mediaPath(mediaFolder, name));
         if (file.isFile())
-            plan.files.push_back({mediaEntry(name), file.filePath(), title, file.size()});
+            list.files.push_back({mediaEntry(name), file.filePath(), title, file.size()});
         else
-            plan.missing << title;
+            list.missing << title;
     }
     QStringList entries;
     for (const FontFile& font : fonts) {
         const QFileInfo file(font.path);
         const QString entry = QLatin1String(kFontFolder) + file.fileName();
         if (!font.refusal.isEmpty())
-            plan.leftOut.push_back(font);
+            list.leftOut.push_back(font);
         else if (file.isFile() && !entries.contains(entry))
-            plan.files.push_back({entry, font.path, font.font.family, file.size()});
+            list.files.push_back({entry, font.path, font.font.family, file.size()});
         entries << entry;
     }
-    return plan;
+    return list;
 }
 
-Result<FileStamp> packService(const Service& service, const PackPlan& plan, const QString& path,
+Result<FileStamp> packService(const Service& service, const PackList& list, const QString& path,
                               const std::optional<FileStamp>& expected, const ByteProgress& progress) {
     if (auto unchanged = checkUnchanged(path, expected); !unchanged)
         return tl::unexpected(unchanged.error());
     std::vector<ZipFilePart> parts{{QString::fromLatin1(kServiceEntry), serviceJsonBytes(service), {}}};
-    for (const PackFile& file : plan.files)
+    for (const PackFile& file : list.files)
         parts.push_back({file.entry, {}, file.path});
     const QString beside = path + u".packing"_s;
     QFile::remove(beside); // of a program that died while it packed
@@ -189,16 +185,6 @@ bool isThere(const QString& entry, const QString& path) {
     return hash && QFileInfo(path).fileName().startsWith(*hash);
 }
 
-/// What a program that was killed while it unpacked has left behind.
-void sweepUnfinished(const QString& folder) {
-    constexpr qint64 kDay = 24 * 60 * 60;
-    const auto left =
-        QDir(folder).entryInfoList({QLatin1String(kUnpacking) + u"*"_s}, QDir::Dirs | QDir::NoSymLinks);
-    for (const QFileInfo& unfinished : left)
-        if (unfinished.lastModified().secsTo(QDateTime::currentDateTime()) > kDay)
-            QDir(unfinished.filePath()).removeRecursively();
-}
-
 } // namespace
 
 Result<UnpackedMedia> bringInMedia(const QString& path, MediaFiles& media, const QString& fontFolder) {
@@ -209,8 +195,7 @@ Result<UnpackedMedia> bringInMedia(const QString& path, MediaFiles& media, const
     if (!QDir().mkpath(media.folder()))
         return failure(Said::tr("the folder for media could not be made"), media.folder(),
                        Said::tr("Check that you may write there."));
-    sweepUnfinished(media.folder());
-    const QTemporaryDir waiting(media.folder() + u'/' + QLatin1String(kUnpacking) + u"XXXXXX"_s);
+    const UnfinishedFolder waiting(media.folder());
     UnpackedMedia result;
     QStringList fresh;
     for (const QString& entry : packed->entries) {
@@ -262,8 +247,7 @@ Result<QString> unpackService(const QString& path, const QString& folder) {
         if (isNew)
             QDir(folder).removeRecursively();
     });
-    sweepUnfinished(folder);
-    const QTemporaryDir waiting(folder + u'/' + QLatin1String(kUnpacking) + u"XXXXXX"_s);
+    const UnfinishedFolder waiting(folder);
     for (const QString& entry : packed->entries)
         if (auto done = extract(packed->zip, entry, waiting.filePath(entry), path); !done)
             return tl::unexpected(done.error());

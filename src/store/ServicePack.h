@@ -24,7 +24,7 @@ struct PackFile {
 };
 
 /// What packing a service would take along, known before anything is written.
-struct PackPlan {
+struct PackList {
     std::vector<PackFile> files;
     QStringList missing;           ///< titles of media that are not on this computer
     std::vector<FontFile> leftOut; ///< fonts whose licence forbids it
@@ -39,16 +39,13 @@ struct PackPlan {
 [[nodiscard]] std::vector<MediaFact> missingMedia(const Service& service, const QString& mediaFolder);
 
 /// Expects the service's media facts to be up to date.
-[[nodiscard]] PackPlan planPack(const Service& service, const QString& mediaFolder,
-                                const std::vector<FontFile>& fonts);
-/// Writes the service with the plan's files. The old file stays as it was until the new one is on the disk,
+[[nodiscard]] PackList packListOf(const Service& service, const QString& mediaFolder,
+                                  const std::vector<FontFile>& fonts);
+/// Writes the service with the list's files. The old file stays as it was until the new one is on the disk,
 /// and when it fails or is stopped. With `expected`, refuses when the file there is another by now.
-[[nodiscard]] Result<FileStamp> packService(const Service& service, const PackPlan& plan, const QString& path,
+[[nodiscard]] Result<FileStamp> packService(const Service& service, const PackList& list, const QString& path,
                                             const std::optional<FileStamp>& expected,
                                             const ByteProgress& progress = {});
-
-/// Where the fonts that came with packed services are kept, in a library folder.
-[[nodiscard]] QString fontsFolder(const QString& libraryFolder);
 
 /// What came with a packed service.
 struct UnpackedMedia {

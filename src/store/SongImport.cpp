@@ -395,7 +395,7 @@ Result<void> SongImport::add(const Piece& piece, const Judgement& judgement, Imp
                                                      {piece.source});
             !done)
             return done;
-    return m_library.write(piece.song, piece.source, false);
+    return m_library.write(piece.song, RecordWrite::New, piece.source);
 }
 
 Result<void> SongImport::changeOther(const Piece& piece, const Judgement& judgement, ImportEntry& entry) {
@@ -423,7 +423,7 @@ Result<void> SongImport::changeOther(const Piece& piece, const Judgement& judgem
     song.revision = stored->revision + 1;
     m_made.insert(song.id, song.revision);
     entry.outcome = ImportOutcome::Changed;
-    return m_library.write(storedForm(std::move(song)), merges ? QString() : piece.source, true);
+    return m_library.write(storedForm(std::move(song)), RecordWrite::Over, merges ? QString() : piece.source);
 }
 
 } // namespace mivanta

@@ -141,7 +141,7 @@ Result<std::vector<SongHit>> SongSearch::findTerms(const std::vector<Term>& term
         u"SELECT s.id, s.title, s.first_line, s.number, s.lines, t.title, t.other, t.numbers,"
         " t.authors || ' ' || t.topics, t.words, s.title_key"_s;
     const auto [condition, passing] = filter.condition();
-    const auto also = [&](const QString& rowColumn) {
+    const auto also = [&condition = condition](const QString& rowColumn) {
         return condition.isEmpty() ? QString() : u" AND "_s + rowColumn + condition.mid(3);
     };
     if (auto done = m_database.read(columns +

@@ -57,6 +57,10 @@ TextHit hitOf(const Row& row, const QStringList& words) {
 
 } // namespace
 
+Texts::Texts(Database& database)
+    : m_database(database),
+      m_table(database, {u"spoken_text"_s, u"spoken_text_version"_s, u"text"_s}) {}
+
 Result<std::vector<TextHit>> Texts::find(const QString& query, int limit) {
     const QStringList words = searchWords(query);
     QStringList expression;
@@ -73,45 +77,39 @@ Result<std::vector<TextHit>> Texts::find(const QString& query, int limit) {
                           {expression.join(u" AND "_s), limit}, hit);
 }
 
-Result<SpokenText> Texts::oneText(const QString& sql, const QVariantList& values) {
-    const auto content = m_database.first(sql, values, [](const Row& row) { return row.text(0); });
+Result<SpokenText> Texts::textOf(const Result<std::optional<QJsonObject>>& content) const {
     if (!content)
         return tl::unexpected(content.error());
     if (!*content)
         return failure(Said::tr("the text is not in the library any more"), m_database.path());
-    return textFromJson(QJsonDocument::fromJson((*content)->toUtf8()).object(), m_database.path());
+    return textFromJson(**content, m_database.path());
 }
 
 Result<SpokenText> Texts::text(const TextId& id) {
-    return oneText(u"SELECT content FROM spoken_text WHERE id = ?"_s, {id.text()});
+    return textOf(m_table.content(id.text()));
 }
 
 Result<SpokenText> Texts::version(const TextId& id, int revision) {
-    return oneText(u"SELECT content FROM spoken_text_version WHERE text = ? AND revision = ?"_s,
-                   {id.text(), revision});
+    return textOf(m_table.version(id.text(), revision));
 }
 
-Result<void> Texts::write(const SpokenText& text, bool exists) {
+Result<void> Texts::write(const SpokenText& text, RecordWrite how) {
     const qint64 now = QDateTime::currentMSecsSinceEpoch();
     const QVariantList values{text.revision,     now,
                               text.title,        foldedForSearch(text.title).trimmed(),
                               nameOf(text.kind), (text.topics + text.seasons).join(u'\n'),
                               linesOf(text),     contentOf(text),
                               hashOf(text)};
-    if (!exists)
+    if (how == RecordWrite::New)
         return m_database.change(
             u"INSERT INTO spoken_text(revision, changed_at, title, title_key, kind, labels, words,"
             " content, content_hash, id) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)"_s,
             values + QVariantList{text.id.text()});
-    if (auto kept = m_database.change(
-            u"INSERT OR REPLACE INTO spoken_text_version(text, revision, changed_at, content)"
-            " SELECT id, revision, changed_at, content FROM spoken_text WHERE id = ?"_s,
-            {text.id.text()});
-        !kept)
+    if (auto kept = m_table.keepVersion(text.id.text()); !kept)
         return kept;
     return m_database.change(
         u"UPDATE spoken_text SET revision = ?, changed_at = ?, title = ?, title_key = ?, kind = ?,"
-        " labels = ?, words = ?, content = ?, content_hash = ? WHERE id = ?"_s,
+        " labels = ?, words = ?, content = ?, content_hash = ?, deleted_at = NULL WHERE id = ?"_s,
         values + QVariantList{text.id.text()});
 }
 
@@ -122,37 +120,27 @@ Result<SpokenText> Texts::save(SpokenText text) {
         return failure(Said::tr("\u201c%1\u201d has %2").arg(text.title.left(60), excess), {},
                        Said::tr("Part it into several texts."));
     const auto work = [&]() -> Result<void> {
-        const auto stored =
-            m_database.first(u"SELECT revision FROM spoken_text WHERE id = ?"_s, {text.id.text()},
-                             [](const Row& row) { return int(row.number(0)); });
-        if (!stored)
-            return tl::unexpected(stored.error());
-        if (stored->value_or(0) != text.revision)
-            return failure(Said::tr("\u201c%1\u201d was changed elsewhere meanwhile").arg(text.title), {},
-                           Said::tr("Look at its earlier versions before you save again."));
+        const auto how = m_table.mayWrite(text.id.text(), text.revision, text.title);
+        if (!how)
+            return tl::unexpected(how.error());
         ++text.revision;
-        return write(text, stored->has_value());
+        return write(text, *how);
     };
     if (auto done = m_database.transaction(work); !done)
         return tl::unexpected(done.error());
     return text;
 }
 
-Result<std::vector<TextVersion>> Texts::versions(const TextId& id) {
-    return m_database.all(
-        u"SELECT revision, changed_at FROM spoken_text_version WHERE text = ? ORDER BY revision DESC"_s,
-        {id.text()}, [](const Row& row) {
-            return TextVersion{int(row.number(0)), QDateTime::fromMSecsSinceEpoch(row.number(1), Qt::UTC)};
-        });
+Result<std::vector<RecordVersion>> Texts::versions(const TextId& id) {
+    return m_table.versions(id.text());
 }
 
 Result<void> Texts::putInBin(const TextId& id) {
-    return m_database.change(u"UPDATE spoken_text SET deleted_at = ? WHERE id = ?"_s,
-                             {QDateTime::currentMSecsSinceEpoch(), id.text()});
+    return m_table.putInBin(id.text());
 }
 
 Result<void> Texts::takeFromBin(const TextId& id) {
-    return m_database.change(u"UPDATE spoken_text SET deleted_at = NULL WHERE id = ?"_s, {id.text()});
+    return m_table.takeFromBin(id.text());
 }
 
 Result<std::vector<TextSummary>> Texts::bin() {
@@ -162,12 +150,7 @@ Result<std::vector<TextSummary>> Texts::bin() {
 }
 
 Result<int> Texts::emptyBin() {
-    const auto count = bin();
-    if (!count)
-        return tl::unexpected(count.error());
-    if (auto done = m_database.change(u"DELETE FROM spoken_text WHERE deleted_at IS NOT NULL"_s); !done)
-        return tl::unexpected(done.error());
-    return int(count->size());
+    return m_table.emptyBin();
 }
 
 std::vector<TextImport> Texts::import(const QStringList& paths) {

@@ -2,8 +2,8 @@
 #pragma once
 #include "core/base/Result.h"
 #include "core/text/SpokenText.h"
-#include "store/ImportPlan.h"
-#include <QDateTime>
+#include "store/ImportCandidates.h"
+#include "store/RecordTable.h"
 
 namespace mivanta {
 
@@ -24,12 +24,6 @@ struct TextHit {
     QStringList marked; ///< folded words, or beginnings of words, to mark as found
 };
 
-/// An earlier version of a text.
-struct TextVersion {
-    int revision = 0;
-    QDateTime changedAt; ///< when it became what it is there; UTC
-};
-
 /// What became of a file of a text.
 struct TextImport {
     QString file;
@@ -42,14 +36,14 @@ struct TextImport {
 /// The spoken texts in a library. Synchronous; used on the thread that opened the database.
 class Texts {
 public:
-    explicit Texts(Database& database) : m_database(database) {}
+    explicit Texts(Database& database);
 
     /// Every text by its title (an empty query), or those found by title, topic, season and words.
     [[nodiscard]] Result<std::vector<TextHit>> find(const QString& query, int limit = 50);
     [[nodiscard]] Result<SpokenText> text(const TextId& id);
     /// As Library::save() does for songs.
     [[nodiscard]] Result<SpokenText> save(SpokenText text);
-    [[nodiscard]] Result<std::vector<TextVersion>> versions(const TextId& id);
+    [[nodiscard]] Result<std::vector<RecordVersion>> versions(const TextId& id);
     [[nodiscard]] Result<SpokenText> version(const TextId& id, int revision);
     [[nodiscard]] Result<void> putInBin(const TextId& id);
     [[nodiscard]] Result<void> takeFromBin(const TextId& id);
@@ -61,11 +55,12 @@ public:
     [[nodiscard]] std::vector<TextImport> import(const QStringList& paths);
 
 private:
-    [[nodiscard]] Result<void> write(const SpokenText& text, bool exists);
+    [[nodiscard]] Result<void> write(const SpokenText& text, RecordWrite how);
     [[nodiscard]] TextImport importFile(const QString& path);
-    [[nodiscard]] Result<SpokenText> oneText(const QString& sql, const QVariantList& values);
+    [[nodiscard]] Result<SpokenText> textOf(const Result<std::optional<QJsonObject>>& content) const;
 
     Database& m_database;
+    RecordTable m_table;
 };
 
 } // namespace mivanta

@@ -30,17 +30,22 @@ QString keyOf(const QString& name) {
 
 } // namespace
 
+Themes::Themes(Database& database)
+    : m_database(database),
+      m_table(database, {u"theme"_s, u"theme_version"_s, u"theme"_s}) {}
+
 Result<void> Themes::putInShipped(const std::vector<Theme>& shipped) {
     return m_database.transaction([&]() -> Result<void> {
         for (const Theme& theme : shipped)
             if (auto done = m_database.change(
                     u"INSERT INTO theme(id, changed_at, name, name_key, content, shipped_content)"
-                    " VALUES (?, ?, ?, ?, ?, ?)"
+                    " SELECT ?, ?, ?, ?, ?, ? WHERE NOT EXISTS (SELECT 1 FROM theme_gone WHERE id = ?)"
                     " ON CONFLICT(id) DO UPDATE SET name = excluded.name, name_key = excluded.name_key,"
-                    " content = excluded.content, shipped_content = excluded.content"
+                    " content = excluded.content, shipped_content = excluded.content,"
+                    " revision = revision + 1"
                     " WHERE content = shipped_content AND content <> excluded.content"_s,
                     {theme.id, QDateTime::currentMSecsSinceEpoch(), theme.name, keyOf(theme.name),
-                     contentOf(theme), contentOf(theme)});
+                     contentOf(theme), contentOf(theme), theme.id});
                 !done)
                 return done;
         return {};
@@ -71,10 +76,52 @@ Result<std::vector<Theme>> Themes::bin() {
     return themes(u"deleted_at IS NOT NULL"_s);
 }
 
-Result<void> Themes::save(const Theme& theme) {
+Result<int> Themes::emptyBin() {
+    Result<int> gone = 0;
+    auto done = m_database.transaction([&]() -> Result<void> {
+        auto noted = m_database.change(u"INSERT OR IGNORE INTO theme_gone SELECT id FROM theme"
+                                       " WHERE deleted_at IS NOT NULL AND shipped_content IS NOT NULL"_s);
+        if (!noted)
+            return noted;
+        gone = m_table.emptyBin();
+        return gone.map([](int) {});
+    });
+    if (!done)
+        return tl::unexpected(done.error());
+    return gone;
+}
+
+Result<ThemeRecord> Themes::recordOf(const Result<std::optional<QJsonObject>>& content, int revision) const {
+    if (!content)
+        return tl::unexpected(content.error());
+    if (!*content)
+        return failure(Said::tr("the theme is not in the library any more"), m_database.path());
+    auto theme = themeFromJson(**content, m_database.path());
+    if (!theme)
+        return tl::unexpected(theme.error());
+    return ThemeRecord{std::move(*theme), revision};
+}
+
+Result<ThemeRecord> Themes::theme(const QString& id) {
+    const auto revision = m_table.revision(id);
+    if (!revision)
+        return tl::unexpected(revision.error());
+    return recordOf(m_table.content(id), *revision);
+}
+
+Result<std::vector<RecordVersion>> Themes::versions(const QString& id) {
+    return m_table.versions(id);
+}
+
+Result<ThemeRecord> Themes::version(const QString& id, int revision) {
+    return recordOf(m_table.version(id, revision), revision);
+}
+
+Result<ThemeRecord> Themes::save(ThemeRecord record) {
+    const Theme& theme = record.theme;
     if (theme.name.trimmed().isEmpty() || theme.id.isEmpty())
         return failure(Said::tr("a theme needs a name"), {}, Said::tr("Give it one."));
-    return m_database.transaction([&]() -> Result<void> {
+    auto done = m_database.transaction([&]() -> Result<void> {
         const auto other = m_database.first(
             u"SELECT name FROM theme WHERE name_key = ? AND id <> ? AND deleted_at IS NULL"_s,
             {keyOf(theme.name), theme.id}, [](const Row& row) { return row.text(0); });
@@ -83,23 +130,49 @@ Result<void> Themes::save(const Theme& theme) {
         if (*other)
             return failure(Said::tr("there is another theme named \"%1\"").arg(**other), {},
                            Said::tr("Give this one another name."));
+        if (record.revision == 0) { // one of its name in the bin becomes its earlier version
+            const auto binned =
+                m_database.first(u"SELECT revision FROM theme WHERE id = ? AND deleted_at IS NOT NULL"_s,
+                                 {theme.id}, [](const Row& row) { return int(row.number(0)); });
+            if (!binned)
+                return tl::unexpected(binned.error());
+            record.revision = binned->value_or(0);
+        }
+        const auto how = m_table.mayWrite(theme.id, record.revision, theme.name);
+        if (!how)
+            return tl::unexpected(how.error());
+        if (*how == RecordWrite::Over)
+            if (auto kept = m_table.keepVersion(theme.id); !kept)
+                return kept;
         return m_database.change(
-            u"INSERT INTO theme(id, changed_at, name, name_key, content)"
-            " VALUES (?, ?, ?, ?, ?) ON CONFLICT(id) DO UPDATE SET"
-            " changed_at = excluded.changed_at, name = excluded.name,"
+            u"INSERT INTO theme(id, revision, changed_at, name, name_key, content)"
+            " VALUES (?, ?, ?, ?, ?, ?) ON CONFLICT(id) DO UPDATE SET"
+            " revision = excluded.revision, changed_at = excluded.changed_at, name = excluded.name,"
             " name_key = excluded.name_key, content = excluded.content,"
             " deleted_at = NULL"_s,
-            {theme.id, QDateTime::currentMSecsSinceEpoch(), theme.name, keyOf(theme.name), contentOf(theme)});
+            {theme.id, ++record.revision, QDateTime::currentMSecsSinceEpoch(), theme.name, keyOf(theme.name),
+             contentOf(theme)});
+    });
+    if (!done)
+        return tl::unexpected(done.error());
+    return record;
+}
+
+Result<void> Themes::put(const Theme& theme) {
+    return m_database.transaction([&]() -> Result<void> {
+        const auto revision = m_table.revision(theme.id);
+        if (!revision)
+            return tl::unexpected(revision.error());
+        return save({theme, *revision}).map([](const ThemeRecord&) {});
     });
 }
 
 Result<void> Themes::putInBin(const QString& id) {
-    return m_database.change(u"UPDATE theme SET deleted_at = ? WHERE id = ?"_s,
-                             {QDateTime::currentMSecsSinceEpoch(), id});
+    return m_table.putInBin(id);
 }
 
 Result<void> Themes::takeFromBin(const QString& id) {
-    return m_database.change(u"UPDATE theme SET deleted_at = NULL WHERE id = ?"_s, {id});
+    return m_table.takeFromBin(id);
 }
 
 Result<ThemeUses> Themes::usesOf(const QString& id) {
@@ -162,7 +235,7 @@ Result<Theme> Themes::bringIn(const QString& path, MediaFiles& pictures, const P
         const auto stored = pictures.bringIn(picture.value(), picture.key());
         if (!stored)
             return tl::unexpected(stored.error());
-        renamePicture(theme.look, picture.key(), stored->name);
+        renameMedium(theme.look, picture.key(), stored->name);
     }
     const auto isTaken = [&](const QString& name) {
         return std::any_of(own->begin(), own->end(),
@@ -173,14 +246,14 @@ Result<Theme> Themes::bringIn(const QString& path, MediaFiles& pictures, const P
         theme.name = u"%1 %2"_s.arg(name).arg(number);
     if (themeOf(theme.id, *own))
         theme.id = newThemeId(theme.name, *own);
-    if (auto saved = save(theme); !saved)
+    if (auto saved = put(theme); !saved)
         return tl::unexpected(saved.error());
     return theme;
 }
 
 Result<void> Themes::sendOut(const Theme& theme, const QString& path, const MediaFiles& pictures) {
     ThemeFile file{theme, {}};
-    for (const QString& name : picturesOf(theme.look)) {
+    for (const QString& name : mediaOf(theme.look)) {
         QFile picture(mediaPath(pictures.folder(), name));
         if (!picture.open(QIODevice::ReadOnly))
             return failure(Said::tr("a picture of the theme is missing"), picture.fileName(),

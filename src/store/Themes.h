@@ -2,6 +2,7 @@
 #pragma once
 #include "core/base/Result.h"
 #include "core/theme/Theme.h"
+#include "store/RecordTable.h"
 #include <QStringList>
 #include <functional>
 
@@ -18,11 +19,17 @@ struct ThemeUses {
 /// Fails when a file is no picture that can be shown (media/PictureProxies has one).
 using PictureCheck = std::function<Result<void>(const QString& path)>;
 
+/// A theme with its place in the library.
+struct ThemeRecord {
+    Theme theme;
+    int revision = 0; ///< 0 = not in the library yet; grows by one with every saved change
+};
+
 /// The themes in a library. Those that ship with the program are put into every library once; from then on
 /// they are themes like others. Synchronous; used on the thread that opened the database.
 class Themes {
 public:
-    explicit Themes(Database& database) : m_database(database) {}
+    explicit Themes(Database& database);
 
     /// Puts in the shipped ones that this library has never had, and brings those up to date that nobody
     /// changed.
@@ -30,11 +37,18 @@ public:
 
     /// By name.
     [[nodiscard]] Result<std::vector<Theme>> all();
-    /// Stores a new or changed theme. A name that another theme has is refused.
-    [[nodiscard]] Result<void> save(const Theme& theme);
+    [[nodiscard]] Result<ThemeRecord> theme(const QString& id);
+    /// As Library::save() does for songs. A name that another theme has is refused.
+    [[nodiscard]] Result<ThemeRecord> save(ThemeRecord record);
+    /// Stores it in the place of whatever has its id.
+    [[nodiscard]] Result<void> put(const Theme& theme);
+    [[nodiscard]] Result<std::vector<RecordVersion>> versions(const QString& id);
+    [[nodiscard]] Result<ThemeRecord> version(const QString& id, int revision);
     [[nodiscard]] Result<void> putInBin(const QString& id);
     [[nodiscard]] Result<void> takeFromBin(const QString& id);
     [[nodiscard]] Result<std::vector<Theme>> bin();
+    /// Shipped ones do not come again, either.
+    [[nodiscard]] Result<int> emptyBin();
     [[nodiscard]] Result<ThemeUses> usesOf(const QString& id);
 
     /// The theme of new services.
@@ -49,8 +63,11 @@ public:
 
 private:
     [[nodiscard]] Result<std::vector<Theme>> themes(const QString& condition);
+    [[nodiscard]] Result<ThemeRecord> recordOf(const Result<std::optional<QJsonObject>>& content,
+                                               int revision) const;
 
     Database& m_database;
+    RecordTable m_table;
 };
 
 } // namespace mivanta

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/song/SongLikeness.h"
-#include "store/ImportPlan.h"
+#include "store/ImportCandidates.h"
 #include <QHash>
 
 namespace mivanta {

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/run/Covers.h"
 #include "core/run/RunState.h"
-#include "support/FixedPlan.h"
+#include "support/FixedLineup.h"
 #include "support/Text.h"
 #include <gtest/gtest.h>
 
@@ -9,8 +9,8 @@ namespace mivanta {
 namespace {
 
 Scene someScene() {
-    const FixedPlan plan(1);
-    return scenesAt(plan.slides(0), {})[0];
+    const FixedLineup lineup(1);
+    return scenesAt(lineup.slides(0), {})[0];
 }
 
 Output hallOf(const Scene& scene) {
@@ -155,25 +155,25 @@ TEST(Covers, BlanksAreThreeLowLinesOrMore) {
 }
 
 TEST(Frozen, AFrozenOutputKeepsItsPictureAndTheOthersGoOn) {
-    FixedPlan plan(2);
-    Output stage = plan.outputs[0];
+    FixedLineup lineup(2);
+    Output stage = lineup.outputs[0];
     stage.name = u"stage"_s;
     EvenMeasures measures;
-    plan.outputs.push_back(stage);
-    for (ItemSlides& item : plan.items)
-        item = slidesFor(contentOf(samples::harbourSong()), plan.outputs, plainChain(samples::theme(), {}),
+    lineup.outputs.push_back(stage);
+    for (ItemSlides& item : lineup.items)
+        item = slidesFor(contentOf(samples::harbourSong()), lineup.outputs, plainChain(samples::theme(), {}),
                          measures);
-    RunState state = taken(startedRun(plan), plan);
-    const auto before = scenesFor(state, plan, plan.outputs);
+    RunState state = taken(startedRun(lineup), lineup);
+    const auto before = scenesFor(state, lineup, lineup.outputs);
     state.frozen[u"stage"_s] = state.onScreen;
-    state = taken(taken(state, plan), plan);
-    const auto after = scenesFor(state, plan, plan.outputs);
+    state = taken(taken(state, lineup), lineup);
+    const auto after = scenesFor(state, lineup, lineup.outputs);
     EXPECT_FALSE(after[0] == before[0]);
     EXPECT_EQ(after[1], before[1]);
     state.frozen[u"hall"_s] = std::nullopt; // frozen before the first take
-    EXPECT_EQ(scenesFor(state, plan, plan.outputs)[0].rows.size(), 0u);
+    EXPECT_EQ(scenesFor(state, lineup, lineup.outputs)[0].rows.size(), 0u);
     state.frozen.clear();
-    EXPECT_EQ(scenesFor(state, plan, plan.outputs)[1].rows, after[0].rows);
+    EXPECT_EQ(scenesFor(state, lineup, lineup.outputs)[1].rows, after[0].rows);
 }
 
 } // namespace

@@ -12,7 +12,7 @@ namespace mivanta {
 namespace {
 
 /// A service's items on one hall screen.
-class OneScreen : public RunPlan {
+class OneScreen : public Lineup {
 public:
     explicit OneScreen(const Service& service, int linesAtMost = 6) {
         Output hall;
@@ -107,8 +107,8 @@ TEST(Cards, ChipsNamePartsOnceARow) {
 
 TEST(Cards, EveryStepIsOnOneCard) {
     const Service service = serviceToCheck({lawful()});
-    const OneScreen plan(service, 2);
-    const ItemSlides& slides = plan.slides(0);
+    const OneScreen lineup(service, 2);
+    const ItemSlides& slides = lineup.slides(0);
     const auto cards = cardsFor(slides);
     for (int step = 0; step < int(slides.steps.size()); ++step) {
         const int at = cardAt(cards, step);

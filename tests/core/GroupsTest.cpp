@@ -104,7 +104,7 @@ TEST(Templates, LastWeeksServiceIsTheSameAtTheSameTimeOfTheNextWeek) {
     EXPECT_EQ(anew.start.date(), QDate(2026, 11, 1));
     ASSERT_TRUE(anew.items[2].isSlot());
     EXPECT_EQ(anew.items[2].plan.leader, u"Maren"_s);
-    EXPECT_EQ(kindText(anew.items[2].content), u"song to choose"_s);
+    EXPECT_EQ(kindText(anew.items[2].words), u"song to choose"_s);
     EXPECT_TRUE(anew.items[2].hasPlan());
     EXPECT_FALSE(anew.items[2].hasSlides());
 }
@@ -118,7 +118,7 @@ TEST(Templates, PlacesToFillAreWrittenInBrackets) {
     ASSERT_TRUE(service);
     QStringList kinds;
     for (const Item& item : service->items)
-        kinds << item.title() + u"/"_s + kindText(item.content);
+        kinds << item.title() + u"/"_s + kindText(item.words);
     EXPECT_EQ(kinds, (QStringList{u"Gathering/"_s, u"Opening song/song to choose"_s,
                                   u"First/scripture to choose"_s, u"More/to choose"_s, u"Lights/Note"_s,
                                   u"Quiet/Pause"_s, u"Soon/counts down"_s, u"found [what] is this/Note"_s}));

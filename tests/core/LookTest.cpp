@@ -256,7 +256,7 @@ protected:
         item = {ItemId::create(), songItem(samples::harbourSong())};
     }
     ItemSlides slides() {
-        return slidesFor(contentOf(item.content, service), usualOutputs(), lookChainOf(item, service, {}),
+        return slidesFor(contentOf(item.words, service), usualOutputs(), lookChainOf(item, service, {}),
                          measures);
     }
     static QStringList words(const OutputSlides& output) {
@@ -342,7 +342,7 @@ RC_GTEST_PROP(Looks, WordsAreNeverLostUnderAnyTheme, ()) {
     const auto part = QString::fromUtf8(*rc::gen::element("Verse 1", "Chorus", "Verse 2"));
     const int line = *rc::gen::inRange(0, 4);
     item.look.setSlide({part, 1, line, line + *rc::gen::inRange(0, 3)}, samples::anyChoice());
-    const ItemContent content = contentOf(item.content, service);
+    const ItemContent content = contentOf(item.words, service);
     const ItemSlides all = slidesFor(content, usualOutputs(), lookChainOf(item, service, {}), measures);
     for (const OutputSlides& output : all.outputs) {
         for (size_t e = 0; e < content.entries.size(); ++e) {

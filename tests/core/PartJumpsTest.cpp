@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/run/PartJumps.h"
-#include "support/FixedPlan.h"
+#include "support/FixedLineup.h"
 #include "support/Text.h"
 #include <gtest/gtest.h>
 #include <rapidcheck/gtest.h>
@@ -8,30 +8,30 @@
 namespace mivanta {
 namespace {
 
-/// The plan's songs are sung V1 C V2 C, in steps of one slide a part: 0 to 3.
+/// The songs are sung V1 C V2 C, in steps of one slide a part: 0 to 3.
 class PartJumps : public ::testing::Test {
 protected:
     /// "item.step" of what is next.
     QString next() const {
         if (!state.next)
             return u"end"_s;
-        const int item = plan.indexOf(state.next->item);
-        return u"%1.%2"_s.arg(item).arg(plan.slides(item).stepAt(state.next->position));
+        const int item = lineup.indexOf(state.next->item);
+        return u"%1.%2"_s.arg(item).arg(lineup.slides(item).stepAt(state.next->position));
     }
     void take(int times = 1) {
         for (int i = 0; i < times; ++i)
-            state = taken(state, plan);
+            state = taken(state, lineup);
     }
     QString jump(char letter, std::optional<int> number = std::nullopt) {
-        state = lookedAtPart(state, plan, QLatin1Char(letter), number);
+        state = lookedAtPart(state, lineup, QLatin1Char(letter), number);
         return next();
     }
-    FixedPlan plan{3};
-    RunState state = startedRun(plan);
+    FixedLineup lineup{3};
+    RunState state = startedRun(lineup);
 };
 
 TEST_F(PartJumps, TheSameLetterGoesOnToTheNextOneAndRound) {
-    ASSERT_EQ(plan.slides(0).steps.size(), 4u);
+    ASSERT_EQ(lineup.slides(0).steps.size(), 4u);
     take(); // verse 1
     EXPECT_EQ(jump('c'), u"0.1"_s);
     EXPECT_EQ(jump('c'), u"0.3"_s);
@@ -53,78 +53,78 @@ TEST_F(PartJumps, AtTheLastStepTheSongOnScreenIsMeantAndAnotherOnceItIsLookedAt)
     take(4);
     EXPECT_EQ(next(), u"1.0"_s); // the next item, as it follows
     EXPECT_EQ(jump('V', 1), u"0.0"_s);
-    state = lookedAtItem(state, plan, 2);
+    state = lookedAtItem(state, lineup, 2);
     EXPECT_EQ(jump('C'), u"2.1"_s);
-    EXPECT_EQ(state.onScreen, plan.cue(0, 3)); // looking is not taking
+    EXPECT_EQ(state.onScreen, lineup.cue(0, 3)); // looking is not taking
 }
 
 TEST_F(PartJumps, ThePartOnScreenAndTheFirstSlideComeAgain) {
     take(3); // verse 2
-    state = lookedAtPartAgain(state, plan);
+    state = lookedAtPartAgain(state, lineup);
     EXPECT_EQ(next(), u"0.2"_s);
-    state = lookedAtFirst(state, plan);
+    state = lookedAtFirst(state, lineup);
     EXPECT_EQ(next(), u"0.0"_s);
 }
 
 TEST_F(PartJumps, ItemsOnAndBack) {
-    state = lookedAtItemsOn(state, plan, 1);
+    state = lookedAtItemsOn(state, lineup, 1);
     EXPECT_EQ(next(), u"1.0"_s);
-    state = lookedAtItemsOn(state, plan, 1);
+    state = lookedAtItemsOn(state, lineup, 1);
     EXPECT_EQ(next(), u"2.0"_s);
-    state = lookedAtItemsOn(state, plan, 1);
+    state = lookedAtItemsOn(state, lineup, 1);
     EXPECT_EQ(next(), u"2.0"_s); // there is no other
-    state = lookedAtItemsOn(state, plan, -2);
+    state = lookedAtItemsOn(state, lineup, -2);
     EXPECT_EQ(next(), u"0.0"_s);
-    state = taken(lookedAt(state, plan.cue(2, 3)), plan);
+    state = taken(lookedAt(state, lineup.cue(2, 3)), lineup);
     EXPECT_EQ(next(), u"end"_s);
-    state = lookedAtItemsOn(state, plan, -1);
+    state = lookedAtItemsOn(state, lineup, -1);
     EXPECT_EQ(next(), u"1.0"_s);
 }
 
 TEST_F(PartJumps, OfAnEmptyServiceNothingIsMeant) {
-    plan = FixedPlan(0);
-    state = startedRun(plan);
+    lineup = FixedLineup(0);
+    state = startedRun(lineup);
     const RunState before = state;
-    EXPECT_EQ(lookedAtPart(state, plan, u'C'), before);
-    EXPECT_EQ(lookedAtPartAgain(state, plan), before);
-    EXPECT_EQ(lookedAtFirst(state, plan), before);
-    EXPECT_EQ(lookedAtItemsOn(state, plan, 1), before);
-    EXPECT_FALSE(itemMeant(state, plan));
+    EXPECT_EQ(lookedAtPart(state, lineup, u'C'), before);
+    EXPECT_EQ(lookedAtPartAgain(state, lineup), before);
+    EXPECT_EQ(lookedAtFirst(state, lineup), before);
+    EXPECT_EQ(lookedAtItemsOn(state, lineup, 1), before);
+    EXPECT_FALSE(itemMeant(state, lineup));
 }
 
 RC_GTEST_PROP(PartJumpsProperty, LookingFindsTheBeginOfAPartAndNeverTakes, ()) {
-    const FixedPlan plan(3);
-    RunState state = startedRun(plan);
+    const FixedLineup lineup(3);
+    RunState state = startedRun(lineup);
     const auto keys = *rc::gen::container<std::vector<int>>(rc::gen::inRange(0, 9));
     for (const int key : keys) {
         const RunState before = state;
         switch (key) {
         case 0:
         case 1:
-            state = taken(state, plan);
+            state = taken(state, lineup);
             continue;
         case 2:
-            state = takenBack(state, plan);
+            state = takenBack(state, lineup);
             continue;
         case 3:
-            state = lookedAtPartAgain(state, plan);
+            state = lookedAtPartAgain(state, lineup);
             break;
         case 4:
-            state = lookedAtFirst(state, plan);
+            state = lookedAtFirst(state, lineup);
             break;
         case 5:
-            state = lookedAtItemsOn(state, plan, 1);
+            state = lookedAtItemsOn(state, lineup, 1);
             break;
         case 6:
-            state = lookedAtItemsOn(state, plan, -1);
+            state = lookedAtItemsOn(state, lineup, -1);
             break;
         default:
-            state = lookedAtPart(state, plan, key == 7 ? u'c' : u'v');
+            state = lookedAtPart(state, lineup, key == 7 ? u'c' : u'v');
         }
         RC_ASSERT(state.onScreen == before.onScreen);
-        RC_ASSERT((!state.next || plan.indexOf(state.next->item) >= 0));
+        RC_ASSERT((!state.next || lineup.indexOf(state.next->item) >= 0));
         if (key >= 7 && !(state == before) && state.next) {
-            const ItemSlides& slides = plan.slides(plan.indexOf(state.next->item));
+            const ItemSlides& slides = lineup.slides(lineup.indexOf(state.next->item));
             const int step = slides.stepAt(state.next->position);
             RC_ASSERT(slides.steps[size_t(step)].position == state.next->position);
             const QString name = slides.content.parts[size_t(slides.steps[size_t(step)].part)].shortLabel;

@@ -184,7 +184,7 @@ TEST(Numbering, IsToldByWhatDiffers) {
 }
 
 TEST(Unplanned, TheOrderGoesOnWhereItWasLeft) {
-    class Plan : public RunPlan {
+    class Plan : public Lineup {
     public:
         Plan() {
             EvenMeasures measures;
@@ -202,25 +202,26 @@ TEST(Unplanned, TheOrderGoesOnWhereItWasLeft) {
         }
         std::vector<ItemId> ids;
         std::vector<ItemSlides> made;
-    } plan;
-    RunState state = taken(taken(startedRun(plan), plan), plan);
+    } lineup;
+    RunState state = taken(taken(startedRun(lineup), lineup), lineup);
     const RunState before = state;
-    state = lookedAtUnplanned(state, plan, plan.ids[2]);
+    state = lookedAtUnplanned(state, lineup, lineup.ids[2]);
     EXPECT_EQ(state.onScreen, before.onScreen);
-    EXPECT_EQ(lookedBack(state, plan).next, before.next); // looking can be given up
-    state = taken(state, plan);
-    EXPECT_EQ(state.onScreen->item, plan.ids[2]);
-    EXPECT_EQ(takenBack(state, plan).onScreen, before.onScreen);
-    EXPECT_EQ(takenBack(state, plan).next, before.next);
-    const size_t steps = plan.made[2].steps.size();
+    EXPECT_EQ(lookedBack(state, lineup).next, before.next); // looking can be given up
+    state = taken(state, lineup);
+    EXPECT_EQ(state.onScreen->item, lineup.ids[2]);
+    EXPECT_EQ(takenBack(state, lineup).onScreen, before.onScreen);
+    EXPECT_EQ(takenBack(state, lineup).next, before.next);
+    const size_t steps = lineup.made[2].steps.size();
     for (size_t i = 1; i < steps; ++i)
-        state = taken(state, plan);
+        state = taken(state, lineup);
     EXPECT_EQ(state.next, before.next);
-    EXPECT_EQ(lookedAhead(lookedAtUnplanned(before, plan, plan.ids[2]), plan, int(steps)).next, before.next);
-    state = taken(state, plan);
+    EXPECT_EQ(lookedAhead(lookedAtUnplanned(before, lineup, lineup.ids[2]), lineup, int(steps)).next,
+              before.next);
+    state = taken(state, lineup);
     EXPECT_EQ(state.onScreen, before.next);
-    EXPECT_FALSE(state.planNext);
-    EXPECT_EQ(lookedAtUnplanned(before, plan, ItemId::create()), before); // one that is not there
+    EXPECT_FALSE(state.lineupNext);
+    EXPECT_EQ(lookedAtUnplanned(before, lineup, ItemId::create()), before); // one that is not there
 }
 
 } // namespace

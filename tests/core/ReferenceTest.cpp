@@ -375,6 +375,8 @@ TEST(Reference, ChaptersAreNeverWrittenAsChapterAndVerse) {
     const Understanding range = understandReference(u"Luke 2-5:1"_s, outline);
     EXPECT_EQ(range.text, u"Luke 2:1\u20135:1"_s);
     EXPECT_EQ(understandReference(range.text, outline).reference, range.reference);
+    const Understanding oneChapter = understandReference(u"Jude 12; 8"_s, outline);
+    EXPECT_EQ(understandReference(oneChapter.text, outline).reference, oneChapter.reference);
 }
 
 TEST(Reference, ShowsTheOtherMeaningWhereBothMakeSense) {
@@ -407,7 +409,8 @@ TEST(Reference, NamesTheChaptersThatAreThere) {
 }
 
 RC_GTEST_PROP(Reference, WhatIsWrittenIsUnderstoodAsTheSame, ()) {
-    const Outline outline = englishOutline();
+    Outline outline = englishOutline();
+    outline.language = *rc::gen::element(u"en"_s, u"de"_s);
     Reference reference;
     const int count = *rc::gen::inRange(1, 5);
     for (int i = 0; i < count; ++i) {

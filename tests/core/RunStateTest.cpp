@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/run/RunState.h"
 #include "core/run/Findings.h"
-#include "support/FixedPlan.h"
+#include "support/FixedLineup.h"
 #include "support/Text.h"
 #include <gtest/gtest.h>
 #include <rapidcheck/gtest.h>
@@ -9,116 +9,116 @@
 namespace mivanta {
 namespace {
 
-RunState run(RunState state, const FixedPlan& plan, int takes) {
+RunState run(RunState state, const FixedLineup& lineup, int takes) {
     for (int i = 0; i < takes; ++i)
-        state = taken(state, plan);
+        state = taken(state, lineup);
     return state;
 }
 
 TEST(RunState, NothingIsOnScreenBeforeTheFirstTake) {
-    const FixedPlan plan(2);
-    const RunState state = startedRun(plan);
+    const FixedLineup lineup(2);
+    const RunState state = startedRun(lineup);
     EXPECT_FALSE(state.onScreen);
-    EXPECT_EQ(state.next, plan.cue(0, 0));
-    EXPECT_EQ(scenesFor(state, plan, plan.outputs)[0].curtain, Curtain::Black);
+    EXPECT_EQ(state.next, lineup.cue(0, 0));
+    EXPECT_EQ(scenesFor(state, lineup, lineup.outputs)[0].curtain, Curtain::Black);
 }
 
 TEST(RunState, TakesGoThroughEveryStepOfEveryItem) {
-    const FixedPlan plan(2);
-    RunState state = startedRun(plan);
+    const FixedLineup lineup(2);
+    RunState state = startedRun(lineup);
     for (int item = 0; item < 2; ++item)
-        for (int step = 0; step < int(plan.slides(item).steps.size()); ++step) {
-            state = taken(state, plan);
-            EXPECT_EQ(state.onScreen, plan.cue(item, step));
+        for (int step = 0; step < int(lineup.slides(item).steps.size()); ++step) {
+            state = taken(state, lineup);
+            EXPECT_EQ(state.onScreen, lineup.cue(item, step));
         }
     EXPECT_FALSE(state.next);
-    EXPECT_EQ(taken(state, plan), state); // at the end the key does nothing
+    EXPECT_EQ(taken(state, lineup), state); // at the end the key does nothing
 }
 
 TEST(RunState, LookingNeverChangesTheScreen) {
-    const FixedPlan plan(3);
-    RunState state = run(startedRun(plan), plan, 2);
+    const FixedLineup lineup(3);
+    RunState state = run(startedRun(lineup), lineup, 2);
     const auto before = state.onScreen;
-    state = lookedAhead(state, plan, 3);
-    state = lookedAtItem(state, plan, 2);
+    state = lookedAhead(state, lineup, 3);
+    state = lookedAtItem(state, lineup, 2);
     EXPECT_EQ(state.onScreen, before);
-    EXPECT_EQ(state.next, plan.cue(2, 0));
-    EXPECT_EQ(lookedBack(state, plan).next, plan.cue(0, 2));
-    EXPECT_EQ(taken(state, plan).onScreen, plan.cue(2, 0));
+    EXPECT_EQ(state.next, lineup.cue(2, 0));
+    EXPECT_EQ(lookedBack(state, lineup).next, lineup.cue(0, 2));
+    EXPECT_EQ(taken(state, lineup).onScreen, lineup.cue(2, 0));
 }
 
 TEST(RunState, BackGoesAcrossItems) {
-    const FixedPlan plan(2);
-    RunState state = taken(lookedAtItem(startedRun(plan), plan, 1), plan);
-    state = takenBack(state, plan);
-    EXPECT_EQ(state.onScreen, plan.cue(0, int(plan.slides(0).steps.size()) - 1));
-    EXPECT_EQ(state.next, plan.cue(1, 0));
+    const FixedLineup lineup(2);
+    RunState state = taken(lookedAtItem(startedRun(lineup), lineup, 1), lineup);
+    state = takenBack(state, lineup);
+    EXPECT_EQ(state.onScreen, lineup.cue(0, int(lineup.slides(0).steps.size()) - 1));
+    EXPECT_EQ(state.next, lineup.cue(1, 0));
 }
 
 TEST(RunState, AnItemTakenOutWhileOnScreenStaysThereAndWhatStoodBehindItIsNext) {
-    FixedPlan plan(3);
-    RunState state = taken(lookedAtItem(startedRun(plan), plan, 1), plan);
-    const ItemId third = plan.itemId(2);
-    plan.takeOut(1);
+    FixedLineup lineup(3);
+    RunState state = taken(lookedAtItem(startedRun(lineup), lineup, 1), lineup);
+    const ItemId third = lineup.itemId(2);
+    lineup.takeOut(1);
     const auto before = state.onScreen;
-    state = reconciled(state, plan);
+    state = reconciled(state, lineup);
     EXPECT_EQ(state.onScreen, before);
     EXPECT_EQ(state.next->item, third);
-    EXPECT_EQ(takenBack(state, plan).onScreen->item, plan.itemId(0));
+    EXPECT_EQ(takenBack(state, lineup).onScreen->item, lineup.itemId(0));
 }
 
 TEST(RunState, AnEmptyServiceDoesNothing) {
-    const FixedPlan plan(0);
-    const RunState state = startedRun(plan);
-    EXPECT_EQ(taken(state, plan), state);
-    EXPECT_EQ(takenBack(state, plan), state);
-    EXPECT_EQ(lookedAhead(state, plan, 5), state);
-    EXPECT_EQ(lookedAtItem(state, plan, 0), state);
+    const FixedLineup lineup(0);
+    const RunState state = startedRun(lineup);
+    EXPECT_EQ(taken(state, lineup), state);
+    EXPECT_EQ(takenBack(state, lineup), state);
+    EXPECT_EQ(lookedAhead(state, lineup, 5), state);
+    EXPECT_EQ(lookedAtItem(state, lineup, 0), state);
 }
 
 RC_GTEST_PROP(RunState, AnyKeysInAnyOrderLeaveMarksThatPointIntoThePlan, ()) {
-    const FixedPlan plan(*rc::gen::inRange(0, 4));
-    RunState state = startedRun(plan);
+    const FixedLineup lineup(*rc::gen::inRange(0, 4));
+    RunState state = startedRun(lineup);
     for (const int key : *rc::gen::container<std::vector<int>>(rc::gen::inRange(0, 7))) {
         const auto onScreen = state.onScreen;
         switch (key) {
         case 0:
-            state = taken(state, plan);
+            state = taken(state, lineup);
             break;
         case 1:
-            state = takenBack(state, plan);
+            state = takenBack(state, lineup);
             break;
         case 2:
-            state = lookedAhead(state, plan, 1);
+            state = lookedAhead(state, lineup, 1);
             break;
         case 3:
-            state = lookedAhead(state, plan, -1);
+            state = lookedAhead(state, lineup, -1);
             break;
         case 4:
-            state = lookedAtItem(state, plan, *rc::gen::inRange(-1, 6));
+            state = lookedAtItem(state, lineup, *rc::gen::inRange(-1, 6));
             break;
         case 5:
-            state = lookedBack(state, plan);
+            state = lookedBack(state, lineup);
             break;
         default:
-            state = reconciled(state, plan);
+            state = reconciled(state, lineup);
             break;
         }
         if (key > 1)
             RC_ASSERT(state.onScreen == onScreen);
         for (const auto& cue : {state.onScreen, state.next})
             if (cue) {
-                const int item = plan.indexOf(cue->item);
+                const int item = lineup.indexOf(cue->item);
                 RC_ASSERT(item >= 0);
-                RC_ASSERT(plan.cue(item, plan.slides(item).stepAt(cue->position)) == *cue);
+                RC_ASSERT(lineup.cue(item, lineup.slides(item).stepAt(cue->position)) == *cue);
             }
     }
 }
 
 RC_GTEST_PROP(RunState, BackUndoesATake, ()) {
-    const FixedPlan plan(3);
-    const RunState state = run(startedRun(plan), plan, *rc::gen::inRange(1, 8));
-    RC_ASSERT(takenBack(taken(state, plan), plan) == state);
+    const FixedLineup lineup(3);
+    const RunState state = run(startedRun(lineup), lineup, *rc::gen::inRange(1, 8));
+    RC_ASSERT(takenBack(taken(state, lineup), lineup) == state);
 }
 
 TEST(Findings, SayWhatIsMissingWorstFirst) {
@@ -129,11 +129,11 @@ TEST(Findings, SayWhatIsMissingWorstFirst) {
     silent.licenceNumber = u"1"_s;
     service.items = {{ItemId::create(), songItem(samples::harbourSong())},
                      {ItemId::create(), songItem(silent)}};
-    FixedPlan plan(2);
-    plan.ids = {service.items[0].id, service.items[1].id};
+    FixedLineup lineup(2);
+    lineup.ids = {service.items[0].id, service.items[1].id};
     EvenMeasures measures;
-    plan.items[1] = slidesFor(contentOf(silent), plan.outputs, plainChain(service.theme, {}), measures);
-    const auto findings = findingsOf(service, plan);
+    lineup.items[1] = slidesFor(contentOf(silent), lineup.outputs, plainChain(service.theme, {}), measures);
+    const auto findings = findingsOf(service, lineup);
     ASSERT_EQ(findings.size(), 3u);
     EXPECT_EQ(findings[0].severity, Severity::Doubt);
     EXPECT_EQ(findings[0].item, service.items[1].id);

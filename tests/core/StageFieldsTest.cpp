@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/run/StageFields.h"
 #include "core/base/Cases.h"
-#include "support/FixedPlan.h"
+#include "support/FixedLineup.h"
 #include "support/Text.h"
 #include <gtest/gtest.h>
 
@@ -14,7 +14,7 @@ SlideObject field(const QString& key) {
     return object;
 }
 
-/// Two songs, sung V1 C V2 C, as a service and as its plan.
+/// Two songs, sung V1 C V2 C, as a service and as its lineup.
 class StageFields : public ::testing::Test {
 protected:
     StageFields() {
@@ -22,16 +22,16 @@ protected:
             Song song = samples::harbourSong(i == 0 ? u"First"_s : u"Second"_s);
             song.key = u"G"_s;
             song.capo = i == 0 ? 2 : 0;
-            service.items.push_back({plan.ids[size_t(i)], songItem(song)});
+            service.items.push_back({lineup.ids[size_t(i)], songItem(song)});
         }
         service.items[0].plan.leader = u"Maren"_s;
         service.items[0].edits.stageNote = u"softly"_s;
         service.items[1].plan.at = QTime(11, 0);
     }
     [[nodiscard]] StageFacts factsAt(int item, int step) const {
-        return stageFacts(service, plan, plan.cue(item, step), since);
+        return stageFacts(service, lineup, lineup.cue(item, step), since);
     }
-    FixedPlan plan{2};
+    FixedLineup lineup{2};
     Service service;
     const QDateTime since{QDate(2026, 10, 4), QTime(10, 31, 5, 730)};
 };
@@ -56,7 +56,7 @@ TEST_F(StageFields, AtTheEndThereIsNothingBehind) {
     EXPECT_FALSE(facts.texts.contains(u"follows"_s));
     EXPECT_TRUE(facts.nextWords.isEmpty());
     EXPECT_FALSE(facts.nextFixed);
-    EXPECT_TRUE(stageFacts(service, plan, {ItemId::create(), {}}, since).texts.isEmpty());
+    EXPECT_TRUE(stageFacts(service, lineup, {ItemId::create(), {}}, since).texts.isEmpty());
 }
 
 TEST_F(StageFields, ObjectsSayItAndThoseWithNothingToSayAreLeftOut) {

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/order/UsedMedia.h"
-#include "core/theme/LookPictures.h"
+#include "core/theme/LookMedia.h"
 #include "support/Samples.h"
 #include "support/Text.h"
 #include <gtest/gtest.h>
@@ -8,7 +8,7 @@
 namespace mivanta {
 namespace {
 
-/// A picture in every place that a service can have one, named by the place.
+/// A medium in every place that a service can have one, named by the place.
 Service everywhere() {
     Service service;
     service.theme = samples::theme();
@@ -24,15 +24,23 @@ Service everywhere() {
     LookChoice slide;
     slide.own.set(backdrop, u"slide"_s);
     song.look.setSlide({u"Verse 1"_s, 1, 0, 3}, slide);
-    service.items = {song, {ItemId::create(), PictureItem{{}, {{u"set"_s, {}}, {u"set"_s, {}}}}}};
+    FilmItem film;
+    film.name = u"film"_s;
+    Item bell{ItemId::create(), MusicItem{{}, {{u"piece"_s}, {u"piece"_s}, {u"other piece"_s}}}};
+    bell.plan.sound = ItemSound{u"sound"_s, {}, false};
+    service.items = {song,
+                     {ItemId::create(), PictureItem{{}, {{u"set"_s, {}}, {u"set"_s, {}}}}},
+                     {ItemId::create(), film},
+                     bell};
     return service;
 }
 
 TEST(UsedMedia, EveryPlaceOfAPictureIsFoundOnce) {
     QStringList names = mediaOf(everywhere());
     names.sort();
-    EXPECT_EQ(names, (QStringList{u"item object"_s, u"kind"_s, u"other theme"_s, u"service"_s, u"set"_s,
-                                  u"slide"_s, u"theme"_s, u"theme object"_s}));
+    EXPECT_EQ(names, (QStringList{u"film"_s, u"item object"_s, u"kind"_s, u"other piece"_s, u"other theme"_s,
+                                  u"piece"_s, u"service"_s, u"set"_s, u"slide"_s, u"sound"_s, u"theme"_s,
+                                  u"theme object"_s}));
     EXPECT_TRUE(mediaOf(Service()).isEmpty());
 }
 
@@ -66,8 +74,8 @@ TEST(UsedMedia, FontsAreThoseOfThemesAndOfSinglePropertiesOnThem) {
 TEST(UsedMedia, OtherPropertiesAreNoPictures) {
     LookOverrides own;
     own.set(*lookProperty(u"words.size"_s), 64);
-    EXPECT_TRUE(picturesOf(own).isEmpty());
-    renamePicture(own, u"a"_s, u"b"_s);
+    EXPECT_TRUE(mediaOf(own).isEmpty());
+    renameMedium(own, u"a"_s, u"b"_s);
     EXPECT_EQ(own.count(), 1U);
 }
 

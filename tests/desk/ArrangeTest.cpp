@@ -180,7 +180,7 @@ TEST_F(Arrange, APictureIsPastedFromAPictureOrAFile) {
     press(Qt::Key_V, Qt::ControlModifier);
     ASSERT_TRUE(waitUntil([&] { return own().size() == 1; }));
     EXPECT_TRUE(own()[0].is<PictureObject>());
-    const QImage kept(mediaFolderOf(libraryFolder) + u'/' + *own()[0].picture());
+    const QImage kept(LibraryAddress(libraryFolder).mediaFolder() + u'/' + *own()[0].medium());
     EXPECT_EQ(kept.size(), image.size());
 
     const QString path = folder.filePath(u"net.png"_s);
@@ -192,7 +192,7 @@ TEST_F(Arrange, APictureIsPastedFromAPictureOrAFile) {
     canvas->setFocus();
     press(Qt::Key_V, Qt::ControlModifier);
     ASSERT_TRUE(waitUntil([&] { return own().size() == 2; }));
-    EXPECT_NE(*own()[0].picture(), *own()[1].picture());
+    EXPECT_NE(*own()[0].medium(), *own()[1].medium());
 }
 
 TEST_F(Arrange, TheWordsBoxIsMovedForThisItemOnly) {

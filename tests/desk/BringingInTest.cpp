@@ -124,8 +124,10 @@ TEST_F(BringingIn, ReadingCanBeStopped) {
     auto* stop = child<QPushButton>(u"import-stop"_s);
     press(Qt::Key_1, Qt::AltModifier);
     press(Qt::Key_I, Qt::ControlModifier | Qt::ShiftModifier);
-    ASSERT_TRUE(waitUntil([&] { return stop->isVisible(); }));
-    QTest::mouseClick(stop, Qt::LeftButton);
+    QObject::connect(&session->library(), &LibraryClient::importProgress, stop, [&] {
+        if (stop->isVisible())
+            QTest::mouseClick(stop, Qt::LeftButton);
+    });
     ASSERT_TRUE(waitUntil([&] { return review()->isVisible(); }));
     EXPECT_TRUE(child<QLabel>(u"import-counts"_s)->text().contains(u"stopped before the end"_s));
     EXPECT_LT(list()->model()->rowCount(), 3000);

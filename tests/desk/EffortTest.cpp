@@ -167,7 +167,7 @@ TEST_F(Effort, AServiceToAnotherComputer) {
 
 TEST_F(Effort, ANewThemeFromAnOldOneWithASolidBackdrop) {
     press(Qt::Key_1, Qt::AltModifier);
-    press(Qt::Key_4, Qt::AltModifier | Qt::ShiftModifier);
+    press(Qt::Key_5, Qt::AltModifier | Qt::ShiftModifier);
     auto* list = WindowTest::child<QListWidget>(u"theme-list"_s);
     ASSERT_TRUE(waitUntil([&] { return list->count() > 3; }));
     actions = 0;
@@ -176,7 +176,7 @@ TEST_F(Effort, ANewThemeFromAnOldOneWithASolidBackdrop) {
     list->setCurrentItem(rows.front());
     ++actions;
     click(WindowTest::child<QPushButton>(u"theme-duplicate"_s));
-    QTest::qWait(100); // it is laid out
+    QTest::qWait(50); // it is laid out
     auto* backdrop = WindowTest::child<QToolButton>(u"group-backdrop"_s);
     ASSERT_TRUE(waitUntil([&] { return backdrop->isVisible(); }));
     if (!backdrop->isChecked()) // a group stays as it was left

@@ -9,7 +9,7 @@ namespace mivanta {
 namespace {
 
 /// Services that have nothing to run, and outputs that have nowhere to go.
-class EmptyRun : public WindowTest {
+class EmptyRun : public PlayerTest {
 protected:
     /// Every key of the desk, digits and letters, but those that open something over it.
     void pressEverything() {

@@ -122,7 +122,11 @@ TEST_F(Panel, WhatIsChosenStaysChosenWhenTheLibraryChanges) {
 TEST_F(Panel, AHiddenPanelAsksOnceItIsSeen) {
     panel->hide();
     client->save(client.get(), samples::harbourSong(u"Eddy"_s), [](const auto&) {});
-    QTest::qWait(100);
+    bool isStored = false;
+    client->ask<bool>(
+        client.get(), [](Library&) -> Result<bool> { return true; },
+        [&](const Result<bool>&) { isStored = true; });
+    ASSERT_TRUE(waitUntil([&] { return isStored; }));
     EXPECT_EQ(titles().size(), 4);
     panel->show();
     EXPECT_TRUE(waitUntil([&] { return titles().size() == 5; }));

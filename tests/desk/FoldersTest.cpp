@@ -24,11 +24,11 @@ TEST_F(Folders, EachKindRemembersItsOwn) {
     const QString pictures = folder.filePath(u"pictures"_s);
     QDir().mkpath(songs);
     QDir().mkpath(pictures);
-    noteFolder(FolderKind::Songs, songs, true);
-    noteFolder(FolderKind::Pictures, pictures + u"/boats.jpg"_s);
+    noteFolder(FolderKind::Songs, songs);
+    noteFile(FolderKind::Pictures, pictures + u"/boats.jpg"_s);
     EXPECT_EQ(folderFor(FolderKind::Songs), songs);
     EXPECT_EQ(folderFor(FolderKind::Pictures), pictures);
-    noteFolder(FolderKind::Songs, {}); // given up
+    noteFile(FolderKind::Songs, {}); // given up
     EXPECT_EQ(folderFor(FolderKind::Songs), songs);
     QDir(songs).removeRecursively();
     EXPECT_TRUE(QDir(folderFor(FolderKind::Songs)).exists()); // a stick that was pulled

@@ -32,24 +32,26 @@ TEST(LaneCard, SaysItsStateWithoutColourToo) {
     LaneCard card(cardOf({u"one"_s, u"two"_s}));
     EXPECT_EQ(card.accessibleName(), u"Verse 1 1/2"_s);
     EXPECT_EQ(card.accessibleDescription(), u"one\ntwo"_s);
-    card.setState(LaneCard::State::Next, 0, true);
+    card.setMark({.state = LaneCard::State::Next, .step = 0, .holdsNext = true});
     EXPECT_TRUE(card.accessibleName().endsWith(u"NEXT"_s));
-    card.setState(LaneCard::State::OnScreen, 0, false);
+    card.setMark({.state = LaneCard::State::OnScreen, .step = 0});
     EXPECT_TRUE(card.accessibleName().endsWith(u"ON SCREEN"_s));
-    card.setState(LaneCard::State::OnScreen, 0, true); // a finer output has the next step inside it
+    card.setMark({.state = LaneCard::State::OnScreen,
+                  .step = 0,
+                  .holdsNext = true}); // a finer output has the next step inside it
     EXPECT_TRUE(card.accessibleName().contains(u"ON SCREEN"_s) && card.accessibleName().endsWith(u"NEXT"_s));
-    card.setState(LaneCard::State::Past, -1, false);
+    card.setMark({.state = LaneCard::State::Past});
     EXPECT_EQ(card.accessibleName(), u"Verse 1 1/2"_s);
 }
 
 TEST(LaneCard, OnScreenIsAnAmberSlabAndNextIsNot) {
     LaneCard card(cardOf({u"one"_s}));
     card.resize(240, 120);
-    card.setState(LaneCard::State::OnScreen, 0, false);
+    card.setMark({.state = LaneCard::State::OnScreen, .step = 0});
     EXPECT_EQ(groundOf(card), night().marker);
-    card.setState(LaneCard::State::Next, 0, false);
+    card.setMark({.state = LaneCard::State::Next, .step = 0});
     EXPECT_NE(groundOf(card), night().marker);
-    card.setState(LaneCard::State::Coming, 0, false);
+    card.setMark({.state = LaneCard::State::Coming, .step = 0});
     EXPECT_NE(groundOf(card), night().marker);
 }
 

@@ -10,7 +10,7 @@
 namespace mivanta {
 namespace {
 
-class Desks : public WindowTest {
+class Desks : public PlayerTest {
 protected:
     QListView* results() {
         return window->findChild<QWidget*>(u"song-library"_s)->findChild<QListView*>(u"find-results"_s);
@@ -107,8 +107,8 @@ TEST_F(Desks, SetupMovesAnOutputAndRemembersIt) {
     press(Qt::Key_End);
     ASSERT_TRUE(
         waitUntil([&] { return session->outputs().placements()[1].kind == Placement::Kind::Closed; }));
-    EXPECT_TRUE(waitUntil([&] { return QFile::exists(libraryFolder + u"/outputs.json"_s); }));
-    EXPECT_EQ((*loadOutputs(libraryFolder))[1].place.kind, PlaceKind::Closed);
+    EXPECT_TRUE(waitUntil([&] { return QFile::exists(computer().folder() + u"/outputs.json"_s); }));
+    EXPECT_EQ((*computer().outputs(libraryFolder))[1].place.kind, PlaceKind::Closed);
 }
 
 TEST_F(Desks, TwoScreensGiveTheHallOneOfItsOwn) {
@@ -135,7 +135,7 @@ TEST_F(Desks, EveryControlHasANameAndATip) {
     }
 }
 
-class BrokenLibrary : public WindowTest {
+class BrokenLibrary : public PlayerTest {
 protected:
     void SetUp() override {
         libraryFolder = folder.filePath(u"library"_s);

@@ -116,7 +116,8 @@ TEST_F(LibraryKinds, DetailsOfATranslationAreKeptAndItCanBeRemoved) {
     menu->actions()[1]->trigger(); // remove
     ASSERT_TRUE(waitUntil([&] { return list->count() == 1; }));
     Q_EMIT menu->aboutToShow();
-    ASSERT_TRUE(waitUntil([&] { return menu->actions().size() > 3; }));
+    ASSERT_TRUE(waitUntil(
+        [&] { return menu->actions().size() > 3 && menu->actions()[3]->text().startsWith(u"Restore"_s); }));
     menu->actions()[3]->trigger(); // take it back
     EXPECT_TRUE(waitUntil([&] { return list->count() == 2; }));
 }
@@ -167,6 +168,35 @@ TEST_F(LibraryKinds, ATextIsWrittenWithRolesSavedAndBroughtBack) {
     EXPECT_TRUE(waitUntil([&] { return stored(u"Blessing of the nets"_s)->revision == 3; }));
 }
 
+TEST_F(LibraryKinds, WordsAndDetailsOfATextAreUndoneAlike) {
+    press(Qt::Key_3, Qt::AltModifier | Qt::ShiftModifier);
+    type(u"crew"_s);
+    auto* title = child<QLineEdit>(u"text-title"_s);
+    ASSERT_TRUE(waitUntil([&] { return title->text() == u"Prayer of the crew"_s; }));
+    const QString before = words()->toPlainText();
+    words()->setFocus();
+    type(u"New "_s); // is one step
+    press(Qt::Key_End, Qt::ControlModifier);
+    type(u" Two"_s); // elsewhere
+    child<QLineEdit>(u"text-author"_s)->setFocus();
+    press(Qt::Key_End);
+    type(u"Bram"_s);
+    EXPECT_EQ(child<QLineEdit>(u"text-author"_s)->text(), u"Bram"_s);
+    const auto undo = [&] { press(Qt::Key_Z, Qt::ControlModifier); };
+    undo();
+    EXPECT_TRUE(words()->toPlainText().contains(u"Two"_s));
+    EXPECT_FALSE(child<QLineEdit>(u"text-author"_s)->text().contains(u"Bram"_s));
+    undo();
+    EXPECT_TRUE(words()->toPlainText().startsWith(u"New "_s)) << words()->toPlainText().toStdString();
+    EXPECT_FALSE(words()->toPlainText().contains(u"Two"_s));
+    words()->setFocus(); // the caret's place makes no difference
+    undo();
+    EXPECT_EQ(words()->toPlainText(), before);
+    EXPECT_FALSE(child<QPushButton>(u"text-save"_s)->isEnabled());
+    press(Qt::Key_Y, Qt::ControlModifier);
+    EXPECT_TRUE(words()->toPlainText().startsWith(u"New "_s));
+}
+
 TEST_F(LibraryKinds, AChangedTextIsAskedAboutBeforeAnotherIsShown) {
     press(Qt::Key_3, Qt::AltModifier | Qt::ShiftModifier);
     type(u"crew"_s);
@@ -178,7 +208,7 @@ TEST_F(LibraryKinds, AChangedTextIsAskedAboutBeforeAnotherIsShown) {
     auto* box = child<QLineEdit>(u"text-find-box"_s);
     box->setFocus();
     box->clear();
-    QTest::qWait(200);
+    settle();
     EXPECT_EQ(answers->asked, 0); // another query is no other text
     press(Qt::Key_Down);
     EXPECT_TRUE(waitUntil([&] { return answers->asked > 0; }));
@@ -195,13 +225,13 @@ TEST_F(LibraryKinds, AnUnsavedTextOutlivesTheProgram) {
     ASSERT_TRUE(waitUntil([&] { return title->text() == u"Prayer of the crew"_s; }));
     words()->setFocus();
     type(u"New first line. "_s);
-    dieAndComeBack(u"unsaved-text.json"_s);
+    dieAndComeBack(u"text"_s);
     press(Qt::Key_1, Qt::AltModifier);
     press(Qt::Key_3, Qt::AltModifier | Qt::ShiftModifier);
     EXPECT_TRUE(words()->toPlainText().startsWith(u"New first line."_s));
     press(Qt::Key_S, Qt::ControlModifier);
     EXPECT_TRUE(waitUntil([&] { return stored(u"crew"_s)->lines[0].words.startsWith(u"New first"_s); }));
-    EXPECT_TRUE(waitUntil([&] { return !QFile::exists(libraryFolder + u"/unsaved-text.json"_s); }));
+    EXPECT_TRUE(waitUntil([&] { return !QFile::exists(unsavedPath(u"text"_s)); }));
 }
 
 TEST_F(LibraryKinds, TextsGoToTheBinAndOutToAFile) {

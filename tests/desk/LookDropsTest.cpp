@@ -95,7 +95,8 @@ TEST_F(LookDrops, APictureOnAnItemIsItsBackdrop) {
     ASSERT_TRUE(waitUntil([&] { return !choiceOf(ids[0]).isEmpty(); }));
     const Look& look = session->book().slidesOf(ids[0])->outputs[0].look;
     EXPECT_EQ(look.backdrop.kind, BackdropKind::Picture);
-    EXPECT_TRUE(QFileInfo::exists(mediaFolderOf(libraryFolder) + u'/' + look.backdrop.picture));
+    EXPECT_TRUE(
+        QFileInfo::exists(LibraryAddress(libraryFolder).mediaFolder() + u'/' + look.backdrop.picture));
     EXPECT_TRUE(choiceOf(ids[1]).isEmpty());
     press(Qt::Key_Z, Qt::ControlModifier); // one step, though two properties
     EXPECT_TRUE(choiceOf(ids[0]).isEmpty());

@@ -89,7 +89,7 @@ TEST_F(LookOfAnItem, WhyThisLookSaysWhereEachValueComesFrom) {
     EXPECT_TRUE(waitUntil([&] { return lookOf(ids[0]).words.size == 84; }));
     EXPECT_EQ(source(u"words.size"_s), u"theme Dusk Water, of the service"_s);
     EXPECT_FALSE(giveUp->isVisible());
-    EXPECT_EQ(session->document().undoStack().undoText(), u"resetting: size"_s);
+    EXPECT_EQ(session->document().undoStack().undoText(), u"resetting: Size"_s);
 }
 
 TEST_F(LookOfAnItem, WhatAnOutputInsistsOnCannotBeSetThere) {

@@ -9,10 +9,10 @@ namespace mivanta {
 namespace {
 
 /// Words that are mended while they are on screen, by keys and by mouse.
-class Mend : public WindowTest {
+class Mend : public PlayerTest {
 protected:
     void SetUp() override {
-        WindowTest::SetUp();
+        PlayerTest::SetUp();
         Song song = samples::harbourSong(u"First"_s);
         song.parts[0].lines[0].chords = {{0, u"G"_s}};
         bool saved = false;

@@ -51,9 +51,8 @@ protected:
             1000));
         return found;
     }
-    PictureChooser chooser = [this](const auto& chosen) { answer = chosen; };
-    std::function<void(const StoredMedium&)> answer;
-    ObjectsEditor editor{[this](const auto& chosen) { chooser(chosen); }};
+    std::function<void(const Medium&)> answer;
+    ObjectsEditor editor{[this](MediumKind, const auto& chosen) { answer = chosen; }};
     std::vector<SlideObject> told;
     int edits = 0;
 };
@@ -79,6 +78,25 @@ TEST_F(Objects, WhatIsTypedIsToldOnce) {
     EXPECT_EQ(edits, 1);
     Q_EMIT field<QLineEdit>(u"object-text"_s)->editingFinished(); // nothing new
     EXPECT_EQ(edits, 1);
+}
+
+TEST_F(Objects, WhatIsNoTimeIsTakenBackAndAClockAlwaysShowsOne) {
+    show({objectOf(CountdownObject{QTime(10, 30)})});
+    const auto type = [&](const QString& text) {
+        auto* field = this->field<QLineEdit>(u"object-text"_s);
+        field->setText(text);
+        Q_EMIT field->editingFinished();
+    };
+    type(u"soon"_s);
+    EXPECT_EQ(std::get<CountdownObject>(told[0].what).ends, QTime(10, 30));
+    EXPECT_EQ(field<QLineEdit>(u"object-text"_s)->text(), u"10:30"_s);
+    type(u"11:15"_s);
+    EXPECT_EQ(std::get<CountdownObject>(told[0].what).ends, QTime(11, 15));
+    type({}); // on a stage monitor: the next fixed time
+    EXPECT_FALSE(std::get<CountdownObject>(told[0].what).ends);
+    show({objectOf(ClockObject{u"H:mm"_s})});
+    type({});
+    EXPECT_EQ(std::get<ClockObject>(told[0].what).format, u"HH:mm"_s);
 }
 
 TEST_F(Objects, MovingOnTheCanvasKeepsTheRowAndShowsItsNumbers) {
@@ -129,6 +147,28 @@ TEST_F(Objects, APictureIsAddedOnceItIsChosen) {
     EXPECT_EQ(told[0], SlideObject::ofPicture(u"abc.png"_s));
     ASSERT_EQ(opened.size(), 1);
     EXPECT_EQ(opened[0][0].toInt(), 0);
+}
+
+TEST_F(Objects, AFilmIsAddedInItsShapeAndItsCornersCanBeRound) {
+    QTest::mouseClick(editor.findChild<QPushButton*>(u"add-row"_s), Qt::LeftButton);
+    auto* menu = editor.findChild<QMenu*>();
+    ASSERT_TRUE(menu);
+    menu->actions().back()->trigger();
+    menu->close();
+    ASSERT_TRUE(answer);
+    Medium film{u"abc.mp4"_s, u"Boats"_s};
+    film.kind = MediumKind::Film;
+    film.facts = MediumFacts{{1080, 1920}, 30, false};
+    film.from = 2;
+    film.to = 9;
+    answer(film);
+    ASSERT_EQ(told.size(), 1u);
+    const auto* added = std::get_if<FilmObject>(&told[0].what);
+    ASSERT_TRUE(added);
+    EXPECT_EQ(*added, (FilmObject{u"abc.mp4"_s, 2, 9, 0}));
+    EXPECT_NEAR(told[0].box.width() * 16 / (told[0].box.height() * 9), 1080.0 / 1920, 1e-6);
+    field<QDoubleSpinBox>(u"object-corners"_s)->setValue(24);
+    EXPECT_EQ(std::get<FilmObject>(told[0].what).roundness, 24);
 }
 
 TEST_F(Objects, EveryKindCanBeAddedAndShowsSomething) {

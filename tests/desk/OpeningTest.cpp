@@ -55,12 +55,13 @@ protected:
     }
     [[nodiscard]] QStringList shown() const { return mediaOf(document.service()); }
     [[nodiscard]] bool isThere(const QString& name) const {
-        return QFile::exists(mediaFolderOf(libraryFolder) + u'/' + name);
+        return QFile::exists(LibraryAddress(libraryFolder).mediaFolder() + u'/' + name);
     }
 
     QTemporaryDir folder;
     QString libraryFolder = folder.filePath(u"library"_s);
-    ServiceDocument document{libraryFolder, samples::theme()};
+    ServiceDocument document{LibraryAddress(libraryFolder).mediaFolder(), Journal(libraryFolder),
+                             samples::theme()};
     MissingFiles missing{document, libraryFolder};
     QStringList errors;
 };

@@ -23,7 +23,8 @@ protected:
     const Item& item(const ItemId& id) { return *document.service().item(id); }
     PictureItem harbours() { return {{}, {{u"a.png"_s, u"Dawn"_s}, {u"b.png"_s, u"Dusk"_s}}}; }
     QTemporaryDir folder;
-    ServiceDocument document{folder.path(), samples::theme()};
+    ServiceDocument document{LibraryAddress(folder.path()).mediaFolder(), Journal(folder.path()),
+                             samples::theme()};
 };
 
 TEST_F(OrderChanges, WhatHasANameOfItsOwnIsRenamedAndASongIsNot) {
@@ -42,7 +43,7 @@ TEST_F(OrderChanges, WhatHasANameOfItsOwnIsRenamedAndASongIsNot) {
     document.rename(ItemId::create(), u"b"_s);
     EXPECT_EQ(item(song).title(), u"Harbour"_s);
     EXPECT_EQ(document.undoStack().count(), before + int(named.size()));
-    EXPECT_EQ(std::get<CountdownItem>(item(named[2]).content).to, QTime(10, 30));
+    EXPECT_EQ(std::get<CountdownItem>(item(named[2]).words).to, QTime(10, 30));
 }
 
 TEST_F(OrderChanges, EditsOfOneVisitAreOneStepAndPassOverWhatHasNoSlides) {
@@ -71,7 +72,7 @@ TEST_F(OrderChanges, APictureIsReplacedWhereverItIsInOneStep) {
     document.setTheme(theme);
     const int before = document.undoStack().count();
     document.replacePictures({{u"a.png"_s, u"new.png"_s}});
-    EXPECT_EQ(std::get<PictureItem>(item(set).content).pictures[0].name, u"new.png"_s);
+    EXPECT_EQ(std::get<PictureItem>(item(set).words).pictures[0].name, u"new.png"_s);
     EXPECT_EQ(document.service().theme.look.backdrop.picture, u"new.png"_s);
     document.replacePictures({{u"gone.png"_s, u"x.png"_s}});
     document.replacePictures({{u"b.png"_s, u"b.png"_s}});
@@ -83,7 +84,7 @@ TEST_F(OrderChanges, APictureIsReplacedWhereverItIsInOneStep) {
 TEST_F(OrderChanges, WhatItsMediaWereCalledIsSavedWithTheService) {
     const QString dawn = QString(64, u'a') + u".png"_s; // as the library names them
     const QString dusk = QString(64, u'b') + u".png"_s;
-    const QString media = mediaFolderOf(folder.path());
+    const QString media = LibraryAddress(folder.path()).mediaFolder();
     ASSERT_TRUE(QDir().mkpath(media));
     QFile picture(media + u'/' + dawn);
     ASSERT_TRUE(picture.open(QIODevice::WriteOnly));

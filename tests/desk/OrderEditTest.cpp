@@ -25,8 +25,8 @@ protected:
         ASSERT_TRUE(QTest::qWaitForWindowActive(&edit));
         edit.setSong(song);
         QObject::connect(&edit, &OrderEdit::orderWanted,
-                         [this](const std::vector<SungPart>& entries, const QString&, bool goesOn) {
-                             steps += goesOn ? 0 : 1;
+                         [this](const std::vector<SungPart>& entries, const QString&, OrderEdit::Step step) {
+                             steps += step == OrderEdit::Step::New ? 1 : 0;
                              wanted << singingOrderText(entries, song.parts);
                              song.singingOrder = entries;
                              edit.setSong(song); // as the desks do

@@ -55,7 +55,7 @@ TEST_F(OtherDesks, AnOutputGoesWhereItIsSentByKeysAndStaysThere) {
     const QString monitor = output(u"hall"_s).place.monitor;
     EXPECT_FALSE(monitor.isEmpty());
     EXPECT_TRUE(waitUntil([&] {
-        const auto stored = loadOutputs(libraryFolder);
+        const auto stored = computer().outputs(libraryFolder);
         return stored && stored->front().place.monitor == monitor;
     }));
     window.reset();
@@ -82,7 +82,7 @@ TEST_F(OtherDesks, TheHallIsMeasuredAndSaysWhoCanReadIt) {
     type(u"6\n"_s);
     EXPECT_TRUE(hall->verdict().contains(u"clear"_s)) << hall->verdict().toStdString();
     EXPECT_TRUE(waitUntil([&] {
-        const auto stored = loadOutputs(libraryFolder);
+        const auto stored = computer().outputs(libraryFolder);
         return stored && stored->front().backRow == 40 && stored->front().pictureHeight == 6;
     }));
 }

@@ -7,12 +7,12 @@ namespace mivanta {
 namespace {
 
 /// Another service is opened while one is on the screens.
-class OtherService : public WindowTest {
+class OtherService : public PlayerTest {
 protected:
     void SetUp() override {
         if (mayStartDesks)
             program = QStringLiteral(MIVANTA_BIN_DIR "/mivanta");
-        WindowTest::SetUp();
+        PlayerTest::SetUp();
         importDemo();
         press(Qt::Key_2, Qt::AltModifier);
         session->document().setTitle(u"Sea Harvest"_s);
@@ -31,15 +31,14 @@ protected:
         if (QFile::exists(door))
             QProcess::execute(u"pkill"_s, {u"-f"_s, libraryFolder + u" --second"_s});
         program.clear(); // nothing is started again
-        WindowTest::TearDown();
+        PlayerTest::TearDown();
     }
     /// Puts the first words on the screens.
     void takeFirst() {
         press(Qt::Key_4, Qt::AltModifier);
         press(Qt::Key_Space);
         ASSERT_TRUE(waitUntil([&] { return lamp().startsWith(u"Words on screen"_s); }));
-        waitUntil([&] { return !shown(u"hall"_s).isNull(); });
-        QTest::qWait(700); // its fade is over
+        stillPicture(u"hall"_s);
         press(Qt::Key_2, Qt::AltModifier);
     }
     /// Ctrl+N, and the answer to the question that follows.
@@ -82,7 +81,7 @@ TEST_F(OtherService, AfterAChangeOverTheLampSaysWhatTheScreensShow) {
     const QImage words = shown(u"hall"_s);
     startNew(Prompts::WhileOnScreen::ChangeOver);
     EXPECT_TRUE(titles().isEmpty());
-    QTest::qWait(300);
+    settle();
     EXPECT_EQ(shown(u"hall"_s), words); // nothing left the screens
     EXPECT_TRUE(lamp().startsWith(u"Words on screen"_s)) << lamp().toStdString();
     EXPECT_TRUE(lamp().contains(u"from \u201cSea Harvest\u201d"_s)) << lamp().toStdString();
@@ -159,7 +158,7 @@ TEST_F(OtherService, AfterATakeOfTheOtherOneTheOldOneIsNotOnScreenWhenItComesBac
 TEST_F(OtherServiceAndACrash, DesksThatDieAfterAChangeOverStillKnowWhatIsOnTheScreens) {
     takeFirst();
     startNew(Prompts::WhileOnScreen::ChangeOver);
-    QTest::qWait(500); // the journal is written
+    session->document().keepNow();
     window.reset();
     session.reset();
     open();
@@ -184,7 +183,7 @@ TEST_F(OtherService, TheSecondWindowPreparesItWhileThisOneRunsOn) {
     // It is there once: a further wish goes to the same window.
     EXPECT_TRUE(Door::knock(door, {DoorRequest::Kind::Raise}));
     // What it works on is kept apart from this window's work.
-    EXPECT_TRUE(waitUntil([&] { return QFile::exists(libraryFolder + u"/unsaved-service-second.json"_s); }));
+    EXPECT_TRUE(waitUntil([&] { return QFile::exists(unsavedPath(u"service-second"_s)); }));
     EXPECT_TRUE(lamp().startsWith(u"Words on screen"_s));
 }
 

@@ -60,11 +60,11 @@ TEST(NoticeBar, TheNewestIsSeenFirstAndProblemsWait) {
     NoticeBar bar;
     EXPECT_TRUE(bar.text().isEmpty());
     EXPECT_TRUE(bar.isHidden());
-    bar.tell(u"first problem"_s, true);
-    bar.tell(u"good news"_s, false);
+    bar.tell(u"first problem"_s, NoticeBar::Weight::Problem);
+    bar.tell(u"good news"_s, NoticeBar::Weight::News);
     EXPECT_EQ(bar.text(), u"good news"_s);
-    bar.tell(u"more good news"_s, false); // takes the place of the other
-    bar.tell(u"first problem"_s, true);   // told already
+    bar.tell(u"more good news"_s, NoticeBar::Weight::News);   // takes the place of the other
+    bar.tell(u"first problem"_s, NoticeBar::Weight::Problem); // told already
     auto* away = bar.findChild<QPushButton*>(u"put-notice-away"_s);
     QTest::mouseClick(away, Qt::LeftButton);
     EXPECT_EQ(bar.text(), u"first problem"_s);

@@ -102,14 +102,14 @@ TEST_F(Paste, TheWindowStaysOnItsMonitorWhateverStandsInIt) {
     }
     for (const Qt::Key desk : {Qt::Key_1, Qt::Key_2, Qt::Key_3, Qt::Key_4, Qt::Key_5}) {
         press(desk, Qt::AltModifier);
-        QTest::qWait(100);
+        settle();
         EXPECT_EQ(window->size(), before) << int(desk);
     }
     press(Qt::Key_2, Qt::AltModifier);
     window->findChild<OrderSheet*>()->select(session->document().service().items[0].id);
     auto* title = child<QWidget>(u"bench-title"_s);
     ASSERT_TRUE(waitUntil([&] { return title->isVisible(); }));
-    QTest::qWait(100);
+    settle();
     EXPECT_LE(title->height(), 60);
     EXPECT_EQ(window->size(), before);
 }
@@ -123,7 +123,7 @@ TEST_F(Paste, AWindowThatWasLeftTooLargeOrElsewhereComesBackOnItsMonitor) {
     QDir(sessionFolder(libraryFolder)).removeRecursively();
     window = nullptr;
     session = std::make_unique<Session>(
-        Session::Options{libraryFolder, {}, false, {}, QStringLiteral(MIVANTA_BIN_DIR "/mivanta-player")});
+        Session::Options{libraryFolder, computer(), {}, false, {}, playerProgram()});
     window = std::make_unique<MainWindow>(*session, std::make_unique<Answers>());
     window->show();
     const QRect room = window->screen()->availableGeometry();

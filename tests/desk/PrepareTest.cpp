@@ -150,8 +150,8 @@ TEST_F(Prepare, UnsavedWorkIsAskedFor) {
 
 TEST_F(Prepare, WorkThatWasNotSavedIsThereAgainAfterTheProgramDied) {
     addByFind(u"lantern"_s, u"Lantern on the Water"_s);
-    ASSERT_TRUE(waitUntil([&] { return QFile::exists(libraryFolder + u"/unsaved-service.json"_s); }));
-    QTest::qWait(600); // the journal follows within half a second
+    ASSERT_TRUE(waitUntil([&] { return QFile::exists(unsavedPath(u"service"_s)); }));
+    session->document().keepNow();
     session->player().quit();
     window.reset(); // without being asked, as when it dies
     session.reset();

@@ -7,7 +7,7 @@
 namespace mivanta {
 
 /// Three songs of harbourSong() on the Run desk of the real window.
-class RunCovers : public WindowTest {
+class RunCovers : public PlayerTest {
 protected:
     void SetUp() override {
         WindowTest::SetUp();

@@ -7,10 +7,10 @@
 namespace mivanta {
 namespace {
 
-class Run : public WindowTest {
+class Run : public PlayerTest {
 protected:
     void SetUp() override {
-        WindowTest::SetUp();
+        PlayerTest::SetUp();
         importDemo();
         press(Qt::Key_2, Qt::AltModifier);
         addByFind(u"lantern"_s, u"Lantern on the Water"_s);
@@ -63,7 +63,7 @@ TEST_F(Run, LookingAheadLeavesTheScreenAlone) {
     press(Qt::Key_Up);
     press(Qt::Key_2);
     EXPECT_EQ(state().next, session->book().cue(1, 0));
-    QTest::qWait(300);
+    settle();
     EXPECT_EQ(shown(u"hall"_s), before);
     press(Qt::Key_Escape);
     EXPECT_EQ(state().next, session->book().cue(0, 1));
@@ -156,7 +156,7 @@ TEST_F(Run, AnItemRemovedWhileOnScreenStaysThereUntilATake) {
     const QImage before = shown(u"hall"_s);
     press(Qt::Key_2, Qt::AltModifier);
     session->document().remove({session->document().service().items[0].id});
-    QTest::qWait(300);
+    settle();
     EXPECT_EQ(shown(u"hall"_s), before);
     press(Qt::Key_4, Qt::AltModifier);
     press(Qt::Key_Space);

@@ -13,10 +13,10 @@ namespace mivanta {
 namespace {
 
 /// How outputs stand on their screens, set by hand on the Setup desk. There are two screens: booth and hall.
-class ScreensSetup : public WindowTest {
+class ScreensSetup : public PlayerTest {
 protected:
     void SetUp() override {
-        WindowTest::SetUp();
+        PlayerTest::SetUp();
         session->document().insert(0, songItem(samples::harbourSong(u"First"_s)));
         window->goTo(MainWindow::SetupAt);
         ASSERT_TRUE(waitUntil([&] { return !session->outputs().placements().empty(); }));
@@ -57,7 +57,7 @@ TEST_F(ScreensSetup, EverythingThatIsSetIsKept) {
     EXPECT_EQ(expected.ground, Ground::Key);
     EXPECT_EQ(expected.layers, (OutputLayers{true, false, true, true, false}));
     ASSERT_TRUE(waitUntil([&] {
-        const auto kept = loadOutputs(libraryFolder);
+        const auto kept = computer().outputs(libraryFolder);
         return kept && kept->front() == expected;
     }));
 }
@@ -114,7 +114,7 @@ TEST_F(ScreensSetup, AnotherNameKeepsWhatTheOutputShows) {
     EXPECT_EQ(name->text(), u"nave"_s);
     EXPECT_TRUE(window->notices()->text().contains(u"Another output"_s));
     session->run().undoTake();
-    EXPECT_FALSE(session->run().live().empty());
+    EXPECT_FALSE(session->run().takenScenes().empty());
 }
 
 TEST_F(ScreensSetup, AWindowGetsItsPlace) {

@@ -10,10 +10,10 @@
 namespace mivanta {
 namespace {
 
-class ScriptureOnDesks : public WindowTest {
+class ScriptureOnDesks : public PlayerTest {
 protected:
     void SetUp() override {
-        WindowTest::SetUp();
+        PlayerTest::SetUp();
         importDemoScripture();
     }
     [[nodiscard]] const Item& item(size_t at) const { return session->document().service().items[at]; }
@@ -59,7 +59,7 @@ TEST_F(ScriptureOnDesks, AReferenceAsItIsSaidGoesIntoTheOrderAndOnTheScreen) {
         const QImage picture = shown(u"hall"_s);
         return !picture.isNull() && picture.pixelColor(0, 0) != Qt::black;
     }));
-    EXPECT_EQ(session->run().live().front().rows.front().text.left(13), u"1\u00a0One morning"_s);
+    EXPECT_EQ(session->run().takenScenes().front().rows.front().text.left(13), u"1\u00a0One morning"_s);
 }
 
 TEST_F(ScriptureOnDesks, WhatIsWrongIsSaidAndAddsNothing) {
@@ -68,7 +68,7 @@ TEST_F(ScriptureOnDesks, WhatIsWrongIsSaidAndAddsNothing) {
     auto* help = window->findChild<QWidget*>(u"prepare-desk"_s)->findChild<QLabel*>(u"find-help"_s);
     ASSERT_TRUE(waitUntil([&] { return help->text().contains(u"no chapter 99"_s); }));
     press(Qt::Key_Return);
-    QTest::qWait(100);
+    settle();
     EXPECT_TRUE(titles().isEmpty());
 }
 
@@ -146,7 +146,7 @@ TEST_F(ScriptureOnDesks, AnUnplannedReadingIsTakenAndTheOrderGoesOn) {
     press(Qt::Key_Space);
     ASSERT_TRUE(session->run().state().onScreen);
     const auto before = session->run().state();
-    const auto onScreen = session->run().live();
+    const auto onScreen = session->run().takenScenes();
 
     press(Qt::Key_F, Qt::ControlModifier);
     auto* find = child<RunFind>(u"run-find"_s);
@@ -158,21 +158,21 @@ TEST_F(ScriptureOnDesks, AnUnplannedReadingIsTakenAndTheOrderGoesOn) {
     press(Qt::Key_Return);
     ASSERT_TRUE(waitUntil([&] { return session->run().state().next != before.next; }));
     EXPECT_FALSE(find->isVisible());
-    EXPECT_EQ(session->run().live(), onScreen); // looking changes no screen
-    EXPECT_EQ(titles().size(), 2);              // nor the order
+    EXPECT_EQ(session->run().takenScenes(), onScreen); // looking changes no screen
+    EXPECT_EQ(titles().size(), 2);                     // nor the order
 
     const Item* unplanned = session->book().unplannedItem(session->run().state().next->item);
     ASSERT_TRUE(unplanned);
     const size_t steps = session->book().slidesOf(unplanned->id)->steps.size();
     press(Qt::Key_Space);
-    EXPECT_TRUE(session->run().live().front().besideWords.contains(u"Jude 24"_s));
+    EXPECT_TRUE(session->run().takenScenes().front().besideWords.contains(u"Jude 24"_s));
     EXPECT_TRUE(child<QLabel>(u"run-where"_s)->text().contains(u"Unplanned"_s));
     for (size_t i = 1; i < steps; ++i)
         press(Qt::Key_Space);
     EXPECT_EQ(session->run().state().next, before.next); // where the order was left
     press(Qt::Key_Space);
     EXPECT_EQ(session->run().state().onScreen, before.next);
-    EXPECT_FALSE(session->run().state().planNext);
+    EXPECT_FALSE(session->run().state().lineupNext);
 }
 
 TEST_F(ScriptureOnDesks, AnUnplannedReadingOutlivesTheDesks) {
@@ -189,7 +189,7 @@ TEST_F(ScriptureOnDesks, AnUnplannedReadingOutlivesTheDesks) {
     RunController again(book, session->document(), session->player());
     again.takeUp(kept);
     EXPECT_EQ(again.state(), before);
-    EXPECT_FALSE(again.live().empty());
+    EXPECT_FALSE(again.takenScenes().empty());
     again.take();
     EXPECT_NE(again.state(), before);
 }
@@ -201,7 +201,7 @@ TEST_F(ScriptureOnDesks, ATextAsksWhatItWantsToKnowAndFillsItsFields) {
     EXPECT_TRUE(hall(0)[2].endsWith(u"Maren will lead us."_s));
     answers->answered = std::nullopt; // given up: not added
     press(Qt::Key_Return);
-    QTest::qWait(200);
+    settle();
     EXPECT_EQ(titles().size(), 1);
 
     auto* answer = child<QLineEdit>(u"answer-who leads next Sunday"_s);

@@ -70,7 +70,7 @@ TEST_F(SetupPanels, WhatIsTypedIsTheHouseCardAndTheCallOuts) {
     type(u"Would ___ come\nThe boat is in"_s);
     EXPECT_EQ(settings().callOuts, (QStringList{u"Would ___ come"_s, u"The boat is in"_s}));
     ASSERT_TRUE(waitUntil([&] {
-        const auto kept = loadRunSettings(libraryFolder);
+        const auto kept = computer().runSettings(libraryFolder);
         return kept && *kept == settings();
     }));
     session->run().setCurtain(Curtain::HouseCard);

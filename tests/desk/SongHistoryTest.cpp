@@ -33,7 +33,7 @@ TEST_F(History, WhatWasTypedOutlivesTheProgram) {
     openSong(u"every tide"_s, u"Every Tide"_s);
     type(u"Unsaved "_s);
     const QString typed = words()->toPlainText();
-    dieAndComeBack(u"unsaved-song.json"_s);
+    dieAndComeBack(u"song"_s);
     EXPECT_EQ(answers->asked, 0);
     press(Qt::Key_1, Qt::AltModifier);
     EXPECT_EQ(words()->toPlainText(), typed);
@@ -42,13 +42,13 @@ TEST_F(History, WhatWasTypedOutlivesTheProgram) {
     press(Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
     save();
     EXPECT_EQ(stored(u"every tide"_s).revision, 2);
-    EXPECT_TRUE(waitUntil([&] { return !QFile::exists(libraryFolder + u"/unsaved-song.json"_s); }));
+    EXPECT_TRUE(waitUntil([&] { return !QFile::exists(unsavedPath(u"song"_s)); }));
 }
 
 TEST_F(History, ASongThatWasNeverSavedOutlivesTheProgramToo) {
     newSong(u"Half Written"_s);
-    ASSERT_TRUE(waitUntil([&] { return QFile::exists(libraryFolder + u"/unsaved-song.json"_s); }));
-    QTest::qWait(500);
+    ASSERT_TRUE(waitUntil([&] { return QFile::exists(unsavedPath(u"song"_s)); }));
+    window->findChild<LibraryDesk*>()->keepNow();
     window.reset();
     session.reset();
     open();

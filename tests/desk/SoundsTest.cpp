@@ -17,10 +17,10 @@ namespace {
 const QString kBell = QStringLiteral(MIVANTA_SOURCE_DIR "/data/demo/sounds/harbour-bell.ogg");
 
 /// What sounds when an item is taken, from the bench to the player.
-class Sounds : public WindowTest {
+class Sounds : public PlayerTest {
 protected:
     void SetUp() override {
-        WindowTest::SetUp();
+        PlayerTest::SetUp();
         for (const auto& title : {u"First"_s, u"Second"_s, u"Third"_s})
             ids.push_back(session->document().insert(9, songItem(samples::harbourSong(title))));
         sheet = window->findChild<OrderSheet*>();
@@ -41,7 +41,7 @@ protected:
         press(Qt::Key_Space);
         ASSERT_TRUE(session->run().state().onScreen->item == ids[size_t(item)]);
     }
-    bool isSounding() { return !session->sounds().sounding().name.isEmpty(); }
+    bool isSounding() { return !session->sounds().sounding(SoundChannel::Item).name.isEmpty(); }
     std::vector<ItemId> ids;
     OrderSheet* sheet = nullptr;
 };
@@ -49,7 +49,7 @@ protected:
 TEST_F(Sounds, AChosenSoundIsHeardWhenItsItemIsTakenAndEndsWithIt) {
     choose(0);
     EXPECT_EQ(soundOf(0)->title, u"harbour-bell"_s);
-    EXPECT_TRUE(QFile::exists(mediaFolderOf(libraryFolder) + u'/' + soundOf(0)->name));
+    EXPECT_TRUE(QFile::exists(LibraryAddress(libraryFolder).mediaFolder() + u'/' + soundOf(0)->name));
     window->goTo(MainWindow::RunAt);
     session->run().lookAtItem(1);
     EXPECT_FALSE(isSounding()); // looking sounds as little as it shows
@@ -72,7 +72,7 @@ TEST_F(Sounds, OneThatGoesOnIsFadedOutByItsKeyAlone) {
     ASSERT_TRUE(waitUntil([&] { return isSounding(); }));
     take(1);
     take(2);
-    QTest::qWait(300);
+    settle();
     EXPECT_TRUE(isSounding());
     press(Qt::Key_S);
     EXPECT_TRUE(waitUntil([&] { return !isSounding(); }));
@@ -83,21 +83,22 @@ TEST_F(Sounds, ItGoesOnWithAnotherPlayerAndAnOldOneIsNotHeardAgain) {
     child<QCheckBox>(u"sound-goes-on"_s)->click();
     window->goTo(MainWindow::RunAt);
     take(0);
-    ASSERT_TRUE(waitUntil([&] { return session->sounds().sounding().position > 0; }));
+    ASSERT_TRUE(waitUntil([&] { return session->sounds().sounding(SoundChannel::Item).position > 0; }));
     QProcess::execute(u"pkill"_s, {u"-9"_s, u"-f"_s, sessionFolder(libraryFolder)});
     ASSERT_TRUE(waitUntil([&] { return !isSounding(); }));
-    ASSERT_TRUE(
-        waitUntil([&] { return session->sounds().sounding().position > 1000; })); // not from its begin
-    ASSERT_TRUE(waitUntil([&] { return !isSounding(); }, 20'000));                // to its end
+    ASSERT_TRUE(waitUntil([&] {
+        return session->sounds().sounding(SoundChannel::Item).position > 1000;
+    }));                                                           // not from its begin
+    ASSERT_TRUE(waitUntil([&] { return !isSounding(); }, 20'000)); // to its end
     QProcess::execute(u"pkill"_s, {u"-9"_s, u"-f"_s, sessionFolder(libraryFolder)});
     ASSERT_TRUE(waitUntil([&] { return session->player().isConnected(); }));
-    QTest::qWait(1000);
+    settle();
     EXPECT_FALSE(isSounding());
 }
 
 TEST_F(Sounds, OneThatCannotBePlayedIsToldAndTheScreensGoOn) {
     choose(0);
-    QFile file(mediaFolderOf(libraryFolder) + u'/' + soundOf(0)->name);
+    QFile file(LibraryAddress(libraryFolder).mediaFolder() + u'/' + soundOf(0)->name);
     ASSERT_TRUE(file.open(QIODevice::WriteOnly | QIODevice::Truncate));
     file.write("broken");
     file.close();

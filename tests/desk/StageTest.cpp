@@ -9,10 +9,10 @@ namespace mivanta {
 namespace {
 
 /// Stage monitors with layouts of their own, and outputs that come and go.
-class Stage : public WindowTest {
+class Stage : public PlayerTest {
 protected:
     void SetUp() override {
-        WindowTest::SetUp();
+        PlayerTest::SetUp();
         for (const auto& title : {u"First"_s, u"Second"_s})
             session->document().insert(9, songItem(samples::harbourSong(title)));
         window->goTo(MainWindow::SetupAt);
@@ -51,7 +51,7 @@ TEST_F(Stage, OutputsAreAddedAndRemovedAndKept) {
     child<QPushButton>(u"remove-output"_s)->click(); // the one that was added last is chosen
     EXPECT_EQ(names(), (QStringList{u"hall"_s, u"stage"_s, u"stream"_s, u"stage 2"_s}));
     ASSERT_TRUE(waitUntil([&] {
-        const auto kept = loadOutputs(libraryFolder);
+        const auto kept = computer().outputs(libraryFolder);
         return kept && kept->size() == 4;
     }));
     window->goTo(MainWindow::RunAt);

@@ -203,7 +203,8 @@ TEST_F(StartTest, ItemsDraggedFromAnotherWindowAreBroughtAlongWithTheirPlans) {
     addByFind(u"lantern on"_s, u"Lantern on the Water"_s);
     document().changePlan(
         {item(0).id}, [](ItemPlan& plan) { plan.leader = u"Maren"_s; }, u"who"_s);
-    ServiceDocument other(folder.filePath(u"other"_s), samples::theme());
+    const LibraryAddress library = folder.filePath(u"other"_s);
+    ServiceDocument other(library.mediaFolder(), Journal(library.folder()), samples::theme());
     OrderModel there(other);
     std::unique_ptr<QMimeData> dragged(sheet()->model()->mimeData({sheet()->model()->index(0)}));
     EXPECT_TRUE(there.dropMimeData(dragged.get(), Qt::MoveAction, 0, 0, {}));

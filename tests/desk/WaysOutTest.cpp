@@ -40,7 +40,7 @@ TEST_F(WaysOut, TheLampFollowsThePlayerWhateverTheDesksBelieve) {
     for (Scene scene : session->run().shownNow()) {
         scene.curtain = Curtain::Black;
         scene.origin.curtain = Curtain::Black;
-        session->player().show({scene}, true);
+        session->player().show({scene}, Arrival::Cut);
     }
     EXPECT_TRUE(waitUntil([&] { return lamp().startsWith(u"Black"_s); })) << lamp().toStdString();
 }
@@ -94,13 +94,13 @@ TEST_F(WaysOut, ADesktopThatAsksNobodyStillLosesNothing) {
     session->document().setTitle(u"Kept"_s);
     EXPECT_TRUE(window->prepareToLogOut(false));
     EXPECT_EQ(answers->asked, 0);
-    EXPECT_TRUE(QFile::exists(libraryFolder + u"/unsaved-service.json"_s));
+    EXPECT_TRUE(QFile::exists(unsavedPath(u"service"_s)));
 }
 
 TEST_F(WaysOut, AnItemThatWasRemovedStaysOnScreenAndIsSaidToBeThere) {
     takeFirst();
     session->document().remove({session->document().service().items[0].id});
-    QTest::qWait(300);
+    settle();
     EXPECT_TRUE(lamp().startsWith(u"Words on screen"_s));
     EXPECT_TRUE(child<QLabel>(u"run-where"_s)->text().contains(u"taken out of the order"_s));
     press(Qt::Key_Q, Qt::ControlModifier);

@@ -1,15 +1,19 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "core/base/Clock.h"
 #include "desk/kit/NoticeBar.h"
 #include "desk/kit/PictureView.h"
+#include "desk/library/LibraryDesk.h"
 #include "desk/prepare/Bench.h"
 #include "desk/prepare/OrderSheet.h"
 #include "desk/run/RunDesk.h"
 #include "desk/window/Header.h"
 #include "desk/window/MainWindow.h"
 #include "store/ServiceStore.h"
-#include "store/Settings.h"
+#include "store/ShippedThemes.h"
+#include "store/ThisComputer.h"
 #include "support/Golden.h"
+#include "support/PretendedPlayer.h"
 #include "support/Text.h"
 #include "support/WaitUntil.h"
 #include <QApplication>
@@ -21,6 +25,7 @@
 #include <QTemporaryDir>
 #include <QTest>
 #include <gtest/gtest.h>
+#include <map>
 
 namespace mivanta {
 
@@ -49,13 +54,9 @@ public:
         printer.setOutputFileName(saveTo);
         return !saveTo.isEmpty();
     }
-    [[nodiscard]] Unsaved unsavedSong(const QString&) override {
+    [[nodiscard]] Unsaved unsavedRecord(const QString&) override {
         ++asked;
         return unsaved;
-    }
-    [[nodiscard]] bool emptyBin(int) override {
-        ++asked;
-        return quit;
     }
     [[nodiscard]] bool agree(const QString& question, const QString&) override {
         questions << question;
@@ -76,7 +77,13 @@ public:
     [[nodiscard]] QStringList themeFilesToImport() override { return files; }
     [[nodiscard]] QString pictureToChoose() override { return files.value(0); }
     [[nodiscard]] QStringList picturesToChoose() override { return files; }
+    [[nodiscard]] QStringList filmsToChoose() override { return files; }
     [[nodiscard]] QString soundToChoose() override { return files.value(0); }
+    [[nodiscard]] QStringList soundsToChoose() override { return files; }
+    [[nodiscard]] QStringList mediaToChoose() override { return files; }
+    [[nodiscard]] QString folderToWatch() override { return folder; }
+    [[nodiscard]] QString discImage() override { return files.value(0); }
+    [[nodiscard]] QString discFolder() override { return folder; }
     [[nodiscard]] QString folderToLookIn() override { return folder; }
     [[nodiscard]] bool deleteTheme(const QString&, const QString& warning) override {
         ++asked;
@@ -87,9 +94,10 @@ public:
         ++asked;
         return unsaved;
     }
-    [[nodiscard]] bool packNow(const QString& what) override {
-        questions << what;
-        return quit;
+    bool onlyParts = false; ///< of films
+    [[nodiscard]] HowToPack packNow(const QString& what, const QString& parts) override {
+        questions << what + parts;
+        return !quit ? HowToPack::NotAtAll : onlyParts ? HowToPack::OnlyParts : HowToPack::Whole;
     }
     WhileOnScreen whileOnScreen = WhileOnScreen::Stay;
     [[nodiscard]] WhileOnScreen openWhileOnScreen(const QString& running, const QString& other) override {
@@ -106,9 +114,13 @@ public:
     }
 };
 
-/// The real window with a real library and the real player, without a monitor.
+/// The real window with a real library, without a monitor. The player is pretended, unless its pictures and
+/// its sounds are the point.
 class WindowTest : public ::testing::Test {
 protected:
+    enum class WithPlayer { Pretended, Real };
+    explicit WindowTest(WithPlayer with = WithPlayer::Pretended) : m_with(with) {}
+
     void SetUp() override {
         libraryFolder = folder.filePath(u"library"_s);
         // Settings of its own: tests run beside each other.
@@ -125,8 +137,12 @@ protected:
     }
 
     void open(const QString& file = {}) {
-        session = std::make_unique<Session>(Session::Options{
-            libraryFolder, file, false, program, QStringLiteral(MIVANTA_BIN_DIR "/mivanta-player")});
+        // Each library has a player of its own.
+        if (const QString there = sessionFolder(libraryFolder);
+            m_with == WithPlayer::Pretended && !m_players.contains(there))
+            m_players.emplace(there, std::make_unique<PretendedPlayer>(there));
+        session = std::make_unique<Session>(
+            Session::Options{libraryFolder, computer(), file, false, program, playerProgram()});
         auto given = std::make_unique<Answers>();
         answers = given.get();
         window = std::make_unique<MainWindow>(*session, std::move(given));
@@ -143,15 +159,53 @@ protected:
         ASSERT_TRUE(waitUntil([&] { return window->isActiveWindow(); }));
     }
 
+    [[nodiscard]] QString playerProgram() const {
+        return m_with == WithPlayer::Real ? QStringLiteral(MIVANTA_BIN_DIR "/mivanta-player") : QString();
+    }
+    [[nodiscard]] ThisComputer computer() const { return ThisComputer(folder.filePath(u"computer"_s)); }
+    /// Where work of a kind is kept while it is not saved.
+    [[nodiscard]] QString unsavedPath(const QString& kind) const {
+        return UnsavedFile(computer().unsavedFolder(libraryFolder), kind).path();
+    }
+
     /// Ends without a question and without saving, as a kill does, once what is unsaved is on the disk; and
     /// begins again.
-    void dieAndComeBack(const QString& unsavedFile) {
-        ASSERT_TRUE(waitUntil([&] { return QFile::exists(libraryFolder + u'/' + unsavedFile); }));
-        QTest::qWait(500); // the last letters
+    void dieAndComeBack(const QString& unsavedKind) {
+        ASSERT_TRUE(waitUntil([&] { return QFile::exists(unsavedPath(unsavedKind)); }));
+        window->findChild<LibraryDesk*>()->keepNow(); // the last letters, too
         window.reset();
         session.reset();
         open();
         ASSERT_TRUE(waitUntil([&] { return window->notices()->text().contains(u"not saved last time"_s); }));
+    }
+
+    /// What was asked for so far is done: by the library, on the disk, by the player; and shown.
+    void settle() {
+        bool isAnswered = false;
+        session->library().ask<bool>(
+            window.get(), [](Library&) -> Result<bool> { return true; },
+            [&](const Result<bool>&) { isAnswered = true; });
+        session->document().keepNow();
+        bool isWelcome = false; // by a player that is behind what it was told before
+        PlayerClient observer({sessionFolder(libraryFolder), {}, {false, {}, {}}});
+        QObject::connect(&observer, &PlayerClient::welcomed, [&] { isWelcome = true; });
+        observer.start();
+        EXPECT_TRUE(waitUntil([&] { return isAnswered && isWelcome; }));
+        for (int i = 0; i < 3; ++i)
+            QCoreApplication::processEvents();
+    }
+    /// The picture of an output does not change any more: its transition is over.
+    QImage stillPicture(const QString& output) {
+        QImage before;
+        int same = 0;
+        EXPECT_TRUE(waitUntil([&] {
+            QTest::qWait(40);
+            const QImage now = shown(output);
+            same = !now.isNull() && now == before ? same + 1 : 0;
+            before = now;
+            return same == 6; // pictures of a transition follow one another more closely
+        }));
+        return before;
     }
 
     void importDemo() {
@@ -267,6 +321,16 @@ protected:
     std::unique_ptr<Session> session;
     std::unique_ptr<MainWindow> window;
     Answers* answers = nullptr;
+
+private:
+    WithPlayer m_with;
+    std::map<QString, std::unique_ptr<PretendedPlayer>> m_players; ///< by session folder
+};
+
+/// The same with the real player.
+class PlayerTest : public WindowTest {
+protected:
+    PlayerTest() : WindowTest(WithPlayer::Real) {}
 };
 
 } // namespace mivanta

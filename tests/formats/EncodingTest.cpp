@@ -2,7 +2,9 @@
 #include "Reading.h"
 #include "formats/Encodings.h"
 #include "formats/TextDecoding.h"
+#include <QBuffer>
 #include <QStringEncoder>
+#include <algorithm>
 #include <array>
 #include <rapidcheck/gtest.h>
 
@@ -71,6 +73,31 @@ RC_GTEST_PROP(Encoding, EveryByteIsSomeLetter, (const std::string& bytes)) {
     const GuessedText guessed = guessedText(all);
     RC_ASSERT(!guessed.encoding.isEmpty());
     RC_ASSERT(guessed.text.isEmpty() == all.isEmpty());
+}
+
+Result<DecodedText> decoded(QByteArray bytes) {
+    QBuffer device(&bytes);
+    device.open(QIODevice::ReadOnly);
+    return readText(device, u"x.txt"_s, 1 << 20);
+}
+
+RC_GTEST_PROP(Encoding, WhatWasReadCanBeReadAgainAsUtf8, (const std::string& bytes)) {
+    const QByteArray mark = *rc::gen::element<QByteArray>("", "\xff\xfe", "\xfe\xff");
+    const auto text = decoded(mark + QByteArray::fromStdString(bytes));
+    if (text && !text->text.trimmed().isEmpty() && !text->text.startsWith(QChar(0xfeff)))
+        RC_ASSERT(decoded(text->text.toUtf8())->text == text->text);
+}
+
+TEST(Encoding, ControlSignsStandInNoTextWhateverItIsWrittenIn) {
+    for (const auto encoding :
+         {QStringConverter::Utf8, QStringConverter::Utf16LE, QStringConverter::Utf16BE}) {
+        QStringEncoder encoder(encoding, QStringConverter::Flag::WriteBom);
+        EXPECT_FALSE(decoded(QByteArray(encoder.encode(u"Verse 1\n\u0001words\n"_s))));
+    }
+    // What Shift JIS does not know, its decoder makes a control sign.
+    const GuessedText guessed = guessedText("\xad\xc2\xfd\xbd\x8f\xca\xca\xca\xca\xca\xca\xca\xca\n");
+    EXPECT_TRUE(std::none_of(guessed.text.begin(), guessed.text.end(),
+                             [](QChar sign) { return isNoLetter(sign.unicode()); }));
 }
 
 TEST(Encoding, OneDamagedByteInGoodUtf8IsMarkedAndSaid) {

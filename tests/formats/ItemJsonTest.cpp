@@ -21,6 +21,29 @@ TEST(ItemJson, EveryKindComesBackAsItWas) {
                     {{QString(64, u'a') + u".png"_s, u"Dawn"_s}, {QString(64, u'b') + u".jpg"_s, {}}},
                     PictureFit::Fill,
                     true},
+        FilmItem{u"Crossing"_s,
+                 QString(64, u'c') + u".mp4"_s,
+                 u"night crossing"_s,
+                 151.5,
+                 9.25,
+                 29.0,
+                 FilmEnd::HouseCard,
+                 false,
+                 40,
+                 PictureFit::Fill,
+                 {0.25, 0.75},
+                 1.5,
+                 2.0,
+                 {{u"stage"_s, true}, {u"stream"_s, false}}},
+        FilmItem{{}, QString(64, u'd') + u".webm"_s},
+        MusicItem{
+            u"As people come"_s,
+            {{QString(64, u'e') + u".ogg"_s, u"Morning"_s, 32.5, 1, 30}, {QString(64, u'f') + u".flac"_s}},
+            true,
+            2.5,
+            MusicEnd::NextItem,
+            true,
+            80},
         NoteItem{u"Dim the lights\nthen wait"_s},
         PauseItem{u"Silence"_s},
         CountdownItem{u"We begin in"_s, QTime(10, 30)},
@@ -30,7 +53,7 @@ TEST(ItemJson, EveryKindComesBackAsItWas) {
         const Item item{ItemId::create(), words};
         const Item read = readBack(item);
         EXPECT_EQ(read.id, item.id);
-        EXPECT_TRUE(isSame(read.content, words)) << titleOf(words).toStdString();
+        EXPECT_TRUE(isSame(read.words, words)) << titleOf(words).toStdString();
     }
 }
 
@@ -43,6 +66,9 @@ TEST(ItemJson, WhatWasDoneWithSingleSlidesComesBack) {
     item.edits.stageWords = u"G  D  Em"_s;
     item.plan.advance = 15;
     item.plan.goesOn = true;
+    item.plan.sound = ItemSound{QString(64, u'a') + u".ogg"_s, u"Bell"_s, true};
+    item.plan.track =
+        ItemTrack{QString(64, u'b') + u".ogg"_s, u"Track"_s, 90.5, 4.25, {u"Chorus"_s, 2, 1, 3}};
     EXPECT_EQ(readBack(item).edits, item.edits);
     EXPECT_EQ(readBack(item).plan, item.plan);
 }
@@ -56,7 +82,7 @@ TEST(ItemJson, ValuesOutOfRangeAreBroughtBack) {
                      {u"slides"_s, QJsonObject{{u"hidden"_s, QJsonArray{place, place, 7}}}}};
     const auto read = itemFromJson(json, {});
     ASSERT_TRUE(read);
-    const auto& countdown = std::get<CountdownItem>(read->content);
+    const auto& countdown = std::get<CountdownItem>(read->words);
     EXPECT_EQ(countdown.seconds, kLongestItem);
     EXPECT_FALSE(countdown.to);
     EXPECT_EQ(read->plan.advance, 1);

@@ -56,7 +56,7 @@ TEST(ServiceFile, WhatWouldFreezeADeskIsRefusedWithTheReason) {
     Service service = fullService();
     Song song = fullSong();
     song.singingOrder.assign(20'000, {song.parts[0].id, 99, {}});
-    service.items[1].content = songItem(song);
+    service.items[1].words = songItem(song);
     const auto order = serviceFromJson(serviceToJson(service), u"x"_s);
     ASSERT_FALSE(order);
     EXPECT_TRUE(order.error().what.contains(u"singing order"_s)) << order.error().text().toStdString();
@@ -175,7 +175,7 @@ TEST(ServiceFile, ItemsOfAnUnknownKindAreKeptAsTheyAre) {
     EXPECT_TRUE(read->items[1].isUnknown());
     EXPECT_FALSE(read->items[1].isRun());
     EXPECT_EQ(read->items[1].title(), u"A boat in the air"_s);
-    EXPECT_TRUE(contentOf(read->items[1].content, *read).parts.empty());
+    EXPECT_TRUE(contentOf(read->items[1].words, *read).parts.empty());
     const auto again = readZip(*serviceToZip(*read));
     ASSERT_TRUE(again);
     EXPECT_EQ(itemToJson(again->items[1]), strange);

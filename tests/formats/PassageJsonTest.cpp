@@ -143,7 +143,7 @@ TEST(ServiceFile, CarriesPassagesAndTextsWhole) {
     EXPECT_EQ(*read->items[1].passage(), *service.items[1].passage());
     ASSERT_TRUE(read->items[2].text());
     EXPECT_EQ(read->items[2].text()->answers.value(u"who"_s), u"Maren"_s);
-    EXPECT_EQ(contentOf(read->items[2].content, *read).parts[0].lines[0].words, u"Led by Maren."_s);
+    EXPECT_EQ(contentOf(read->items[2].words, *read).parts[0].lines[0].words, u"Led by Maren."_s);
 }
 
 TEST(ServiceFile, OlderFilesOpenAndDamagedItemsAreRefused) {

@@ -20,7 +20,8 @@ QJsonObject schema() {
 bool isOfType(const QJsonValue& value, const QString& type) {
     return type.isEmpty() || (type == u"object" && value.isObject()) ||
            (type == u"array" && value.isArray()) || (type == u"string" && value.isString()) ||
-           (type == u"boolean" && value.isBool()) || (type == u"integer" && value.isDouble());
+           (type == u"boolean" && value.isBool()) ||
+           ((type == u"integer" || type == u"number") && value.isDouble());
 }
 
 /// Where the value has something that its schema does not describe: names, types and what must be there.
@@ -70,6 +71,17 @@ TEST(Schema, DescribesEverythingThatIsWritten) {
     service.items = {{ItemId::create(), Heading{u"Word"_s}},
                      song,
                      {ItemId::create(), PictureItem{u"P"_s, {{QString(64, u'a') + u".png"_s, u"A"_s}}}},
+                     {ItemId::create(), FilmItem{u"F"_s,
+                                                 QString(64, u'c') + u".mp4"_s,
+                                                 u"f"_s,
+                                                 9,
+                                                 1,
+                                                 8,
+                                                 FilmEnd::Black,
+                                                 false,
+                                                 40,
+                                                 PictureFit::Fill,
+                                                 {0, 1}}},
                      {ItemId::create(), NoteItem{u"n"_s}},
                      {ItemId::create(), PauseItem{u"p"_s}},
                      {ItemId::create(), CountdownItem{u"c"_s, QTime(10, 30)}},

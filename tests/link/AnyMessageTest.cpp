@@ -28,8 +28,8 @@ auto fieldsOf(const message::Prepare& m) {
     return std::tie(scenes);
 }
 auto fieldsOf(const message::Show& m) {
-    const auto& [take, scenes, cut] = m;
-    return std::tie(take, scenes, cut);
+    const auto& [take, scenes, arrival] = m;
+    return std::tie(take, scenes, arrival);
 }
 auto fieldsOf(const message::Keep& m) {
     const auto& [state] = m;
@@ -48,18 +48,45 @@ auto fieldsOf(const message::Places& m) {
     return std::tie(monitors, placements, taken);
 }
 auto fieldsOf(const message::Sound& m) {
-    const auto& [name, started] = m;
-    return std::tie(name, started);
+    const auto& [channel, pieces, crossfade, round, ducks, paused, volume, first, at] = m;
+    return std::tie(channel, pieces, crossfade, round, ducks, paused, volume, first, at);
+}
+auto fieldsOf(const message::SteerSound& m) {
+    const auto& [channel, what, value] = m;
+    return std::tie(channel, what, value);
 }
 auto fieldsOf(const message::Sounding& m) {
-    const auto& [name, position, duration, problem] = m;
-    return std::tie(name, position, duration, problem);
+    const auto& [channel, name, piece, position, duration, paused, volume, problem, pieces] = m;
+    return std::tie(channel, name, piece, position, duration, paused, volume, problem, pieces);
 }
 auto fieldsOf(const message::Shows& m) {
     const auto& [output, shown] = m;
     const auto& [kind, callOut, origin] = shown;
     const auto& [service, title, cue, curtain, frozen] = origin;
     return std::tie(output, kind, callOut, service, title, cue, curtain, frozen);
+}
+auto fieldsOf(const message::OpenFilm& m) {
+    const auto& [film, path, at, shown, device] = m;
+    return std::tie(film, path, at, shown, device);
+}
+auto fieldsOf(const message::SteerFilm& m) {
+    const auto& [film, what, value, device] = m;
+    return std::tie(film, what, value, device);
+}
+auto fieldsOf(const message::SetSoundDevice& m) {
+    const auto& [name] = m;
+    return std::tie(name);
+}
+std::tuple<> fieldsOf(const message::PlayTestTone&) {
+    return {};
+}
+auto fieldsOf(const message::SoundDevices& m) {
+    const auto& [devices, isChosenThere] = m;
+    return std::tie(devices, isChosenThere);
+}
+auto fieldsOf(const message::FilmStands& m) {
+    const auto& [film, open, position, from, to, paused, over, sound, size, volume, problem, gone] = m;
+    return std::tie(film, open, position, from, to, paused, over, sound, size, volume, problem, gone);
 }
 std::tuple<> fieldsOf(const message::Quit&) {
     return {};
@@ -86,6 +113,15 @@ qint64 anyTime() {
     return *rc::gen::inRange<qint64>(0, 4'000'000'000'000);
 }
 
+QString anySoundName() {
+    return anyBool() ? QString() : QString(64, u'a') + QStringLiteral(".ogg");
+}
+
+message::SoundPiece anyPiece() {
+    return {anySoundName(), samples::anyNumber(0, 900), samples::anyNumber(0, 900),
+            samples::anyNumber(-20, 20)};
+}
+
 /// Some message of the kind that has this place in Message.
 Message anyMessage(size_t kind) {
     Message message;
@@ -95,7 +131,7 @@ Message anyMessage(size_t kind) {
         message::Quit{},
         message::SetOutputs{{samples::anyOutput()}, anyText()},
         message::Prepare{anyScenes()},
-        message::Show{quint64(anyTime()), anyScenes(), anyBool()},
+        message::Show{quint64(anyTime()), anyScenes(), anyBool() ? Arrival::Cut : Arrival::Turning},
         message::Keep{anyBytes()},
         message::Painted{anyText(), quint64(anyTime()), anyBool()},
         message::FrameReady{anyText(), *rc::gen::inRange(0, 30)},
@@ -103,13 +139,41 @@ Message anyMessage(size_t kind) {
                         {{samples::anyOf(Placement::Kind::Closed), anyText()}},
                         anyBool()},
         message::MediaArrived{},
-        message::Sound{anyBool() ? QString() : QString(64, u'a') + QStringLiteral(".ogg"), anyTime()},
-        message::Sounding{anyBool() ? QString() : QString(64, u'a') + QStringLiteral(".ogg"), anyTime(),
-                          anyTime(), anyText()},
+        message::Sound{samples::anyOf(SoundChannel::Track),
+                       anyBool() ? std::vector<message::SoundPiece>() : std::vector{anyPiece(), anyPiece()},
+                       samples::anyNumber(0, 30), anyBool(), anyBool(), anyBool(), *rc::gen::inRange(0, 101),
+                       *rc::gen::inRange(0, 9), samples::anyNumber(0, 900)},
+        message::Sounding{samples::anyOf(SoundChannel::Track), anySoundName(), *rc::gen::inRange(0, 9),
+                          anyTime(), anyTime(), anyBool(), *rc::gen::inRange(0, 101), anyText(),
+                          *rc::gen::inRange(0, 9)},
         message::NumberScreens{},
-        message::Shows{anyText(), {samples::anyOf(ShownKind::Picture), anyBool(), samples::anyOrigin()}},
+        message::Shows{anyText(), {samples::anyOf(ShownKind::Film), anyBool(), samples::anyOrigin()}},
+        message::SteerSound{samples::anyOf(SoundChannel::Track),
+                            samples::anyOf(message::SteerSound::What::Piece), samples::anyNumber(0, 900)},
+        message::SetSoundDevice{anyText()},
+        message::PlayTestTone{},
+        message::SoundDevices{{{anyText(), anyText()}}, anyBool()},
+        message::OpenFilm{samples::anyFilm(),
+                          anyText(),
+                          samples::anyNumber(0, 900),
+                          {*rc::gen::inRange(1, 4000), 1080},
+                          anyText()},
+        message::SteerFilm{anyBytes(), samples::anyOf(message::SteerFilm::What::Device),
+                           samples::anyNumber(0, 900), anyText()},
+        message::FilmStands{anyBytes(),
+                            anyBool(),
+                            samples::anyNumber(0, 900),
+                            samples::anyNumber(0, 900),
+                            samples::anyNumber(0, 900),
+                            anyBool(),
+                            anyBool(),
+                            anyBool(),
+                            {*rc::gen::inRange(1, 4000), 1080},
+                            *rc::gen::inRange(0, 101),
+                            anyText(),
+                            anyBool()},
     };
-    static_assert(std::variant_size_v<Message> == 15);
+    static_assert(std::variant_size_v<Message> == 22);
     return all[kind];
 }
 
@@ -141,6 +205,28 @@ RC_GTEST_PROP(AnyMessage, ArrivesAsItWasSent, ()) {
             },
             sent);
     }
+}
+
+TEST(AnyMessage, NumbersThatAreNoneAreRefused) {
+    const double none = std::numeric_limits<double>::quiet_NaN();
+    for (const double wrong : {none, -1.0, 1e9, std::numeric_limits<double>::infinity()}) {
+        message::FilmStands stands;
+        stands.position = wrong;
+        EXPECT_FALSE(decoded(encoded(stands))) << wrong;
+        EXPECT_FALSE(decoded(encoded(message::SteerFilm{{}, message::SteerFilm::What::Seek, wrong})))
+            << wrong;
+        message::OpenFilm film;
+        film.at = wrong;
+        EXPECT_FALSE(decoded(encoded(film))) << wrong;
+        message::Sound sound;
+        sound.pieces = {{{}, 0, wrong, 0}};
+        EXPECT_FALSE(decoded(encoded(sound))) << wrong;
+        sound.pieces = {{{}, 0, 0, wrong == -1 ? -100 : wrong}};
+        EXPECT_FALSE(decoded(encoded(sound))) << wrong;
+    }
+    message::FilmStands loud;
+    loud.volume = 1000;
+    EXPECT_FALSE(decoded(encoded(loud)));
 }
 
 RC_GTEST_PROP(AnyMessage, IsRefusedWhenItIsCutOff, ()) {

@@ -50,7 +50,7 @@ Scene sized(Scene scene, QSize size = {640, 360}) {
 }
 
 bool arrives(const Scene& scene) {
-    return decoded(encoded(message::Show{1, {scene}, false})).has_value();
+    return decoded(encoded(message::Show{1, {scene}, Arrival::Turning})).has_value();
 }
 
 TEST(Protocol, WhatNoDeskCanMeanIsRefused) {
@@ -69,7 +69,7 @@ TEST(Protocol, WhatNoDeskCanMeanIsRefused) {
     Scene nested = fullScene();
     nested.elsewhere.push_back(sized(Scene()));
     EXPECT_TRUE(arrives(nested));
-    QByteArray bytes = encoded(message::Show{1, {fullScene()}, false});
+    QByteArray bytes = encoded(message::Show{1, {fullScene()}, Arrival::Turning});
     EXPECT_FALSE(decoded(bytes.left(bytes.size() / 2)));
     Scene two = fullScene(); // a picture in a picture in a picture
     Scene within = sized(Scene());
@@ -86,7 +86,7 @@ TEST(Protocol, WhatNoDeskCanMeanIsRefused) {
 TEST(Protocol, AMediumNeverLeadsOut) {
     Scene scene = fullScene();
     scene.look.backdrop.picture = u"../../secret.png"_s;
-    const auto arrived = decoded(encoded(message::Show{1, {scene}, false}));
+    const auto arrived = decoded(encoded(message::Show{1, {scene}, Arrival::Turning}));
     ASSERT_TRUE(arrived);
     EXPECT_TRUE(isMediaName(std::get<message::Show>(*arrived).scenes[0].look.backdrop.picture));
 }
@@ -124,11 +124,11 @@ TEST(Board, WithoutRoomThereIsNoneAndNothingIsLeft) {
 
 TEST(Protocol, ASceneArrivesAsItWasSent) {
     const Scene scene = fullScene();
-    const auto arrived = decoded(encoded(message::Show{7, {scene, sized(Scene())}, true}));
+    const auto arrived = decoded(encoded(message::Show{7, {scene, sized(Scene())}, Arrival::Cut}));
     ASSERT_TRUE(arrived);
     const auto& show = std::get<message::Show>(*arrived);
     EXPECT_EQ(show.take, 7u);
-    EXPECT_TRUE(show.cut);
+    EXPECT_EQ(show.arrival, Arrival::Cut);
     EXPECT_EQ(show.scenes, (std::vector<Scene>{scene, sized(Scene())}));
 }
 
@@ -171,7 +171,7 @@ TEST(Protocol, TheFirstThreeMessagesKeepTheirForm) {
 TEST(Protocol, BytesThatAreNoMessageAreRefused) {
     EXPECT_FALSE(decoded({}));
     EXPECT_FALSE(decoded(QByteArray(1, '\xee')));
-    const QByteArray whole = encoded(message::Show{7, {fullScene()}, true});
+    const QByteArray whole = encoded(message::Show{7, {fullScene()}, Arrival::Cut});
     for (qsizetype cut = 1; cut < whole.size(); cut += 7)
         EXPECT_FALSE(decoded(whole.left(cut))) << cut;
 }
@@ -197,7 +197,7 @@ TEST(Channel, CarriesMessagesAndClosesOnGarbage) {
     int received = 0;
     QObject::connect(&receiver, &Channel::received, [&](const Message&) { ++received; });
     for (int i = 0; i < 50; ++i)
-        sender.send(message::Show{quint64(i), {fullScene()}, false});
+        sender.send(message::Show{quint64(i), {fullScene()}, Arrival::Turning});
     for (int i = 0; i < 100 && received < 50; ++i)
         QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 20);
     EXPECT_EQ(received, 50);

@@ -75,7 +75,7 @@ TEST_F(Sound, NoFileHasThePlayerReadAnother) {
     };
     for (const QString& path : files) {
         EXPECT_FALSE(lookAtSound(path)) << path.toStdString();
-        SoundVoice voice(path, 0);
+        SoundVoice voice({{{path}}});
         QString problem;
         bool isStarted = false;
         QObject::connect(&voice, &SoundVoice::started, [&] { isStarted = true; });
@@ -87,7 +87,7 @@ TEST_F(Sound, NoFileHasThePlayerReadAnother) {
 }
 
 TEST_F(Sound, AVoicePlaysToItsEnd) {
-    SoundVoice voice(kBell, 5.5);
+    SoundVoice voice({{{kBell}}, 0, 5.5});
     bool isOver = false;
     QString problem = u"none yet"_s;
     QObject::connect(&voice, &SoundVoice::over, [&](const QString& why) {
@@ -102,8 +102,8 @@ TEST_F(Sound, AVoicePlaysToItsEnd) {
 
 TEST_F(Sound, AVoiceFadesOutAndTellsWhatItCannotPlay) {
     int over = 0;
-    SoundVoice voice(kBell, 0);
-    QObject::connect(&voice, &SoundVoice::started, [&] { voice.fadeOut(); });
+    SoundVoice voice({{{kBell}}});
+    QObject::connect(&voice, &SoundVoice::started, [&] { voice.fadeOut(600); });
     QObject::connect(&voice, &SoundVoice::over, [&](const QString& why) {
         ++over;
         EXPECT_EQ(why, QString());
@@ -111,9 +111,60 @@ TEST_F(Sound, AVoiceFadesOutAndTellsWhatItCannotPlay) {
     EXPECT_TRUE(waitUntil([&] { return over == 1; }));
     EXPECT_LT(voice.positionMs(), 5000); // not by its end
     QString problem;
-    SoundVoice broken(file(u"words.ogg"_s, "no sound at all"), 0);
+    SoundVoice broken({{{file(u"words.ogg"_s, "no sound at all")}}});
     QObject::connect(&broken, &SoundVoice::over, [&](const QString& why) { problem = why; });
     EXPECT_TRUE(waitUntil([&] { return !problem.isEmpty(); }));
+}
+
+TEST_F(Sound, PiecesFollowEachOtherAndABrokenOneIsPassedBy) {
+    const QString words = file(u"words.ogg"_s, "no sound at all");
+    SoundVoice voice({{{kBell, 5.5}, {words}, {kBell, 1, 1.4}, {kBell, 2, 2.4}}});
+    std::vector<int> heard;
+    std::vector<int> failed;
+    int over = 0;
+    QObject::connect(&voice, &SoundVoice::started, [&] { heard.push_back(voice.piece()); });
+    QObject::connect(&voice, &SoundVoice::pieceFailed,
+                     [&](int piece, const QString&) { failed.push_back(piece); });
+    QObject::connect(&voice, &SoundVoice::over, [&](const QString& why) {
+        ++over;
+        EXPECT_EQ(why, QString());
+    });
+    ASSERT_TRUE(waitUntil([&] { return over == 1; }));
+    EXPECT_EQ(heard, (std::vector{0, 2, 3}));
+    EXPECT_EQ(failed, std::vector{1});
+}
+
+TEST_F(Sound, AVoiceGoesRoundFromTheChosenPieceAndIsSteered) {
+    SoundVoice voice({{{kBell, 5.6}, {kBell, 5.5}}, 1, 0, true});
+    std::vector<int> heard;
+    QObject::connect(&voice, &SoundVoice::started, [&] { heard.push_back(voice.piece()); });
+    ASSERT_TRUE(waitUntil([&] { return heard.size() >= 4; }));
+    EXPECT_EQ((std::vector(heard.begin(), heard.begin() + 4)), (std::vector{1, 0, 1, 0}));
+    voice.setPaused(true);
+    voice.seek(2);
+    EXPECT_TRUE(waitUntil([&] { return std::abs(voice.positionMs() - 2000) < 50; }));
+    EXPECT_NEAR(double(voice.leftMs().value_or(0)), 4000, 200);
+}
+
+TEST_F(Sound, AVoiceThatIsStillOpeningGoesWhereItIsWanted) {
+    SoundVoice voice({{{kBell}}, 0, 0, false, true});
+    voice.seek(2);
+    EXPECT_TRUE(waitUntil([&] { return std::abs(voice.positionMs() - 2000) < 50; }));
+}
+
+TEST(Ramp, KeepsThePowerOfTwoThatGoOverIntoEachOther) {
+    Ramp one(1);
+    Ramp other(0);
+    one.goTo(0, 1000, 5000);
+    other.goTo(1, 1000, 5000);
+    for (qint64 now = 4900; now <= 6100; now += 100) {
+        const double power = one.at(now) * one.at(now) + other.at(now) * other.at(now);
+        EXPECT_NEAR(power, 1, 1e-9) << now;
+    }
+    EXPECT_FALSE(one.isOver(5999));
+    EXPECT_TRUE(one.isOver(6000));
+    one.goTo(1, 0, 6500); // at once
+    EXPECT_DOUBLE_EQ(one.at(6500), 1);
 }
 
 } // namespace

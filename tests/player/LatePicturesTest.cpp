@@ -52,18 +52,19 @@ protected:
     QTemporaryDir folder;
     QTemporaryDir cache;
     PreparedFrames frames;
+    Films films;
 };
 
 TEST_F(LatePictures, TheOneBeforeStaysThenTheSlideComesWithoutItAndWithItOnceItIsThere) {
-    OutputPicture hall(frames, u"hall"_s);
+    OutputPicture hall(frames, films, u"hall"_s);
     hall.setSize({64, 36});
     quint64 settled = 0;
     QObject::connect(&hall, &OutputPicture::settled, [&](quint64 take) { settled = take; });
-    hall.show(sceneWith(u"red.png"_s), 1, true);
+    hall.show(sceneWith(u"red.png"_s), 1, Arrival::Cut);
     ASSERT_TRUE(waitUntil([&] { return settled == 1; }));
     const QRgb red = pixelOf(hall);
     EXPECT_GT(qRed(red), 200);
-    hall.show(sceneWith(u"slow.png"_s), 2, true);
+    hall.show(sceneWith(u"slow.png"_s), 2, Arrival::Cut);
     static_cast<void>(waitUntil([] { return false; }, 300));
     EXPECT_EQ(pixelOf(hall), red); // the last right picture
     ASSERT_TRUE(waitUntil([&] { return settled == 2; }));
@@ -78,29 +79,29 @@ TEST_F(LatePictures, TheOneBeforeStaysThenTheSlideComesWithoutItAndWithItOnceItI
 }
 
 TEST_F(LatePictures, OthersAreShownMeanwhile) {
-    OutputPicture hall(frames, u"hall"_s);
-    OutputPicture stage(frames, u"stage"_s);
+    OutputPicture hall(frames, films, u"hall"_s);
+    OutputPicture stage(frames, films, u"stage"_s);
     hall.setSize({64, 36});
     stage.setSize({64, 36});
     quint64 settled = 0;
     QObject::connect(&stage, &OutputPicture::settled, [&](quint64 take) { settled = take; });
-    hall.show(sceneWith(u"slow.png"_s), 1, true);
-    stage.show(sceneWith(u"red.png"_s), 1, true);
+    hall.show(sceneWith(u"slow.png"_s), 1, Arrival::Cut);
+    stage.show(sceneWith(u"red.png"_s), 1, Arrival::Cut);
     ASSERT_TRUE(waitUntil([&] { return settled == 1; }));
     EXPECT_GT(qRed(pixelOf(stage)), 200);
-    hall.show(sceneWith(u"red.png"_s), 2, true); // the operator goes on
+    hall.show(sceneWith(u"red.png"_s), 2, Arrival::Cut); // the operator goes on
     ASSERT_TRUE(waitUntil([&] { return qRed(pixelOf(hall)) > 200; }));
 }
 
 TEST_F(LatePictures, OneThatCannotBeDecodedIsTheBackdropsColour) {
-    OutputPicture hall(frames, u"hall"_s);
+    OutputPicture hall(frames, films, u"hall"_s);
     hall.setSize({64, 36});
     quint64 settled = 0;
     QObject::connect(&hall, &OutputPicture::settled, [&](quint64 take) { settled = take; });
-    hall.show(sceneWith(u"broken.png"_s), 1, true);
+    hall.show(sceneWith(u"broken.png"_s), 1, Arrival::Cut);
     ASSERT_TRUE(waitUntil([&] { return settled == 1; }));
     EXPECT_EQ(pixelOf(hall), qRgb(0, 0, 90));
-    hall.show(sceneWith(u"nowhere.png"_s), 2, true);
+    hall.show(sceneWith(u"nowhere.png"_s), 2, Arrival::Cut);
     ASSERT_TRUE(waitUntil([&] { return settled == 2; }));
     EXPECT_EQ(pixelOf(hall), qRgb(0, 0, 90));
 }

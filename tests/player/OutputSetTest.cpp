@@ -44,7 +44,8 @@ protected:
     }
     [[nodiscard]] QString desk() const { return QGuiApplication::primaryScreen()->name(); }
     PreparedFrames frames;
-    OutputSet set{frames};
+    Films films;
+    OutputSet set{frames, films};
     int placed = 0;
     int added = 0;
 };

@@ -51,7 +51,8 @@ protected:
     }
 
     PreparedFrames frames;
-    OutputPicture picture{frames, u"hall"_s};
+    Films films;
+    OutputPicture picture{frames, films, u"hall"_s};
     std::vector<quint64> settled;
 };
 
@@ -66,38 +67,38 @@ TEST_F(PictureTest, APreparedSceneIsShownAtOnce) {
     time.start();
     while (!frames.get(scene(u"one"_s), {640, 360}) && time.elapsed() < 5000)
         QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 20);
-    picture.show(scene(u"one"_s), 1, false);
+    picture.show(scene(u"one"_s), 1, Arrival::Turning);
     ASSERT_EQ(settled, std::vector<quint64>{1});
     EXPECT_TRUE(shows(scene(u"one"_s)));
 }
 
 TEST_F(PictureTest, UntilANewSceneIsReadyTheOldOneStays) {
-    picture.show(scene(u"one"_s), 1, false);
+    picture.show(scene(u"one"_s), 1, Arrival::Turning);
     ASSERT_TRUE(waitFor(1));
-    picture.show(scene(u"two"_s), 2, false);
+    picture.show(scene(u"two"_s), 2, Arrival::Turning);
     EXPECT_TRUE(shows(scene(u"one"_s)));
     ASSERT_TRUE(waitFor(2));
     EXPECT_TRUE(shows(scene(u"two"_s)));
 }
 
 TEST_F(PictureTest, AFadeGoesFromOneToTheOtherAndEndsExactly) {
-    picture.show(scene(u"one"_s, TransitionKind::Fade), 1, false);
+    picture.show(scene(u"one"_s, TransitionKind::Fade), 1, Arrival::Turning);
     ASSERT_TRUE(waitFor(1));
-    picture.show(scene(u"two"_s, TransitionKind::Fade), 2, false);
+    picture.show(scene(u"two"_s, TransitionKind::Fade), 2, Arrival::Turning);
     ASSERT_TRUE(waitFor(2));
     EXPECT_TRUE(shows(scene(u"two"_s, TransitionKind::Fade)));
 }
 
 TEST_F(PictureTest, OnlyTheLastOfManyQuickTakesIsShownInTheEnd) {
     for (quint64 take = 1; take <= 20; ++take)
-        picture.show(scene(QString::number(take), TransitionKind::Fade), take, false);
+        picture.show(scene(QString::number(take), TransitionKind::Fade), take, Arrival::Turning);
     ASSERT_TRUE(waitFor(20));
     EXPECT_TRUE(shows(scene(u"20"_s, TransitionKind::Fade)));
 }
 
 TEST_F(PictureTest, WithoutAWindowOnlyTheSmallPictureIsDrawn) {
     picture.setSize({});
-    picture.show(scene(u"one"_s), 3, false);
+    picture.show(scene(u"one"_s), 3, Arrival::Turning);
     ASSERT_TRUE(waitFor(3));
     EXPECT_EQ(picture.smallPicture().size(), QSize(480, 270));
 }

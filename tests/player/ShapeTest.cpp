@@ -84,7 +84,7 @@ protected:
         OutputPicture* picture = set.picture(u"hall"_s);
         QObject::connect(picture, &OutputPicture::settled, picture, [&] { settled = true; });
         scene.ground = hall.groundColour();
-        picture->show(scene, 1, true);
+        picture->show(scene, 1, Arrival::Cut);
         QElapsedTimer time;
         time.start();
         while ((!settled || time.elapsed() < 150) && time.elapsed() < 5000)
@@ -98,7 +98,8 @@ protected:
         return image;
     }
     PreparedFrames frames;
-    OutputSet set{frames};
+    Films films;
+    OutputSet set{frames, films};
     Output hall;
     Scene scene;
 };

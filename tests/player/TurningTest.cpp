@@ -167,7 +167,8 @@ TEST(Mix, IsTheMeanOfEveryChannel) {
 
 TEST(Clocks, ASecondOnTheScreenIsASecond) {
     PreparedFrames frames;
-    OutputPicture picture(frames, u"hall"_s);
+    Films films;
+    OutputPicture picture(frames, films, u"hall"_s);
     picture.setSize({320, 180});
     Scene scene;
     scene.output = u"hall"_s;
@@ -186,13 +187,13 @@ TEST(Clocks, ASecondOnTheScreenIsASecond) {
             QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 50);
         return settled >= times;
     };
-    picture.show(scene, 1, false);
+    picture.show(scene, 1, Arrival::Turning);
     ASSERT_TRUE(wait(1));
     const QImage first = picture.smallPicture();
     ASSERT_TRUE(wait(2)); // by itself
     EXPECT_NE(picture.smallPicture(), first);
     scene.look.objects.clear();
-    picture.show(scene, 2, false);
+    picture.show(scene, 2, Arrival::Turning);
     ASSERT_TRUE(wait(3));
 }
 

@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/base/MediaName.h"
 #include "core/run/RunState.h"
 #include "core/text/TextMarks.h"
 #include "render/BackdropPainter.h"
@@ -10,7 +11,6 @@
 #include "render/SceneRenderer.h"
 #include "render/WordsPainter.h"
 #include "support/Golden.h"
-#include "support/Passages.h"
 #include "support/Samples.h"
 #include "support/Text.h"
 #include <QFontInfo>
@@ -265,6 +265,25 @@ TEST(Render, ContrastIsMeasuredAgainstWhatIsReallyBehindTheWords) {
     EXPECT_EQ(measuredContrast(s, RoomLight::Dark), 21);
 }
 
+TEST(Render, ContrastOverAFilmIsThatOfItsWorstMoment) {
+    Scene s = scene({u"Shine on, shine on"_s});
+    s.look.words.colour = {255, 255, 255, 255};
+    s.look.backdrop = {BackdropKind::Film};
+    s.look.backdrop.film = QString(64, u'a') + u".mp4"_s;
+    RenderSources sources;
+    sources.picture = [](const QString& name, QSize size) { // dark, but for a flash
+        const auto moment = filmMomentOf(name);
+        QImage image(size, QImage::Format_RGB32);
+        image.fill(moment && moment->seconds > 74 && moment->seconds < 76 ? Qt::white : Qt::black);
+        return image;
+    };
+    EXPECT_GT(measuredContrast(s, RoomLight::Dark, sources), 20); // nobody knows how long it is
+    sources.filmLength = [](const QString&) { return 150.0; };
+    EXPECT_LT(measuredContrast(s, RoomLight::Dark, sources), 1.2);
+    s.look.backdrop.filmTo = 70; // only what is seen counts
+    EXPECT_GT(measuredContrast(s, RoomLight::Dark, sources), 20);
+}
+
 TEST(Render, HalfAPictureThatIsTooLightIsNotHiddenByTheOtherHalf) {
     Scene s = pictureScene();
     s.look.words.colour = {30, 70, 110, 255}; // as dark as the left half
@@ -333,62 +352,6 @@ TEST(Golden, APictureThatLacksOneOfItsPartsIsNoticed) {
     Scene called = whole;
     called.callOut = u"Tea"_s;
     EXPECT_FALSE(isAlike(difference(picture, renderScene(called)))) << "without the call-out";
-}
-
-/// A slide of a passage as the hall shows it, at half size.
-Scene passageScene(const Passage& passage) {
-    Output hall = usualOutputs().front();
-    hall.size = {960, 540};
-    Theme theme;
-    theme.id = u"test"_s;
-    theme.look.backdrop = scene({}).look.backdrop;
-    theme.look.words.size = 84;
-    FontMeasures measures;
-    const ItemSlides slides = slidesFor(contentOf(passage), {hall}, plainChain(theme, {}), measures);
-    return sceneOf(slides, slides.outputs[0], 0);
-}
-
-const QStringList kVerses{u"One morning the crowd pressed close."_s, u"He saw two boats on the shingle."_s,
-                          u"He stepped in and sat down."_s};
-
-TEST(Golden, PassageRunning) {
-    EXPECT_GOLDEN(renderScene(passageScene(samples::passage(kVerses))), "passage-running");
-}
-
-TEST(Golden, PassageAVerseALine) {
-    Passage passage = samples::passage(kVerses);
-    passage.layout.flow = PassageFlow::VerseALine;
-    passage.layout.numbers = VerseNumbers::Inline;
-    passage.layout.referencePlace = ReferencePlace::CreditLine;
-    EXPECT_GOLDEN(renderScene(passageScene(passage)), "passage-lines");
-}
-
-TEST(Golden, PassageAVerseASlide) {
-    Passage passage = samples::passage(kVerses);
-    passage.layout.flow = PassageFlow::VerseASlide;
-    passage.layout.numbers = VerseNumbers::None;
-    passage.layout.referenceOn = ReferenceOn::None;
-    EXPECT_GOLDEN(renderScene(passageScene(passage)), "passage-slide");
-}
-
-TEST(Golden, PassageInTwoTranslations) {
-    const Passage passage = samples::parallel(kVerses, {u"Eines Morgens dr\u00e4ngte sich die Menge."_s,
-                                                        u"Er sah zwei Boote."_s, u"Er stieg ein."_s});
-    EXPECT_GOLDEN(renderScene(passageScene(passage)), "passage-parallel");
-}
-
-TEST(Golden, ATextWithRoles) {
-    SpokenText text;
-    text.lines = linesFrom(u"Leader: The sea is his,\nAll: and the land."_s);
-    Output hall = usualOutputs().front();
-    hall.size = {960, 540};
-    Theme theme;
-    theme.look.words.size = 84;
-    theme.look.words.weight = 400;
-    theme.look.roles = {{u"All"_s, true, false, Colour{255, 210, 90, 255}, u"\u25cf"_s}};
-    FontMeasures measures;
-    const ItemSlides slides = slidesFor(contentOf(text, {}), {hall}, plainChain(theme, {}), measures);
-    EXPECT_GOLDEN(renderScene(sceneOf(slides, slides.outputs[0], 0)), "text-roles");
 }
 
 TEST(SeeThrough, TheAlphaIsExactlyWhatTheThemeSays) {

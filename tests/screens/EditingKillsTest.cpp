@@ -12,8 +12,8 @@ constexpr qint64 kLossMs = 1000; ///< what the journal is made for
 constexpr qint64 kBusyMs = 2000; ///< on top, for a machine that has no time for the desks
 
 /// The service as the journal has it.
-std::optional<Service> journalled(const QString& library) {
-    const auto entry = Journal(library).read();
+std::optional<Service> journalled(const QString& unsavedFolder) {
+    const auto entry = Journal(unsavedFolder).read();
     if (!entry || !*entry)
         return std::nullopt;
     return (*entry)->service;
@@ -28,7 +28,7 @@ TEST_F(Screens, EditingKillsLoseAtMostTheLastMoment) {
     pass(2000);
     press({u"Return"_s});
     ASSERT_TRUE(waitUntil([&] {
-        const auto service = journalled(library);
+        const auto service = journalled(computer().unsavedFolder(library));
         return service && service->items.size() == 1;
     }));
     QRandomGenerator random(11);
@@ -36,7 +36,7 @@ TEST_F(Screens, EditingKillsLoseAtMostTheLastMoment) {
     for (int kill = 0; kill < kKills; ++kill) {
         const auto pids = deskPids();
         ASSERT_EQ(pids.size(), 1u) << kill;
-        const auto before = journalled(library);
+        const auto before = journalled(computer().unsavedFolder(library));
         ASSERT_TRUE(before) << kill;
         press({u"ctrl+f"_s});
         pass(500); // Find shows the library's songs, the first of them chosen
@@ -53,7 +53,7 @@ TEST_F(Screens, EditingKillsLoseAtMostTheLastMoment) {
         const int seen = states;
         ::kill(pid_t(pids[0]), SIGKILL);
         ASSERT_TRUE(waitUntil([&] { return !isAlive(pids[0]); }));
-        const auto kept = journalled(library);
+        const auto kept = journalled(computer().unsavedFolder(library));
         ASSERT_TRUE(kept) << "the journal cannot be read after kill " << kill;
         const auto has = qint64(kept->items.size()) - qint64(before->items.size());
         ASSERT_GE(has, 0) << kill;
@@ -67,7 +67,7 @@ TEST_F(Screens, EditingKillsLoseAtMostTheLastMoment) {
             return states > seen && now.size() == 1 && now != pids;
         })) << kill;
         pass(700);
-        const auto again = journalled(library);
+        const auto again = journalled(computer().unsavedFolder(library));
         ASSERT_TRUE(again) << kill;
         ASSERT_EQ(again->items.size(), kept->items.size()) << kill;
         for (size_t i = 0; i < kept->items.size(); ++i)

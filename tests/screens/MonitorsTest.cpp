@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "screens/Edid.h"
 #include "screens/Screens.h"
-#include "store/Settings.h"
 
 namespace mivanta {
 namespace {
@@ -32,10 +31,22 @@ protected:
     [[nodiscard]] Placement::Kind hallKind() const {
         return placements.empty() ? Placement::Kind::Closed : placements[0].kind;
     }
+    /// Until it stands on every monitor.
     void takeAndWait() {
         const QJsonObject before = state();
+        const auto paintedBefore = painted;
         press({u"space"_s});
         ASSERT_TRUE(waitUntil([&] { return state()[u"onScreen"_s] != before[u"onScreen"_s]; }));
+        const std::vector<Output> outputs = usualOutputs();
+        for (size_t i = 0; i < placements.size(); ++i)
+            if (placements[i].kind == Placement::Kind::FullScreen) {
+                const QString& name = outputs.at(i).name;
+                const auto at = paintedBefore.find(name);
+                ASSERT_TRUE(waitUntil([&] {
+                    return painted.contains(name) &&
+                           (at == paintedBefore.end() || painted[name] > at->second);
+                })) << name.toStdString();
+            }
     }
     static const QRect hallArea;
     static const QRect stageArea;

@@ -2,8 +2,9 @@
 #pragma once
 #include "link/PlayerClient.h"
 #include "store/ServiceStore.h"
-#include "store/Settings.h"
+#include "store/ThisComputer.h"
 #include "support/Golden.h"
+#include "support/Processes.h"
 #include "support/Text.h"
 #include "support/WaitUntil.h"
 #include <QDir>
@@ -20,6 +21,7 @@
 #include <QThread>
 #include <csignal>
 #include <gtest/gtest.h>
+#include <map>
 
 namespace mivanta {
 
@@ -28,20 +30,6 @@ inline void pass(int milliseconds) {
     time.start();
     while (time.elapsed() < milliseconds)
         QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 10);
-}
-
-/// Processes of a program that work on the folder.
-inline std::vector<qint64> pidsOf(const QString& program, const QString& folder) {
-    std::vector<qint64> pids;
-    for (const QString& entry : QDir(u"/proc"_s).entryList({u"[0-9]*"_s}, QDir::Dirs)) {
-        QFile file(u"/proc/%1/cmdline"_s.arg(entry));
-        if (!file.open(QIODevice::ReadOnly))
-            continue;
-        const QList<QByteArray> words = file.readAll().split('\0');
-        if (QString::fromUtf8(words[0]).endsWith(u"/bin/"_s + program) && words.contains(folder.toUtf8()))
-            pids.push_back(entry.toLongLong());
-    }
-    return pids;
 }
 
 inline bool isAlive(qint64 pid) {
@@ -67,7 +55,7 @@ protected:
         for (Output& output : outputs)
             if (output.look.theme == u"stage-words-and-next"_s)
                 output.look.theme = u"stage-plain"_s;
-        ASSERT_TRUE(saveOutputs(library, outputs));
+        ASSERT_TRUE(computer().saveOutputs(outputs));
         session = sessionFolder(library);
     }
 
@@ -87,13 +75,14 @@ protected:
         QDir(session).removeRecursively();
     }
 
+    [[nodiscard]] ThisComputer computer() const { return ThisComputer(folder.filePath(u"computer"_s)); }
     [[nodiscard]] std::vector<qint64> deskPids() const { return pidsOf(u"mivanta"_s, library); }
     [[nodiscard]] std::vector<qint64> playerPids() const { return pidsOf(u"mivanta-player"_s, session); }
 
     void cli(const QStringList& arguments) const {
         QProcess process;
         process.start(QStringLiteral(MIVANTA_BIN_DIR "/mivanta-cli"),
-                      QStringList{u"--library"_s, library} + arguments);
+                      QStringList{u"--library"_s, library, u"--computer"_s, computer().folder()} + arguments);
         ASSERT_TRUE(process.waitForFinished());
         ASSERT_EQ(process.exitCode(), 0) << process.readAllStandardError().constData();
     }
@@ -101,7 +90,8 @@ protected:
     void start(const QStringList& arguments) {
         QProcess program;
         program.setProgram(QStringLiteral(MIVANTA_BIN_DIR "/mivanta"));
-        program.setArguments(QStringList{u"--library"_s, library} + arguments);
+        program.setArguments(QStringList{u"--library"_s, library, u"--computer"_s, computer().folder()} +
+                             arguments);
         auto all = QProcessEnvironment::systemEnvironment();
         all.insert(u"XDG_CACHE_HOME"_s, folder.filePath(u"home/.cache"_s));
         for (const auto& [name, value] : environment)
@@ -133,6 +123,8 @@ protected:
                              seen = monitors;
                              placements = places;
                          });
+        QObject::connect(observer.get(), &PlayerClient::painted,
+                         [this](const QString& output, quint64 take, bool) { painted[output] = take; });
         observer->start();
     }
     void remember(const QByteArray& kept) {
@@ -201,6 +193,7 @@ protected:
     std::vector<std::pair<QString, QString>> environment; ///< more of it, for the programs
     std::vector<Monitor> seen;                            ///< by the player
     std::vector<Placement> placements;                    ///< of the outputs
+    std::map<QString, quint64> painted;                   ///< the last take that stands on an output
     QByteArray kept_;
     int states = 0;
 };

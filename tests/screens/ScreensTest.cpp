@@ -67,6 +67,18 @@ TEST_F(Screens, DeskKillsLeaveThePictureAndComeBackToTheSameStep) {
     take();
     take(); // the one before may be a step of the stream alone
     EXPECT_TRUE(waitUntil([&] { return monitor(1) != hall; }));
+    // The player dies when the desks were just started again, and have shown nothing themselves.
+    const QImage last = settledHall();
+    const auto desks = deskPids();
+    ASSERT_EQ(desks.size(), 1u);
+    const int seen = states;
+    ::kill(pid_t(desks[0]), SIGKILL);
+    ASSERT_TRUE(waitUntil([&] { return states > seen && deskPids() != desks; }));
+    const auto players = playerPids();
+    ASSERT_EQ(players.size(), 1u);
+    ::kill(pid_t(players[0]), SIGKILL);
+    ASSERT_TRUE(waitUntil([&] { return playerPids() != players && !playerPids().empty(); }));
+    EXPECT_TRUE(waitUntil([&] { return monitor(1) == last; }));
 }
 
 TEST_F(Screens, PlayerKillsBringTheSameSlideBack) {

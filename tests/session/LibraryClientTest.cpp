@@ -126,9 +126,9 @@ TEST_F(Client, ASecondImportWaitsForNobodyAndIsNotBegun) {
     }
     int looked = 0;
     size_t songs = 0;
-    QObject::connect(client.get(), &LibraryClient::lookedAt, [&](const ImportPlan& plan, bool) {
+    QObject::connect(client.get(), &LibraryClient::lookedAt, [&](const ImportCandidates& candidates, bool) {
         ++looked;
-        songs = plan->size();
+        songs = candidates->size();
     });
     client->lookAtImport({folder.filePath(u"in"_s)});
     EXPECT_TRUE(client->isImporting());

@@ -20,7 +20,7 @@ protected:
     /// As a new start of the program.
     void begin() {
         outputs.reset();
-        outputs = std::make_unique<Outputs>(book, run, player, folder.path());
+        outputs = std::make_unique<Outputs>(book, run, player, ThisComputer(folder.path()), folder.path());
         QObject::connect(
             outputs.get(), &Outputs::offered,
             [this](const QString&, const QString&, const std::function<void()>& act) { offer = act; });
@@ -50,7 +50,8 @@ protected:
     }
 
     QTemporaryDir folder;
-    ServiceDocument document{folder.path(), samples::theme()};
+    ServiceDocument document{LibraryAddress(folder.path()).mediaFolder(), Journal(folder.path()),
+                             samples::theme()};
     SlideBook book{document, {samples::theme()}};
     PlayerClient player{{folder.path(), {}, {}}};
     RunController run{book, document, player};

@@ -5,6 +5,7 @@
 #include "session/run/ItemSounds.h"
 #include "session/run/OnScreen.h"
 #include "session/run/RunController.h"
+#include "session/run/RunFilm.h"
 #include "session/run/RunKeys.h"
 #include "session/run/RunWatch.h"
 #include "session/service/ServiceDocument.h"
@@ -43,15 +44,17 @@ protected:
     }
 
     QTemporaryDir folder;
-    ServiceDocument document{folder.path(), samples::theme()};
+    ServiceDocument document{LibraryAddress(folder.path()).mediaFolder(), Journal(folder.path()),
+                             samples::theme()};
     SlideBook book{document, {samples::theme()}};
     PlayerClient player{{folder.path(), {}, {}}};
     RunController run{book, document, player};
-    Outputs outputs{book, run, player, folder.path()};
+    Outputs outputs{book, run, player, ThisComputer(folder.path()), folder.path()};
     OnScreen onScreen{run, player};
     AutoAdvance advance{run, document};
-    ItemSounds sounds{run, document, player};
-    RunOrders orders{run, book, advance, sounds};
+    ItemSounds sounds{run, document, book, player};
+    RunFilm film{run, document, player};
+    RunOrders orders{run, book, advance, sounds, film};
     RunWatch watch{run, book, document, onScreen};
     int told = 0;
 };
@@ -62,9 +65,9 @@ TEST_F(Orders, LooksAndTakesAreInTheFacts) {
     EXPECT_EQ(facts.items, 2);
     EXPECT_FALSE(facts.onScreen);
     EXPECT_EQ(facts.next, (RunPlace{u"Second"_s, 2, 1, 6, u"Verse 1"_s}));
-    ASSERT_TRUE(obey(order::LookAtPart{u"V2"_s, 1}));
+    ASSERT_TRUE(obey(order::LookAtPart{u'V', 2, 1}));
     EXPECT_EQ(watch.facts().next, (RunPlace{u"First"_s, 1, 4, 6, u"Verse 2"_s}));
-    ASSERT_TRUE(obey(order::LookAtPart{u"c"_s, std::nullopt}));
+    ASSERT_TRUE(obey(order::LookAtPart{u'c'}));
     EXPECT_EQ(watch.facts().next->part, u"Chorus"_s);
     EXPECT_FALSE(run.state().onScreen); // looking puts nothing on a screen
     ASSERT_TRUE(obey(order::LookAtItem{1}));
@@ -73,6 +76,18 @@ TEST_F(Orders, LooksAndTakesAreInTheFacts) {
     ASSERT_TRUE(obey(order::LookAtItem{2}));
     ASSERT_TRUE(obey(order::TakeFollowing{})); // not what is looked at
     EXPECT_EQ(book.indexOf(run.state().onScreen->item), 0);
+}
+
+TEST_F(Orders, APartOfAnyNameIsMeantByItsLetterAndItsNumber) {
+    Part solo = samples::part(PartKind::Other, 2, {u"la la"_s});
+    solo.name = u"Solo"_s;
+    Song song = samples::harbourSong();
+    song.parts.push_back(solo);
+    song.singingOrder.push_back({solo.id, 1});
+    ASSERT_TRUE(obey(order::LookAtUnplanned{songItem(song)}));
+    ASSERT_TRUE(obey(order::LookAtPart{u's', 2}));
+    EXPECT_EQ(watch.facts().next->part, u"Solo 2"_s);
+    expectRefused(order::LookAtPart{u's', 1});
 }
 
 TEST_F(Orders, WhatIsUnplannedHasNoNumberAndGoesOnInTheOrder) {
@@ -103,10 +118,10 @@ TEST_F(Orders, CoversAreOfAllOutputsOrOfOne) {
 TEST_F(Orders, WhatIsNotThereIsRefusedAndNothingIsDoneByHalves) {
     expectRefused(order::LookAtItem{0});
     expectRefused(order::LookAtItem{3});
-    expectRefused(order::LookAtPart{u"Q"_s, std::nullopt});
-    expectRefused(order::LookAtPart{{}, 1});
-    expectRefused(order::LookAtPart{u"V9"_s, 2});
-    expectRefused(order::LookAtPart{u"C"_s, 7});
+    expectRefused(order::LookAtPart{u'Q'});
+    expectRefused(order::LookAtPart{{}, {}, 1});
+    expectRefused(order::LookAtPart{u'V', 9, 2});
+    expectRefused(order::LookAtPart{u'C', {}, 7});
     expectRefused(order::Freeze{u"moon"_s, true});
     expectRefused(order::SetOwnCurtain{u"moon"_s, Curtain::Black});
 }
@@ -132,10 +147,9 @@ TEST_F(Orders, EveryActionOfAKeyIsAnOrderOrTheWindowsOwn) {
                                       RunAction::Find,    RunAction::KeepUnplanned, RunAction::MendWords,
                                       RunAction::ShowKeys};
     for (const RunActionFacts& facts : runActions()) {
-        const auto order = orderOf(facts.action);
-        EXPECT_EQ(order.has_value(), !windows.contains(facts.action)) << facts.id;
-        if (order) {
-            EXPECT_TRUE(obey(*order)) << facts.id;
+        EXPECT_EQ(facts.order.has_value(), !windows.contains(facts.action)) << facts.id;
+        if (facts.order) {
+            EXPECT_TRUE(obey(*facts.order)) << facts.id;
         }
     }
 }

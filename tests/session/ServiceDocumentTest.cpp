@@ -39,7 +39,8 @@ protected:
         return done;
     }
     QTemporaryDir folder;
-    ServiceDocument document{folder.path(), samples::theme()};
+    ServiceDocument document{LibraryAddress(folder.path()).mediaFolder(), Journal(folder.path()),
+                             samples::theme()};
 };
 
 TEST_F(Document, EveryChangeIsOneNamedStep) {
@@ -106,7 +107,8 @@ TEST_F(Document, AnAnswerBelongsToTheServiceThatAskedForIt) {
     document.save(path);
     document.startNew(); // before the answer comes
     ASSERT_TRUE(waitUntil([&] { return QFile::exists(path); }));
-    QTest::qWait(200);
+    document.keepNow(); // behind the saving; and its answer is taken
+    QCoreApplication::processEvents();
     EXPECT_TRUE(document.path().isEmpty());
     document.undoStack().undo();
     EXPECT_EQ(document.path(), path);
@@ -185,7 +187,8 @@ TEST_F(Document, OfTwoProgramsOnOneFileTheSecondIsToldAndNothingOfEitherIsLost) 
     document.insertHeading(0, u"Ours"_s);
     ASSERT_TRUE(save(path));
     const QTemporaryDir elsewhere; // another library, as on another computer
-    ServiceDocument other(elsewhere.path(), samples::theme());
+    ServiceDocument other(LibraryAddress(elsewhere.path()).mediaFolder(), Journal(elsewhere.path()),
+                          samples::theme());
     bool opened = false;
     bool saved = false;
     QObject::connect(&other, &ServiceDocument::opened, [&] { opened = true; });
@@ -231,7 +234,8 @@ TEST_F(Document, UnsavedWorkIsThereAgainWithItsFile) {
     ASSERT_TRUE(save(path));
     document.insertHeading(1, u"Unsaved"_s);
     document.finishWriting();
-    ServiceDocument again(folder.path(), samples::theme());
+    ServiceDocument again(LibraryAddress(folder.path()).mediaFolder(), Journal(folder.path()),
+                          samples::theme());
     bool unsaved = false;
     bool there = false;
     QObject::connect(&again, &ServiceDocument::recovered, [&](bool hasUnsaved) {
@@ -248,7 +252,8 @@ TEST_F(Document, UnsavedWorkIsThereAgainWithItsFile) {
 
 /// A later start of the program, on what the one before left.
 struct LaterStart {
-    explicit LaterStart(const QString& folder) : document(folder, samples::theme()) {
+    explicit LaterStart(const QString& folder)
+        : document(LibraryAddress(folder).mediaFolder(), Journal(folder), samples::theme()) {
         QObject::connect(&document, &ServiceDocument::newerFileTaken, [this] { isNewerFile = true; });
         QObject::connect(&document, &ServiceDocument::recovered, [this](bool hasUnsaved) {
             isThere = true;
@@ -301,7 +306,8 @@ TEST_F(Document, WhatTheProgramDidNotAnswerWithIsOfferedAndNotTakenUp) {
         EXPECT_EQ(titlesOf(killed.document), QStringList{u"Work"_s});
     }
     Journal(folder.path()).noteFrozen(true);
-    ServiceDocument later(folder.path(), samples::theme());
+    ServiceDocument later(LibraryAddress(folder.path()).mediaFolder(), Journal(folder.path()),
+                          samples::theme());
     bool isHeld = false;
     bool isNothing = false;
     QObject::connect(&later, &ServiceDocument::heldBack, [&] { isHeld = true; });
@@ -361,7 +367,8 @@ TEST_F(Document, AFileThatIsGoneLeavesItsServiceAsUnsavedWork) {
 
 RC_GTEST_PROP(DocumentProperty, UndoTakesEveryChangeBackAndRedoDoesItAgain, ()) {
     const QTemporaryDir folder;
-    ServiceDocument document(folder.path(), samples::theme());
+    ServiceDocument document(LibraryAddress(folder.path()).mediaFolder(), Journal(folder.path()),
+                             samples::theme());
     const auto steps = *rc::gen::container<std::vector<std::tuple<int, int, int>>>(
         rc::gen::tuple(rc::gen::inRange(0, 6), rc::gen::inRange(0, 8), rc::gen::inRange(0, 8)));
     std::vector<QByteArray> states{contentOf(document)};

@@ -63,7 +63,8 @@ public:
           m_random(seed),
           m_diary(servicesDiary(folder)),
           m_library(Library::open(libraryOf(folder)).value()),
-          m_document(libraryOf(folder), samples::theme()) {
+          m_document(LibraryAddress(libraryOf(folder)).mediaFolder(), Journal(libraryOf(folder)),
+                     samples::theme()) {
         QObject::connect(&m_document, &ServiceDocument::failed, [this](const Error&) { answer(false); });
         QObject::connect(&m_document, &ServiceDocument::saved, [this] { answer(true); });
         QObject::connect(&m_document, &ServiceDocument::opened, [this] { answer(true); });
@@ -141,8 +142,8 @@ private:
         service.media = mediaFactsOf(service, folder, {});
         const QString path = serviceFiles(m_folder)[2];
         m_diary.begin(fileKey(path), valueOf(service));
-        packService(service, planPack(service, folder, {}), path, {}) ? m_diary.done(fileKey(path))
-                                                                      : m_diary.refused(fileKey(path));
+        packService(service, packListOf(service, folder, {}), path, {}) ? m_diary.done(fileKey(path))
+                                                                        : m_diary.refused(fileKey(path));
     }
     void edit() {
         const auto& items = m_document.service().items;

@@ -59,7 +59,7 @@ void editEverySlide(Service& service) {
     for (Item& item : service.items) {
         if (!item.hasSlides())
             continue;
-        const ItemContent content = contentOf(item.content, service);
+        const ItemContent content = contentOf(item.words, service);
         for (int e = 0; e < int(content.entries.size()); ++e) {
             const PartTime at = partTimeOf(e, content);
             item.look.setSlide({at.part, at.time, 0, 0}, choice);
@@ -87,8 +87,7 @@ QByteArray written(const Service& service, const Song& song) {
         const ItemContent content = contentOf(item, service);
         for (const ContentEntry& entry : content.entries)
             takes.push_back({service.id, service.title, QDateTime(QDate(2026, 10, 4), QTime(10, 30)), item.id,
-                             subjectOf(item), givenName(item.content),
-                             content.parts[size_t(entry.part)].key});
+                             subjectOf(item), givenName(item.words), content.parts[size_t(entry.part)].key});
     }
     return all + takesToCsv(takes);
 }
@@ -132,13 +131,12 @@ TEST(AnyLanguage, WhatHasNoNameIsCalledByItsKindInTheReadersLanguage) {
     const Service service = everyKind(samples::harbourSong());
     QStringList english;
     for (const Item& item : service.items)
-        english << item.title() + u" / "_s + kindText(item.content);
+        english << item.title() + u" / "_s + kindText(item.words);
     EXPECT_TRUE(english.contains(u"3 pictures / 3 pictures"_s));
     const samples::Pseudo spoken;
     for (int i = 0; i < int(service.items.size()); ++i)
         if (!service.items[size_t(i)].isHeading()) {
-            EXPECT_NE(service.items[size_t(i)].title() + u" / "_s +
-                          kindText(service.items[size_t(i)].content),
+            EXPECT_NE(service.items[size_t(i)].title() + u" / "_s + kindText(service.items[size_t(i)].words),
                       english[i]);
         }
 }
@@ -158,7 +156,7 @@ TEST_F(BeforeKeys, AServiceOfVersionEightHasItsEditsOfSlidesInAnyLanguage) {
     for (const Item& item : opened->service.items) {
         if (!item.hasSlides())
             continue;
-        const ItemContent content = contentOf(item.content, opened->service);
+        const ItemContent content = contentOf(item.words, opened->service);
         EXPECT_EQ(item.look.slides.size(), content.entries.size()) << item.title().toStdString();
         for (int e = 0; e < int(content.entries.size()); ++e) {
             const PartTime at = partTimeOf(e, content);

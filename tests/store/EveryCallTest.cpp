@@ -103,10 +103,10 @@ TEST_F(EveryCall, APackedServiceIsWholeOrNotThere) {
     ASSERT_TRUE(picture);
     service.items.push_back({ItemId::create(), PictureItem{{}, {{picture->name, {}}}}});
     service.media = mediaFactsOf(service, library->media().folder(), {});
-    const PackPlan plan = planPack(service, library->media().folder(), {});
+    const PackList list = packListOf(service, library->media().folder(), {});
     QDir().mkpath(path(u"kept"_s));
     const QString file = path(u"kept/a.mivanta"_s);
-    everyCall([&] { return bool(packService(service, plan, file, {})); },
+    everyCall([&] { return bool(packService(service, list, file, {})); },
               [&](bool done, int before) {
                   EXPECT_EQ(filesIn(u"kept"_s), done ? QStringList{u"a.mivanta"_s} : QStringList()) << before;
                   if (done) {
@@ -126,7 +126,7 @@ TEST_F(EveryCall, WhatComesWithAPackedServiceComesWholeOrNotAtAll) {
     }
     service.media = mediaFactsOf(service, library->media().folder(), {});
     ASSERT_TRUE(
-        packService(service, planPack(service, library->media().folder(), {}), path(u"a.mivanta"_s), {}));
+        packService(service, packListOf(service, library->media().folder(), {}), path(u"a.mivanta"_s), {}));
     int number = 0;
     everyCall([&] { return bool(unpackService(path(u"a.mivanta"_s), path(u"out-%1"_s.arg(number)))); },
               [&](bool done, int before) {

@@ -114,7 +114,7 @@ protected:
         return QDir(path(where)).entryList(QDir::AllEntries | QDir::Hidden | QDir::NoDotAndDotDot);
     }
     Result<FileStamp> pack() {
-        return packService(service, planPack(service, library->media().folder(), {}), path(u"a.mivanta"_s),
+        return packService(service, packListOf(service, library->media().folder(), {}), path(u"a.mivanta"_s),
                            {});
     }
     Service service;

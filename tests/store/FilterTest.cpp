@@ -122,7 +122,8 @@ TEST_F(Filters, FacetsCountEachValueOnce) {
 TEST_F(Filters, AnOlderLibraryIsFilteredAfterItWasOpened) {
     for (const QString& table :
          {u"song_facts"_s, u"song_use"_s, u"verse_fts"_s, u"verse"_s, u"translation"_s, u"spoken_text_fts"_s,
-          u"spoken_text_version"_s, u"spoken_text"_s, u"theme"_s, u"medium"_s, u"take"_s, u"item_time"_s})
+          u"spoken_text_version"_s, u"spoken_text"_s, u"theme_version"_s, u"theme_gone"_s, u"theme"_s,
+          u"medium"_s, u"medium_use"_s, u"take"_s, u"item_time"_s})
         ASSERT_TRUE(library->database().change(u"DROP TABLE "_s + table));
     ASSERT_TRUE(library->database().change(u"PRAGMA user_version=3"_s));
     open();

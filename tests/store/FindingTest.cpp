@@ -2,7 +2,7 @@
 #include "store/finding/Finding.h"
 #include "core/text/TextMarks.h"
 #include "formats/ScriptureReader.h"
-#include "store/Settings.h"
+#include "store/UsualLayout.h"
 #include "support/Samples.h"
 #include "support/Text.h"
 #include <QTemporaryDir>
@@ -36,7 +36,7 @@ protected:
         delete folder;
     }
     static FindResult find(const QString& text, unsigned kinds = FindAll, const SongFilter& filter = {}) {
-        auto result = findEverything(*library, {text, kinds, filter});
+        auto result = LibraryFinder(*library).find({text, kinds, filter});
         EXPECT_TRUE(result) << (result ? "" : result.error().text().toStdString());
         return result.value_or(FindResult());
     }
@@ -140,10 +140,10 @@ TEST_F(FindEverything, ANameOfSeveralBooksOffersThemWithTheRestOfTheQuery) {
 }
 
 TEST_F(FindEverything, PicksBecomeWords) {
-    const auto song = wordsOf(*library, *pickOf(find(u"lantern on"_s).hits.front()));
+    const auto song = LibraryFinder(*library).words(*pickOf(find(u"lantern on"_s).hits.front()));
     ASSERT_TRUE(song);
     EXPECT_EQ(titleOf(*song), u"Lantern on the Water"_s);
-    const auto text = wordsOf(*library, *pickOf(find(u"notices"_s).hits.front()));
+    const auto text = LibraryFinder(*library).words(*pickOf(find(u"notices"_s).hits.front()));
     ASSERT_TRUE(text);
     EXPECT_EQ(std::get<TextItem>(*text).text->title, u"Notices for the week"_s);
     PassageLayout usual;
@@ -151,14 +151,14 @@ TEST_F(FindEverything, PicksBecomeWords) {
     ASSERT_TRUE(saveUsualLayout(library->folder(), usual));
     PassagePick pick = std::get<PassagePick>(*pickOf(find(u"jude 3-4"_s).hits.front()));
     pick.translations.clear(); // the usual one
-    const auto passage = wordsOf(*library, pick);
+    const auto passage = LibraryFinder(*library).words(pick);
     ASSERT_TRUE(passage);
     EXPECT_EQ(std::get<PassageItem>(*passage).passage->layout, usual);
     EXPECT_EQ(titleOf(*passage), u"Jude 3\u20134 (QST)"_s);
-    EXPECT_FALSE(wordsOf(*library, SongId::create()));
-    EXPECT_FALSE(wordsOf(*library, TextId::create()));
+    EXPECT_FALSE(LibraryFinder(*library).words(SongId::create()));
+    EXPECT_FALSE(LibraryFinder(*library).words(TextId::create()));
     pick.translations = {TranslationId::create()};
-    EXPECT_FALSE(wordsOf(*library, pick));
+    EXPECT_FALSE(LibraryFinder(*library).words(pick));
 }
 
 TEST_F(FindEverything, PicksAreDraggedWhole) {
@@ -175,10 +175,10 @@ TEST(FindInNothing, AnEmptyLibraryIsNoError) {
     const QTemporaryDir folder;
     const auto library = Library::open(folder.path());
     ASSERT_TRUE(library);
-    const auto result = findEverything(**library, {u"luke 5"_s, FindAll, {}});
+    const auto result = LibraryFinder(**library).find({u"luke 5"_s, FindAll, {}});
     ASSERT_TRUE(result);
     EXPECT_TRUE(result->hits.empty());
-    EXPECT_FALSE(wordsOf(**library, PassagePick{{}, {}}));
+    EXPECT_FALSE(LibraryFinder(**library).words(PassagePick{{}, {}}));
 }
 
 } // namespace

@@ -24,10 +24,10 @@ protected:
 };
 
 TEST_F(Claims, TheFirstHasTheUsualNameAndEachOfTheOthersItsOwn) {
-    const LibraryClaim first(folder.path(), {}, u"Quay Laptop"_s);
-    const LibraryClaim second(folder.path(), {}, u"Quay Laptop"_s);
-    const LibraryClaim third(folder.path(), {}, u"Quay Laptop"_s);
-    const LibraryClaim window(folder.path(), u"second"_s, u"Quay Laptop"_s);
+    const LibraryClaim first(folder.path(), folder.path(), {}, u"Quay Laptop"_s);
+    const LibraryClaim second(folder.path(), folder.path(), {}, u"Quay Laptop"_s);
+    const LibraryClaim third(folder.path(), folder.path(), {}, u"Quay Laptop"_s);
+    const LibraryClaim window(folder.path(), folder.path(), u"second"_s, u"Quay Laptop"_s);
     EXPECT_EQ(first.name(), QString());
     EXPECT_EQ(first.holder(), QString());
     EXPECT_EQ(second.name(), u"at-quay-laptop"_s);
@@ -39,14 +39,14 @@ TEST_F(Claims, TheFirstHasTheUsualNameAndEachOfTheOthersItsOwn) {
 }
 
 TEST_F(Claims, WhatAnotherComputerHasIsItsUntilItEnds) {
-    auto vestry = std::make_unique<LibraryClaim>(folder.path(), QString(), u"vestry"_s);
+    auto vestry = std::make_unique<LibraryClaim>(folder.path(), folder.path(), QString(), u"vestry"_s);
     {
-        const LibraryClaim claim(folder.path(), {}, u"quay"_s);
+        const LibraryClaim claim(folder.path(), folder.path(), {}, u"quay"_s);
         EXPECT_EQ(claim.name(), u"at-quay"_s);
         EXPECT_EQ(claim.holder(), u"vestry"_s);
     }
     vestry.reset();
-    const LibraryClaim claim(folder.path(), {}, u"quay"_s);
+    const LibraryClaim claim(folder.path(), folder.path(), {}, u"quay"_s);
     EXPECT_EQ(claim.name(), QString());
     EXPECT_EQ(claim.holder(), QString());
 }
@@ -54,25 +54,25 @@ TEST_F(Claims, WhatAnotherComputerHasIsItsUntilItEnds) {
 TEST_F(Claims, AProgramThatIsKilledHasNothingAnyMore) {
     const pid_t child = ::fork();
     if (child == 0) {
-        const LibraryClaim claim(folder.path(), {}, u"quay"_s);
+        const LibraryClaim claim(folder.path(), folder.path(), {}, u"quay"_s);
         ::raise(SIGKILL);
     }
     siginfo_t ended{};
     ASSERT_EQ(::waitid(P_PID, id_t(child), &ended, WEXITED | WNOWAIT), 0); // and nobody has buried it
-    EXPECT_EQ(LibraryClaim(folder.path(), {}, u"quay"_s).name(), QString());
+    EXPECT_EQ(LibraryClaim(folder.path(), folder.path(), {}, u"quay"_s).name(), QString());
     ::waitpid(child, nullptr, 0);
 }
 
 TEST_F(Claims, WorkLeftUnderTheOtherNameComesHome) {
     {
-        const LibraryClaim first(folder.path(), {}, u"quay"_s);
-        const LibraryClaim second(folder.path(), {}, u"quay"_s);
+        const LibraryClaim first(folder.path(), folder.path(), {}, u"quay"_s);
+        const LibraryClaim second(folder.path(), folder.path(), {}, u"quay"_s);
         write(u"unsaved-service-at-quay.json"_s, "its work");
         write(u"unsaved-song-at-quay.json"_s, "its song");
         write(u"unsaved-song.json"_s, "another song");
         write(u"unsaved-service-at-vestry.json"_s, "of another computer");
     }
-    const LibraryClaim again(folder.path(), {}, u"quay"_s);
+    const LibraryClaim again(folder.path(), folder.path(), {}, u"quay"_s);
     EXPECT_TRUE(has(u"unsaved-service.json"_s));
     EXPECT_FALSE(has(u"unsaved-service-at-quay.json"_s));
     EXPECT_TRUE(has(u"unsaved-song-at-quay.json"_s)); // nothing is written over
@@ -80,18 +80,18 @@ TEST_F(Claims, WorkLeftUnderTheOtherNameComesHome) {
 }
 
 TEST_F(Claims, WorkOfAProgramThatIsAtWorkStaysItsOwn) {
-    auto first = std::make_unique<LibraryClaim>(folder.path(), QString(), u"quay"_s);
-    const LibraryClaim second(folder.path(), {}, u"quay"_s);
+    auto first = std::make_unique<LibraryClaim>(folder.path(), folder.path(), QString(), u"quay"_s);
+    const LibraryClaim second(folder.path(), folder.path(), {}, u"quay"_s);
     write(u"unsaved-service-at-quay.json"_s, "its work");
     first.reset();
-    const LibraryClaim again(folder.path(), {}, u"quay"_s);
+    const LibraryClaim again(folder.path(), folder.path(), {}, u"quay"_s);
     EXPECT_EQ(again.name(), QString());
     EXPECT_FALSE(has(u"unsaved-service.json"_s));
     EXPECT_TRUE(has(u"unsaved-service-at-quay.json"_s));
 }
 
 TEST_F(Claims, WhereNothingCanBeWrittenTheUsualNameIsAsGoodAsAny) {
-    const LibraryClaim claim(folder.filePath(u"not/there"_s), {}, u"quay"_s);
+    const LibraryClaim claim(folder.filePath(u"not/there"_s), folder.path(), {}, u"quay"_s);
     EXPECT_EQ(claim.name(), QString());
     EXPECT_EQ(claim.holder(), QString());
 }

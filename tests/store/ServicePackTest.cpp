@@ -37,7 +37,7 @@ protected:
     [[nodiscard]] QString media() const { return library->media().folder(); }
     QString pack() {
         const QString to = path(u"sunday.mivanta"_s);
-        EXPECT_TRUE(packService(service, planPack(service, media(), {}), to, {}));
+        EXPECT_TRUE(packService(service, packListOf(service, media(), {}), to, {}));
         return to;
     }
     [[nodiscard]] QStringList filesIn(const QString& where) const {
@@ -72,11 +72,11 @@ protected:
 
 TEST_F(ServicePack, TakesEveryPictureOnceFromWhereverItIsUsed) {
     EXPECT_EQ(mediaOf(service), (QStringList{names[0], names[1], names[2]}));
-    const PackPlan plan = planPack(service, media(), {});
-    ASSERT_EQ(plan.files.size(), 3U);
-    EXPECT_EQ(plan.files[0].title, u"dawn.png"_s);
-    EXPECT_EQ(plan.bytes(), 4 + 4 + 5);
-    EXPECT_TRUE(plan.missing.isEmpty());
+    const PackList list = packListOf(service, media(), {});
+    ASSERT_EQ(list.files.size(), 3U);
+    EXPECT_EQ(list.files[0].title, u"dawn.png"_s);
+    EXPECT_EQ(list.bytes(), 4 + 4 + 5);
+    EXPECT_TRUE(list.missing.isEmpty());
 }
 
 TEST_F(ServicePack, OpensWithAnEmptyLibraryAndBringsEachPictureInOnce) {
@@ -110,23 +110,23 @@ TEST_F(ServicePack, UnpacksToAFolderAndRefusesOneThatHasIt) {
 
 TEST_F(ServicePack, WhatIsMissingIsSaidAndTheRestIsPacked) {
     QFile::remove(library->media().pathOf(names[0]));
-    const PackPlan plan = planPack(service, media(), {});
-    EXPECT_EQ(plan.missing, QStringList{u"dawn.png"_s});
-    EXPECT_EQ(plan.files.size(), 2U);
+    const PackList list = packListOf(service, media(), {});
+    EXPECT_EQ(list.missing, QStringList{u"dawn.png"_s});
+    EXPECT_EQ(list.files.size(), 2U);
     EXPECT_EQ(missingMedia(service, media()).front().bytes, 4); // as it was known before
 }
 
 TEST_F(ServicePack, FontsWhoseLicenceForbidsItStayHere) {
     const QString font = file(u"Free.ttf"_s, "letters");
-    const PackPlan plan = planPack(
+    const PackList list = packListOf(
         service, media(),
         {{{u"Free"_s, 400}, font, {}}, {{u"Free"_s, 700}, font, {}}, {{u"Own"_s, 400}, font, u"no"_s}});
-    ASSERT_EQ(plan.files.size(), 4U); // one file of two weights once
-    EXPECT_EQ(plan.files[3].entry, u"fonts/Free.ttf"_s);
-    ASSERT_EQ(plan.leftOut.size(), 1U);
-    EXPECT_EQ(plan.leftOut[0].font.family, u"Own"_s);
+    ASSERT_EQ(list.files.size(), 4U); // one file of two weights once
+    EXPECT_EQ(list.files[3].entry, u"fonts/Free.ttf"_s);
+    ASSERT_EQ(list.leftOut.size(), 1U);
+    EXPECT_EQ(list.leftOut[0].font.family, u"Own"_s);
     const QString to = path(u"f.mivanta"_s);
-    ASSERT_TRUE(packService(service, plan, to, {}));
+    ASSERT_TRUE(packService(service, list, to, {}));
     ASSERT_TRUE(bringInMedia(to, library->media(), path(u"fonts"_s)));
     EXPECT_EQ(filesIn(path(u"fonts"_s)), QStringList{u"Free.ttf"_s});
 }
@@ -136,7 +136,7 @@ TEST_F(ServicePack, StoppedItLeavesNothingAndTheOldFileAsItWas) {
     const auto before = stampOfFile(to);
     const QStringList files = filesIn(folder.path());
     int told = 0;
-    const auto stopped = packService(service, planPack(service, media(), {}), to, {},
+    const auto stopped = packService(service, packListOf(service, media(), {}), to, {},
                                      [&](qint64, qint64) { return ++told < 2; });
     ASSERT_FALSE(stopped);
     EXPECT_TRUE(stopped.error().what.contains(u"stopped"_s));
@@ -148,7 +148,7 @@ TEST_F(ServicePack, RefusesToOverwriteWhatAnotherProgramWrote) {
     const QString to = pack();
     const auto stamp = stampOfFile(to);
     file(u"sunday.mivanta"_s, "something else");
-    EXPECT_FALSE(packService(service, planPack(service, media(), {}), to, *stamp));
+    EXPECT_FALSE(packService(service, packListOf(service, media(), {}), to, *stamp));
     QFile kept(to);
     ASSERT_TRUE(kept.open(QIODevice::ReadOnly));
     EXPECT_EQ(kept.readAll(), "something else");
@@ -209,11 +209,11 @@ TEST_F(ServicePack, NoNameOfAMediumReadsAnotherFile) {
     secret.close();
     const QString out = u"../../secret.txt"_s;
     Service evil = service;
-    std::get<PictureItem>(evil.items[0].content).pictures[0] = {out, u"A harmless picture"_s};
+    std::get<PictureItem>(evil.items[0].words).pictures[0] = {out, u"A harmless picture"_s};
     evil.items[1].plan.sound = ItemSound{out, u"Bell"_s, false};
     evil.theme.look.backdrop.picture = out;
     evil.media = {{out, u"A harmless picture"_s, 14}};
-    for (const PackFile& file : planPack(evil, media(), {}).files)
+    for (const PackFile& file : packListOf(evil, media(), {}).files)
         EXPECT_FALSE(file.path.contains(u"secret"_s)) << file.path.toStdString();
     // As it comes in from a file, it is missing, and nothing else.
     const auto read = serviceFromJson(serviceToJson(evil), u"x"_s);
@@ -222,8 +222,8 @@ TEST_F(ServicePack, NoNameOfAMediumReadsAnotherFile) {
         EXPECT_TRUE(isMediaName(name)) << name.toStdString();
     EXPECT_FALSE(missingMedia(*read, media()).empty());
     ASSERT_TRUE(QFile::link(secret.fileName(), media() + u'/' + QString(64, u'b') + u".png"_s));
-    std::get<PictureItem>(evil.items[0].content).pictures[0] = {QString(64, u'b') + u".png"_s, {}};
-    for (const PackFile& file : planPack(evil, media(), {}).files)
+    std::get<PictureItem>(evil.items[0].words).pictures[0] = {QString(64, u'b') + u".png"_s, {}};
+    for (const PackFile& file : packListOf(evil, media(), {}).files)
         EXPECT_FALSE(file.path.endsWith(QString(64, u'b') + u".png"_s));
 }
 
@@ -255,14 +255,15 @@ TEST_F(ServicePack, AFileThatIsChangedWhilePackingIsNotOverwritten) {
     const QString to = pack();
     const auto stamp = stampOfFile(to);
     bool isChanged = false;
-    const auto packed = packService(service, planPack(service, media(), {}), to, *stamp, [&](qint64, qint64) {
-        if (!std::exchange(isChanged, true)) {
-            QFile file(to);
-            file.open(QIODevice::WriteOnly);
-            file.write("another program's");
-        }
-        return true;
-    });
+    const auto packed =
+        packService(service, packListOf(service, media(), {}), to, *stamp, [&](qint64, qint64) {
+            if (!std::exchange(isChanged, true)) {
+                QFile file(to);
+                file.open(QIODevice::WriteOnly);
+                file.write("another program's");
+            }
+            return true;
+        });
     ASSERT_TRUE(isChanged);
     ASSERT_FALSE(packed);
     EXPECT_TRUE(packed.error().what.contains(u"changed by another program"_s));
@@ -292,7 +293,7 @@ TEST_F(ServicePack, PicturesAreRenamedWhereverTheyAre) {
 
 TEST_F(ServicePack, AFolderThatIsNotThereIsSaidWithWhatToDo) {
     const QString to = path(u"no/such/folder/a.mivanta"_s);
-    const auto packed = packService(service, planPack(service, media(), {}), to, {});
+    const auto packed = packService(service, packListOf(service, media(), {}), to, {});
     ASSERT_FALSE(packed);
     EXPECT_FALSE(packed.error().remedy.isEmpty());
 }

@@ -1,8 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/ServiceStore.h"
+#include "formats/OutputsJson.h"
+#include "formats/RunSettingsJson.h"
 #include "formats/SongJson.h"
 #include "store/Journal.h"
-#include "store/Settings.h"
+#include "store/SafeFiles.h"
+#include "store/ShippedThemes.h"
+#include "store/ThisComputer.h"
 #include "store/UnsavedFile.h"
 #include "support/Samples.h"
 #include "support/SmallDisk.h"
@@ -96,7 +100,7 @@ TEST(Journal, HoldsTheWorkUntilItIsForgotten) {
     EXPECT_FALSE(*journal.read());
 }
 
-TEST(UnsavedFile, HoldsWorkUntilItIsForgottenAndADamagedOneStays) {
+TEST(UnsavedFile, HoldsWorkUntilItIsForgottenAndADamagedOneIsPutAside) {
     const QTemporaryDir folder;
     const UnsavedFile file(folder.path(), u"song"_s);
     EXPECT_FALSE(*file.read());
@@ -108,25 +112,77 @@ TEST(UnsavedFile, HoldsWorkUntilItIsForgottenAndADamagedOneStays) {
     EXPECT_EQ(read->id, song.id);
     EXPECT_FALSE(*UnsavedFile(folder.path(), u"text"_s).read()); // another one
     ASSERT_TRUE(QFile::resize(file.path(), 40));
-    EXPECT_FALSE(file.read());
-    EXPECT_EQ(bytesOf(file.path()).size(), 40);
+    const auto damaged = file.read();
+    ASSERT_FALSE(damaged);
+    EXPECT_EQ(bytesOf(damaged.error().where).size(), 40);
+    EXPECT_FALSE(*file.read()); // and the next work has its place
+    ASSERT_TRUE(file.write(songToJson(song)));
+    EXPECT_EQ(bytesOf(damaged.error().where).size(), 40);
     file.clear();
     EXPECT_FALSE(*file.read());
     EXPECT_FALSE(UnsavedFile(folder.path() + u"/gone"_s, u"song"_s).write({}));
 }
 
-TEST(Settings, OutputsAreTheUsualOnesUntilSaved) {
+TEST(UnsavedFile, WhatAnEarlierProgramLeftInTheLibraryIsFoundUntilThereIsNewerWork) {
     const QTemporaryDir folder;
-    EXPECT_EQ(*loadOutputs(folder.path()), usualOutputs());
+    const QTemporaryDir library;
+    ASSERT_TRUE(UnsavedFile(library.path(), u"song"_s).write({{u"title"_s, u"old"_s}}));
+    const UnsavedFile file(folder.path(), u"song"_s, library.path());
+    EXPECT_EQ((**file.read())[u"title"_s], u"old"_s);
+    ASSERT_TRUE(file.write({{u"title"_s, u"new"_s}}));
+    EXPECT_FALSE(QFile::exists(library.filePath(u"unsaved-song.json"_s)));
+    EXPECT_EQ((**file.read())[u"title"_s], u"new"_s);
+    ASSERT_TRUE(UnsavedFile(library.path(), u"song"_s).write({{u"title"_s, u"old"_s}}));
+    file.clear();
+    EXPECT_FALSE(*file.read());
+}
+
+TEST(ThisComputer, OutputsAreTheUsualOnesUntilSaved) {
+    const QTemporaryDir folder;
+    const QTemporaryDir library;
+    const ThisComputer computer(folder.filePath(u"computer"_s));
+    EXPECT_EQ(*computer.outputs(library.path()), usualOutputs());
     auto outputs = usualOutputs();
     outputs[0].linesAtMost = 3;
-    ASSERT_TRUE(saveOutputs(folder.path(), outputs));
-    EXPECT_EQ(*loadOutputs(folder.path()), outputs);
-    QFile file(folder.filePath(u"outputs.json"_s));
+    ASSERT_TRUE(computer.saveOutputs(outputs));
+    EXPECT_EQ(*computer.outputs(library.path()), outputs);
+    QFile file(computer.folder() + u"/outputs.json"_s);
     ASSERT_TRUE(file.open(QIODevice::WriteOnly));
     file.write("[{");
     file.close();
-    EXPECT_FALSE(loadOutputs(folder.path()));
+    EXPECT_FALSE(computer.outputs(library.path()));
+}
+
+TEST(ThisComputer, WhatAnEarlierProgramKeptInTheLibraryCountsUntilSomethingIsSavedHere) {
+    const QTemporaryDir folder;
+    const QTemporaryDir library;
+    const ThisComputer vestry(folder.filePath(u"vestry"_s));
+    const ThisComputer booth(folder.filePath(u"booth"_s));
+    auto outputs = usualOutputs();
+    outputs[0].linesAtMost = 3;
+    RunSettings settings = usualRunSettings();
+    settings.callOutSeconds = 7;
+    ASSERT_TRUE(writeSafely(library.filePath(u"outputs.json"_s), outputsToJson(outputs)));
+    ASSERT_TRUE(writeSafely(library.filePath(u"run.json"_s), runSettingsToJson(settings)));
+    EXPECT_EQ(*vestry.outputs(library.path()), outputs);
+    EXPECT_EQ(*vestry.runSettings(library.path()), settings);
+    ASSERT_TRUE(vestry.saveOutputs(usualOutputs()));
+    ASSERT_TRUE(vestry.saveRunSettings(usualRunSettings()));
+    EXPECT_EQ(*vestry.outputs(library.path()), usualOutputs());
+    EXPECT_EQ(*vestry.runSettings(library.path()), usualRunSettings());
+    EXPECT_EQ(*booth.outputs(library.path()), outputs); // another computer is not asked
+}
+
+TEST(ThisComputer, EachLibraryHasItsUnsavedWorkHoweverItIsReached) {
+    const QTemporaryDir folder;
+    const ThisComputer computer(folder.filePath(u"computer"_s));
+    const LibraryAddress one = LibraryAddress::made(folder.filePath(u"one"_s));
+    const LibraryAddress other = LibraryAddress::made(folder.filePath(u"other"_s));
+    ASSERT_TRUE(QFile::link(one.folder(), folder.filePath(u"link"_s)));
+    EXPECT_EQ(LibraryAddress::made(folder.filePath(u"link"_s)), one);
+    EXPECT_EQ(computer.unsavedFolder(folder.filePath(u"link"_s)), computer.unsavedFolder(one));
+    EXPECT_NE(computer.unsavedFolder(other), computer.unsavedFolder(one));
+    EXPECT_TRUE(QDir(computer.unsavedFolder(one)).exists());
 }
 
 TEST(Settings, TheShippedThemesAreThere) {

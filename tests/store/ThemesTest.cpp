@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "OpenLibrary.h"
 #include "formats/ThemeFile.h"
-#include "store/Settings.h"
+#include "store/ShippedThemes.h"
 #include "support/Samples.h"
 #include "support/Text.h"
 #include "support/ZipWith.h"
@@ -49,7 +49,7 @@ TEST_F(ThemesInLibrary, TheShippedOnesAreThereAndStayAsTheyWereChanged) {
     ASSERT_EQ(library->themes().all()->size(), shippedThemes().size());
     Theme changed = *themeOf(u"dusk-water"_s, *library->themes().all());
     changed.look.words.size = 99;
-    ASSERT_TRUE(library->themes().save(changed));
+    ASSERT_TRUE(library->themes().put(changed));
     ASSERT_TRUE(library->themes().putInBin(u"plain-paper"_s));
     library = std::move(*Library::open(folder.path()));
     EXPECT_EQ(themeOf(u"dusk-water"_s, *library->themes().all())->look.words.size, 99);
@@ -63,7 +63,7 @@ TEST_F(ThemesInLibrary, ANewerProgramBringsThoseUpToDateThatNobodyChanged) {
     ASSERT_TRUE(library->themes().putInShipped(newer));
     Theme own = newer[0];
     own.look.words.size = 33;
-    ASSERT_TRUE(library->themes().save(own));
+    ASSERT_TRUE(library->themes().put(own));
     newer[0].look.words.size = 44;
     newer[1].look.words.size = 44;
     ASSERT_TRUE(library->themes().putInShipped(newer));
@@ -72,14 +72,48 @@ TEST_F(ThemesInLibrary, ANewerProgramBringsThoseUpToDateThatNobodyChanged) {
 }
 
 TEST_F(ThemesInLibrary, NamesAreTheirOwn) {
-    ASSERT_TRUE(library->themes().save(theme(u"own"_s, u"Harbour Night"_s)));
+    ASSERT_TRUE(library->themes().put(theme(u"own"_s, u"Harbour Night"_s)));
     EXPECT_THAT(names(), Contains(u"Harbour Night"_s));
-    const auto refused = library->themes().save(theme(u"other"_s, u"harbour  night"_s));
+    const auto refused = library->themes().put(theme(u"other"_s, u"harbour  night"_s));
     ASSERT_FALSE(refused);
     EXPECT_TRUE(refused.error().what.contains(u"Harbour Night"_s));
-    EXPECT_FALSE(library->themes().save(theme(u"other"_s, u" "_s)));
-    ASSERT_TRUE(library->themes().save(theme(u"own"_s, u"Harbour Morning"_s))); // renamed
+    EXPECT_FALSE(library->themes().put(theme(u"other"_s, u" "_s)));
+    ASSERT_TRUE(library->themes().put(theme(u"own"_s, u"Harbour Morning"_s))); // renamed
     EXPECT_THAT(names(), Not(Contains(u"Harbour Night"_s)));
+}
+
+TEST_F(ThemesInLibrary, VersionsAreKeptAndNothingIsWrittenOverThatSomebodyElseChanged) {
+    auto first = library->themes().save({theme(u"own"_s, u"Harbour Night"_s), 0});
+    ASSERT_TRUE(first);
+    EXPECT_EQ(first->revision, 1);
+    ThemeRecord next = *first;
+    next.theme.look.words.size = 44;
+    ASSERT_TRUE(library->themes().save(next));
+    next.theme.look.words.size = 55;
+    EXPECT_FALSE(library->themes().save(next)); // of the first revision still
+    EXPECT_EQ(library->themes().theme(u"own"_s)->theme.look.words.size, 44);
+    EXPECT_EQ(library->themes().version(u"own"_s, 1)->theme, first->theme);
+    EXPECT_FALSE(library->themes().theme(u"gone"_s));
+}
+
+TEST_F(ThemesInLibrary, ANewOneOfTheNameOfOneInTheBinKeepsThatAsItsVersion) {
+    const auto old = library->themes().save({theme(u"own"_s, u"Harbour Night"_s), 0});
+    ASSERT_TRUE(library->themes().putInBin(u"own"_s));
+    ThemeRecord next{old->theme, 0};
+    next.theme.look.words.size = 44;
+    const auto saved = library->themes().save(next);
+    ASSERT_TRUE(saved);
+    EXPECT_EQ(saved->revision, 2);
+    EXPECT_TRUE(library->themes().bin()->empty());
+    EXPECT_EQ(library->themes().version(u"own"_s, 1)->theme, old->theme);
+}
+
+TEST_F(ThemesInLibrary, AShippedOneThatIsGoneForGoodDoesNotComeAgain) {
+    ASSERT_TRUE(library->themes().putInBin(u"plain-paper"_s));
+    EXPECT_EQ(*library->themes().emptyBin(), 1);
+    library = std::move(*Library::open(folder.path()));
+    EXPECT_FALSE(themeOf(u"plain-paper"_s, *library->themes().all()));
+    EXPECT_TRUE(themeOf(u"dusk-water"_s, *library->themes().all()));
 }
 
 TEST_F(ThemesInLibrary, WhoUsesItIsSaid) {
@@ -117,7 +151,7 @@ TEST_F(ThemesInLibrary, AThemeTravelsWithItsPictures) {
     own.look.backdrop.picture = stored->name;
     const SlideObject logo = SlideObject::ofPicture(stored->name);
     own.look.objects = {logo};
-    ASSERT_TRUE(library->themes().save(own));
+    ASSERT_TRUE(library->themes().put(own));
     const QString path = folder.filePath(u"boats.mivanta-theme"_s);
     ASSERT_TRUE(library->themes().sendOut(own, path, library->media()));
 
@@ -189,9 +223,9 @@ TEST(ThemeFile, NamesItsPicturesOnce) {
     Look look;
     look.backdrop.picture = u"a"_s;
     look.objects = {SlideObject::ofPicture(u"a"_s), SlideObject::ofPicture(u"b"_s), SlideObject()};
-    EXPECT_EQ(picturesOf(look), (QStringList{u"a"_s, u"b"_s}));
-    renamePicture(look, u"a"_s, u"c"_s);
-    EXPECT_EQ(picturesOf(look), (QStringList{u"c"_s, u"b"_s}));
+    EXPECT_EQ(mediaOf(look), (QStringList{u"a"_s, u"b"_s}));
+    renameMedium(look, u"a"_s, u"c"_s);
+    EXPECT_EQ(mediaOf(look), (QStringList{u"c"_s, u"b"_s}));
 }
 
 } // namespace

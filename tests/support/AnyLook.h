@@ -69,6 +69,14 @@ inline LookValue anyValue(const LookProperty& property) {
                           setCountdownText(*countdown,
                                            *rc::gen::element(QStringLiteral("10:30"), QStringLiteral("+90"),
                                                              QStringLiteral("9:05:30.250"), QString()));
+                      if (QString* medium = object.medium())
+                          *medium = QString(64, QChar(u'c')) + QStringLiteral(".mp4");
+                      if (auto* film = std::get_if<FilmObject>(&object.what)) {
+                          film->from = *rc::gen::inRange(0, 100) / 4.0;
+                          film->to = film->from + *rc::gen::inRange(0, 100) / 4.0;
+                      }
+                      if (double* roundness = object.roundness())
+                          *roundness = *rc::gen::inRange(0, 100);
                       if (ObjectLetters* letters = object.letters())
                           letters->align = HorizontalAlign(*rc::gen::inRange(0, 3));
                       if (ObjectEdge* edge = object.edge())

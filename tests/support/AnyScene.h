@@ -53,6 +53,28 @@ inline SceneOrigin anyOrigin() {
     return origin;
 }
 
+inline FilmPlay anyFilm() {
+    FilmPlay film;
+    film.name = anyBool() ? QString() : QString(64, QChar(u'b')) + QStringLiteral(".mp4");
+    film.from = anyNumber(0, 900);
+    film.to = anyNumber(0, 900);
+    film.isOnce = anyBool();
+    film.isHeard = anyBool();
+    film.volume = *rc::gen::inRange(0, 101);
+    film.gain = anyNumber(-20, 20);
+    film.fadeIn = anyNumber(0, 30);
+    film.fadeOut = anyNumber(0, 30);
+    film.fit = anyOf(PictureFit::Stretch);
+    film.treatment = {*rc::gen::inRange(-100, 101),
+                      *rc::gen::inRange(-100, 101),
+                      *rc::gen::inRange(-100, 101),
+                      anyColour(),
+                      anyNumber(0, 100),
+                      *rc::gen::inRange(0, 101)};
+    film.item = anyText();
+    return film;
+}
+
 inline Scene anyScene(int deep = 1) {
     Scene scene;
     scene.output = anyText();
@@ -69,6 +91,10 @@ inline Scene anyScene(int deep = 1) {
     scene.callOut = anyText();
     scene.ground = anyColour();
     scene.isTestCard = anyBool();
+    if (anyBool())
+        scene.film = anyFilm();
+    if (anyBool())
+        scene.unseen = anyFilm();
     if (deep > 0 && anyBool())
         scene.elsewhere = {anyScene(deep - 1)};
     scene.origin = anyOrigin();

@@ -39,4 +39,15 @@ QString mediaPath(const QString& folder, const QString& name) {
     return file.isSymLink() ? QString() : file.filePath();
 }
 
+QString filmMomentName(const QString& film, double seconds) {
+    return film.isEmpty() ? film : film + u'@' + QString::number(seconds, 'f', 3);
+}
+
+std::optional<FilmMoment> filmMomentOf(const QString& name) {
+    const auto at = name.lastIndexOf(u'@');
+    bool isMoment = false;
+    const double seconds = at < 0 ? 0 : name.mid(at + 1).toDouble(&isMoment);
+    return isMoment ? std::optional(FilmMoment{name.left(at), seconds}) : std::nullopt;
+}
+
 } // namespace mivanta

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include <QString>
+#include <optional>
 
 namespace mivanta {
 
@@ -17,5 +18,16 @@ namespace mivanta {
 
 /// Where a medium lies in a folder of media. Empty for a name that leads elsewhere, and for a link.
 [[nodiscard]] QString mediaPath(const QString& folder, const QString& name);
+
+/// What stands for the picture of a film at a moment where pictures are asked for by name; never in files.
+/// Empty for an empty name.
+[[nodiscard]] QString filmMomentName(const QString& film, double seconds);
+
+struct FilmMoment {
+    QString film;
+    double seconds = 0;
+};
+/// Nothing for the name of an ordinary picture.
+[[nodiscard]] std::optional<FilmMoment> filmMomentOf(const QString& name);
 
 } // namespace mivanta

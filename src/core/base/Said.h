@@ -2,8 +2,9 @@
 #pragma once
 #include <QCoreApplication>
 #include <QStringList>
-#include <algorithm>
 #include <climits>
+#include <concepts>
+#include <utility>
 
 namespace mivanta {
 
@@ -14,8 +15,10 @@ struct Said {
     Q_DECLARE_TR_FUNCTIONS(Said)
 
 public:
-    /// A count of any size for tr("%n …", nullptr, count).
-    [[nodiscard]] static int n(qint64 count) { return int(std::clamp<qint64>(count, INT_MIN, INT_MAX)); }
+    /// A count of any type and size for tr("%n …", nullptr, count).
+    [[nodiscard]] static int n(std::integral auto count) {
+        return std::in_range<int>(count) ? int(count) : std::cmp_less(count, 0) ? INT_MIN : INT_MAX;
+    }
     /// "a", "a and b", "a, b and c".
     [[nodiscard]] static QString all(const QStringList& texts);
     /// "a", "a or b", "a, b or c".

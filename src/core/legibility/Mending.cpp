@@ -92,7 +92,7 @@ MendOffer backdrop(const Look& look, int strength) {
     const bool darker = hasLightWords(look);
     const Colour to = opposite(look);
     MendOffer offer{Mend::Backdrop, {}, darker ? Said::tr("Darker backdrop") : Said::tr("Lighter backdrop")};
-    if (look.backdrop.kind == BackdropKind::Picture) {
+    if (look.backdrop.isMedium()) {
         offer.changes.set(property("backdrop.brightness"),
                           look.backdrop.treatment.brightness +
                               (darker ? -1 : 1) * kBrightnessStep * strength);

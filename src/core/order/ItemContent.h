@@ -3,6 +3,7 @@
 #include "core/scripture/Passage.h"
 #include "core/song/Song.h"
 #include "core/text/TextFields.h"
+#include "core/theme/FilmPlay.h"
 #include "core/theme/Theme.h"
 #include <QTime>
 #include <optional>
@@ -46,6 +47,9 @@ struct ContentPart {
     bool isBlank = false; ///< a slide without words on every output
     QString picture;      ///< shown in place of the backdrop; a file of the library's media
     PictureFit pictureFit = PictureFit::Whole;
+    std::optional<FilmPlay> film;      ///< plays in place of the backdrop
+    QPointF pictureFocus{0.5, 0.5};    ///< of the film
+    QMap<QString, bool> filmIsShownOn; ///< by output, as FilmItem has it
 
     /// Where a line stood before lines were hidden or replaced: from there, to there inclusive.
     [[nodiscard]] int writtenLine(int line) const {

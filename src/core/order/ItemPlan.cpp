@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/order/ItemPlan.h"
 #include "core/base/Said.h"
+#include "core/timing/Moment.h"
 #include <QRegularExpression>
 
 namespace mivanta {
@@ -42,6 +43,20 @@ std::optional<QTime> timeFrom(const QString& text) {
         return std::nullopt;
     const QTime time(match.captured(1).toInt(), match.captured(2).toInt());
     return time.isValid() ? std::optional(time) : std::nullopt;
+}
+
+std::optional<double> trackMoment(const QString& text, int tempo) {
+    static const QRegularExpression bar(QStringLiteral("^bar\\s*([0-9]{1,4})(?:\\s*/\\s*([1-9][0-9]?))?$"),
+                                        QRegularExpression::CaseInsensitiveOption); // for machines
+    constexpr int kUsualBeats = 4;
+    const auto found = bar.match(text.trimmed());
+    if (!found.hasMatch())
+        return momentFromText(text);
+    const int number = found.captured(1).toInt();
+    const int beats = found.captured(2).isEmpty() ? kUsualBeats : found.captured(2).toInt();
+    if (tempo <= 0 || number < 1)
+        return std::nullopt;
+    return (number - 1) * beats * 60.0 / tempo;
 }
 
 } // namespace mivanta

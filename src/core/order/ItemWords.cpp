@@ -3,6 +3,7 @@
 #include "core/base/Cases.h"
 #include "core/base/Said.h"
 #include "core/order/ItemKinds.h"
+#include <QFileInfo>
 #include <array>
 
 namespace mivanta {
@@ -13,6 +14,55 @@ SongItem songItem(Song song) {
 
 PassageItem passageItem(Passage passage) {
     return {std::make_shared<const Passage>(std::move(passage))};
+}
+
+namespace {
+
+/// What files are called, as people say it.
+QString captionOf(const Medium& medium) {
+    return QString(medium.title).replace(u'-', u' ');
+}
+
+} // namespace
+
+OrderPicture pictureOf(const Medium& medium) {
+    return {medium.name, medium.caption.isEmpty() ? captionOf(medium) : medium.caption};
+}
+
+MusicPiece pieceOf(const Medium& medium) {
+    return {medium.name, captionOf(medium), medium.facts ? medium.facts->seconds : 0, medium.from, medium.to};
+}
+
+ItemWords itemOf(const Medium& medium) {
+    switch (medium.kind) {
+    case MediumKind::Picture:
+        return PictureItem{{}, {pictureOf(medium)}};
+    case MediumKind::Film: {
+        FilmItem film;
+        film.name = medium.name;
+        film.caption = captionOf(medium);
+        film.seconds = medium.facts ? medium.facts->seconds : 0;
+        film.isHeard = medium.facts && medium.facts->hasSound;
+        film.from = medium.from;
+        film.to = medium.to;
+        return film;
+    }
+    case MediumKind::Sound:
+        break;
+    }
+    return MusicItem{{}, {pieceOf(medium)}};
+}
+
+double MusicItem::length() const {
+    double all = 0;
+    for (const MusicPiece& piece : pieces) {
+        if (piece.length() <= 0)
+            return 0;
+        all += piece.length();
+        if (&piece != &pieces.back())
+            all -= crossfadeOf(crossfade, piece.length());
+    }
+    return all;
 }
 
 TextItem textItem(SpokenText text, QMap<QString, QString> answers) {
@@ -40,17 +90,23 @@ QString firstLine(const QString& text) {
 } // namespace
 
 QString givenName(const ItemWords& words) {
-    return std::visit(Cases{[](const Heading& heading) { return heading.title; },
-                            [](const SongItem& item) { return item.song->title; },
-                            [](const PassageItem& item) { return item.passage->title(); },
-                            [](const TextItem& item) { return item.text->title; },
-                            [](const PictureItem& item) { return pictureTitle(item); },
-                            [](const NoteItem& item) { return firstLine(item.words); },
-                            [](const PauseItem& item) { return item.title; },
-                            [](const CountdownItem& item) { return firstLine(item.words).trimmed(); },
-                            [](const SlotItem& item) { return item.name; },
-                            [](const UnknownItem& item) { return item.title; }},
-                      words);
+    return std::visit(
+        Cases{[](const Heading& heading) { return heading.title; },
+              [](const SongItem& item) { return item.song->title; },
+              [](const PassageItem& item) { return item.passage->title(); },
+              [](const TextItem& item) { return item.text->title; },
+              [](const PictureItem& item) { return pictureTitle(item); },
+              [](const FilmItem& item) { return item.title.isEmpty() ? item.caption : item.title; },
+              [](const MusicItem& item) {
+                  return item.title.isEmpty() && !item.pieces.empty() ? item.pieces.front().caption
+                                                                      : item.title;
+              },
+              [](const NoteItem& item) { return firstLine(item.words); },
+              [](const PauseItem& item) { return item.title; },
+              [](const CountdownItem& item) { return firstLine(item.words).trimmed(); },
+              [](const SlotItem& item) { return item.name; },
+              [](const UnknownItem& item) { return item.title; }},
+        words);
 }
 
 QString titleOf(const ItemWords& words) {
@@ -76,6 +132,8 @@ const ItemKindFacts& factsOf(const ItemWords& words) {
         {"passage", ItemKind::Passage, true},
         {"text", ItemKind::Text, true},
         {"pictures", ItemKind::Picture, true},
+        {"film", ItemKind::Picture, true},
+        {"music", ItemKind::Pause, true},
         {"note", {}},
         {"pause", ItemKind::Pause, true},
         {"countdown", ItemKind::Pause, true},
@@ -102,7 +160,13 @@ QString kindText(const ItemWords& words) {
               [](const PictureItem& item) {
                   return item.pictures.size() == 1
                              ? Said::tr("Picture")
-                             : Said::tr("%n pictures", nullptr, Said::n(qint64(item.pictures.size())));
+                             : Said::tr("%n pictures", nullptr, Said::n(item.pictures.size()));
+              },
+              [](const FilmItem&) { return Said::tr("Film"); },
+              [](const MusicItem& item) {
+                  return item.pieces.size() == 1
+                             ? Said::tr("Music")
+                             : Said::tr("%n pieces of music", nullptr, Said::n(item.pieces.size()));
               },
               [](const NoteItem&) { return Said::tr("Note"); },
               [](const PauseItem&) { return Said::tr("Pause"); },
@@ -125,6 +189,10 @@ auto nameIn(Words& words) {
         return Name(&heading->title);
     if (auto* pictures = std::get_if<PictureItem>(&words))
         return Name(&pictures->title);
+    if (auto* film = std::get_if<FilmItem>(&words))
+        return Name(&film->title);
+    if (auto* music = std::get_if<MusicItem>(&words))
+        return Name(&music->title);
     if (auto* note = std::get_if<NoteItem>(&words))
         return Name(&note->words);
     if (auto* pause = std::get_if<PauseItem>(&words))
@@ -159,6 +227,8 @@ bool isSame(const ItemWords& a, const ItemWords& b) {
                   return item.text == other.text && item.answers == other.answers;
               },
               [&](const PictureItem& item) { return item == std::get<PictureItem>(b); },
+              [&](const FilmItem& item) { return item == std::get<FilmItem>(b); },
+              [&](const MusicItem& item) { return item == std::get<MusicItem>(b); },
               [&](const NoteItem& item) { return item == std::get<NoteItem>(b); },
               [&](const PauseItem& item) { return item == std::get<PauseItem>(b); },
               [&](const CountdownItem& item) { return item == std::get<CountdownItem>(b); },

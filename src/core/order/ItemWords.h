@@ -1,7 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "core/media/Medium.h"
 #include "core/order/ItemContent.h"
 #include "core/order/ItemLook.h"
+#include <algorithm>
 #include <memory>
 #include <variant>
 
@@ -30,7 +32,7 @@ struct TextItem {
 
 /// A picture of the library's media in the order.
 struct OrderPicture {
-    QString name;    ///< of its file in the media folder, as StoredMedium has it
+    QString name;    ///< of its file in the media folder, as Medium has it
     QString caption; ///< what it was called; shown when the item says so
     friend bool operator==(const OrderPicture&, const OrderPicture&) = default;
 };
@@ -42,6 +44,67 @@ struct PictureItem {
     PictureFit fit = PictureFit::Whole; ///< around a whole picture is black
     bool showsCaptions = false;
     friend bool operator==(const PictureItem&, const PictureItem&) = default;
+};
+
+/// What comes when a film has come to its end.
+enum class FilmEnd { KeepsPicture, NextItem, HouseCard, Black, Again };
+
+/// A film that is the point, with its sound: one slide.
+struct FilmItem {
+    QString title;      ///< empty = its caption
+    QString name;       ///< of its file in the media folder, as Medium has it
+    QString caption;    ///< what it was called
+    double seconds = 0; ///< how long all of it is; 0 = not known
+    double from = 0;    ///< seconds
+    double to = 0;      ///< seconds; 0 = its end
+    FilmEnd end = FilmEnd::KeepsPicture;
+    bool isHeard = true;
+    int volume = 100;                   ///< per cent
+    PictureFit fit = PictureFit::Whole; ///< around a whole film is black
+    QPointF focus{0.5, 0.5};            ///< of a film that fills the screen: what stays in sight
+    double fadeIn = 0;                  ///< seconds, of picture and sound; 0 to kLongestFade
+    double fadeOut = 0;
+    QMap<QString, bool> isShownOn; ///< by output, where it is chosen; else people see it and stages do not
+    friend bool operator==(const FilmItem&, const FilmItem&) = default;
+
+    /// How long what is played of it lasts, seconds; 0 = not known.
+    [[nodiscard]] double length() const { return std::max(0.0, (to > 0 ? to : seconds) - from); }
+};
+
+/// A piece of music, or another sound, of the library's media.
+struct MusicPiece {
+    QString name;       ///< of its file in the media folder
+    QString caption;    ///< what it was called
+    double seconds = 0; ///< how long all of it is; 0 = not known
+    double from = 0;    ///< seconds
+    double to = 0;      ///< 0 = its end
+    friend bool operator==(const MusicPiece&, const MusicPiece&) = default;
+
+    [[nodiscard]] double length() const { return std::max(0.0, (to > 0 ? to : seconds) - from); }
+};
+
+/// For how many seconds a piece of that length goes over into the next: as long as is wished, but never for
+/// more than half of it, so that each is heard by itself, too.
+[[nodiscard]] inline double crossfadeOf(double wished, double length) {
+    return std::clamp(wished, 0.0, std::max(0.0, length / 2));
+}
+
+/// What comes behind the last piece.
+enum class MusicEnd { Silence, NextItem, Again };
+
+/// Music that is the point: the backdrop alone is seen. One piece, or several in their order.
+struct MusicItem {
+    QString title; ///< empty = the first piece's caption
+    std::vector<MusicPiece> pieces;
+    bool isShuffled = false; ///< in another order with each take
+    double crossfade = 0; ///< seconds in which a piece goes over into the next; 0 to kLongestFade, 0 = no gap
+    MusicEnd end = MusicEnd::Silence;
+    bool goesOn = false; ///< also when another item is taken
+    int volume = 100;    ///< per cent
+    friend bool operator==(const MusicItem&, const MusicItem&) = default;
+
+    /// How long all of it lasts, seconds; 0 = that is not known of a piece.
+    [[nodiscard]] double length() const;
 };
 
 /// Something for the operator to read while running; it has no slides.
@@ -78,11 +141,16 @@ struct UnknownItem {
     QByteArray json; ///< as it was read
 };
 
-using ItemWords = std::variant<Heading, SongItem, PassageItem, TextItem, PictureItem, NoteItem, PauseItem,
-                               CountdownItem, SlotItem, UnknownItem>;
+using ItemWords = std::variant<Heading, SongItem, PassageItem, TextItem, PictureItem, FilmItem, MusicItem,
+                               NoteItem, PauseItem, CountdownItem, SlotItem, UnknownItem>;
 
 [[nodiscard]] SongItem songItem(Song song);
 [[nodiscard]] PassageItem passageItem(Passage passage);
+/// An item of a medium of the library: a picture, a film with its sound, a piece of music; the part of it
+/// that was chosen there.
+[[nodiscard]] ItemWords itemOf(const Medium& medium);
+[[nodiscard]] OrderPicture pictureOf(const Medium& medium);
+[[nodiscard]] MusicPiece pieceOf(const Medium& medium);
 [[nodiscard]] TextItem textItem(SpokenText text, QMap<QString, QString> answers = {});
 
 /// The name that it was given, or that what it holds has; empty for what has none.
@@ -94,7 +162,8 @@ using ItemWords = std::variant<Heading, SongItem, PassageItem, TextItem, Picture
 /// "Song", "Scripture", "Prayer", "3 pictures"…; empty for a heading.
 [[nodiscard]] QString kindText(const ItemWords& words);
 
-/// True for what is named in the order itself: headings, notes, pauses, countdowns, places to fill, pictures.
+/// True for what is named in the order itself: headings, notes, pauses, countdowns, places to fill, pictures,
+/// films, music.
 [[nodiscard]] bool canBeNamed(const ItemWords& words);
 /// The same with another name; anything else as it is.
 [[nodiscard]] ItemWords named(ItemWords words, const QString& name);
@@ -104,6 +173,8 @@ using ItemWords = std::variant<Heading, SongItem, PassageItem, TextItem, Picture
 
 /// A part for each picture, named by its caption.
 [[nodiscard]] ItemContent contentOf(const PictureItem& item);
+[[nodiscard]] ItemContent contentOf(const FilmItem& item);
+[[nodiscard]] ItemContent contentOf(const MusicItem& item);
 [[nodiscard]] ItemContent contentOf(const PauseItem& item);
 [[nodiscard]] ItemContent contentOf(const CountdownItem& item);
 

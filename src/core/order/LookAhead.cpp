@@ -26,7 +26,7 @@ QStringList LookAhead::facts() const {
     if (!withoutCredit.isEmpty())
         result << Said::tr("%n songs without credit", nullptr, Said::n(withoutCredit.size()));
     if (!sungLately.empty())
-        result << Said::tr("%n songs sung lately", nullptr, Said::n(qint64(sungLately.size())));
+        result << Said::tr("%n songs sung lately", nullptr, Said::n(sungLately.size()));
     return result;
 }
 

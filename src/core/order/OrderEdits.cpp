@@ -108,7 +108,7 @@ bool fillSlot(Service& service, const ItemId& slot, ItemWords words) {
     Item* item = itemIn(service, slot);
     if (!item || !item->isSlot())
         return false;
-    item->content = std::move(words);
+    item->words = std::move(words);
     return true;
 }
 
@@ -122,9 +122,9 @@ int makeSlots(Service& service, std::span<const ItemId> ids) {
 
 bool setWords(Service& service, const ItemId& id, ItemWords words) {
     Item* item = itemIn(service, id);
-    if (!item || item->content.index() != words.index() || isSame(item->content, words))
+    if (!item || item->words.index() != words.index() || isSame(item->words, words))
         return false;
-    item->content = std::move(words);
+    item->words = std::move(words);
     return true;
 }
 

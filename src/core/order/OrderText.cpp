@@ -65,8 +65,17 @@ std::optional<ItemWords> wordsInBrackets(const QString& line) {
     return std::nullopt;
 }
 
+void setBackdrop(LookOverrides& look, const Medium& medium) {
+    const bool isFilm = medium.kind == MediumKind::Film;
+    look.set(*lookProperty(isFilm ? QStringLiteral("backdrop.film") : QStringLiteral("backdrop.picture")),
+             medium.name);
+    look.set(*lookProperty(QStringLiteral("backdrop.kind")),
+             LookChoiceIndex{int(isFilm ? BackdropKind::Film : BackdropKind::Picture)});
+}
+
 /// "key: value" about an item, from behind its "+".
-Result<void> readPlan(const QString& line, ItemPlan& plan, const OrderSources& sources, const QString& at) {
+Result<void> readAbout(const QString& line, Item& item, const OrderSources& sources, const QString& at) {
+    ItemPlan& plan = item.plan;
     const QString key = line.section(u':', 0, 0).trimmed().toLower();
     const QString value = line.section(u':', 1).trimmed();
     const auto length = [&](std::optional<int>& seconds) -> Result<void> {
@@ -94,9 +103,14 @@ Result<void> readPlan(const QString& line, ItemPlan& plan, const OrderSources& s
         if (!sound)
             return tl::unexpected(Error{sound.error().what, at, sound.error().remedy});
         plan.sound = std::move(*sound);
+    } else if (key == QLatin1String("backdrop") && sources.findBackdrop) {
+        const auto medium = sources.findBackdrop(value);
+        if (!medium)
+            return tl::unexpected(Error{medium.error().what, at, medium.error().remedy});
+        setBackdrop(item.look.choice.own, *medium);
     } else {
         return failure(Said::tr("\"%1\" is not known of an item").arg(key), at,
-                       Said::tr("Write leader, note, takes, at, by itself or sound."));
+                       Said::tr("Write leader, note, takes, at, by itself, sound or backdrop."));
     }
     return {};
 }
@@ -120,7 +134,7 @@ Result<Service> readOrderText(const QString& text, const QString& where, const s
             continue;
         }
         if (line.startsWith(u'+') && !service.items.empty()) {
-            auto read = readPlan(line.mid(1), service.items.back().plan, sources, lineAt(where, number));
+            auto read = readAbout(line.mid(1), service.items.back(), sources, lineAt(where, number));
             if (!read)
                 return tl::unexpected(read.error());
             continue;

@@ -10,13 +10,15 @@ namespace mivanta {
 struct OrderSources {
     std::function<Result<ItemWords>(const QString& line)> findItem;
     std::function<Result<ItemSound>(const QString& name)> findSound{};
+    std::function<Result<Medium>(const QString& name)> findBackdrop{}; ///< a picture or a film
 };
 
 /// Reads a service from lines of text: "Title: …", "Place: …", "Start: 2026-10-04 10:30", "Theme: id or name"
 /// first, then "# Heading" and one item a line: a title or a reference. "[song] Opening song" is a place to
 /// fill, as are "[reading] …", "[text] …" and "[any] …"; "[note] …", "[pause] …" and "[countdown] …" are
-/// those items. "+ leader: …", "+ note: …", "+ takes: 4:30", "+ at: 11:00", "+ by itself: 8 s" and "+ sound:
-/// …" are about the item before. Without a theme, the first of `themes` is used.
+/// those items. "+ leader: …", "+ note: …", "+ takes: 4:30", "+ at: 11:00", "+ by itself: 8 s", "+ sound: …"
+/// and
+/// "+ backdrop: …" are about the item before. Without a theme, the first of `themes` is used.
 [[nodiscard]] Result<Service> readOrderText(const QString& text, const QString& where,
                                             const std::vector<Theme>& themes, const OrderSources& sources);
 

@@ -38,6 +38,39 @@ ItemContent contentOf(const PictureItem& item) {
     return content;
 }
 
+ItemContent contentOf(const FilmItem& item) {
+    ItemContent content;
+    ContentPart part;
+    part.key = QStringLiteral("Film");
+    part.label = Said::tr("Film");
+    part.shortLabel = QString();
+    part.isBlank = true;
+    part.pictureFocus = item.focus;
+    part.film.emplace();
+    part.film->name = item.name;
+    part.film->from = item.from;
+    part.film->to = item.to;
+    part.film->isOnce = item.end != FilmEnd::Again;
+    part.film->isHeard = item.isHeard;
+    part.film->volume = item.volume;
+    part.film->fit = item.fit;
+    part.film->fadeIn = item.fadeIn;
+    part.film->fadeOut = item.fadeOut;
+    part.filmIsShownOn = item.isShownOn;
+    addPart(content, std::move(part), {});
+    return content;
+}
+
+ItemContent contentOf(const MusicItem& item) {
+    ItemContent content;
+    ContentPart part;
+    part.key = QStringLiteral("Music");
+    part.label = Said::tr("Music");
+    part.isBlank = true;
+    addPart(content, std::move(part), givenName(item));
+    return content;
+}
+
 ItemContent contentOf(const PauseItem& item) {
     ItemContent content;
     ContentPart part;

@@ -13,33 +13,39 @@ ItemContent contentOf(const ItemWords& words, const Service& service) {
               [](const PassageItem& item) { return contentOf(*item.passage); },
               [&](const TextItem& item) { return contentOf(*item.text, service.fieldValues(item.answers)); },
               [](const PictureItem& item) { return contentOf(item); },
+              [](const FilmItem& item) { return contentOf(item); },
+              [](const MusicItem& item) { return contentOf(item); },
               [](const PauseItem& item) { return contentOf(item); },
               [](const CountdownItem& item) { return contentOf(item); }},
         words);
 }
 
 ItemContent contentOf(const Item& item, const Service& service) {
-    return withEdits(contentOf(item.content, service), item.edits);
+    ItemContent content = withEdits(contentOf(item.words, service), item.edits);
+    for (ContentPart& part : content.parts)
+        if (part.film)
+            part.film->item = item.id.text();
+    return content;
 }
 
 const Song* Item::song() const {
-    const auto* item = std::get_if<SongItem>(&content);
+    const auto* item = std::get_if<SongItem>(&words);
     return item ? item->song.get() : nullptr;
 }
 
 const Passage* Item::passage() const {
-    const auto* item = std::get_if<PassageItem>(&content);
+    const auto* item = std::get_if<PassageItem>(&words);
     return item ? item->passage.get() : nullptr;
 }
 
 const TextItem* Item::text() const {
-    return std::get_if<TextItem>(&content);
+    return std::get_if<TextItem>(&words);
 }
 
 LookChain lookChainOf(const Item& item, const Service& service, const std::vector<Theme>& library) {
     LookChain chain{{}, item.look.slides, &service.themes, &library};
     chain.layers.push_back({LookLevel::Service, &service.theme, &service.look});
-    if (const auto kind = kindOf(item.content))
+    if (const auto kind = kindOf(item.words))
         if (const auto choice = service.kinds.constFind(*kind); choice != service.kinds.constEnd())
             chain.layers.push_back({LookLevel::Kind, chain.theme(choice->theme), &*choice});
     const Theme* theme = chain.theme(item.look.choice.theme);

@@ -10,7 +10,7 @@ namespace mivanta {
 
 struct Item {
     ItemId id;
-    ItemWords content;
+    ItemWords words;
     ItemLook look{};
     ItemPlan plan{};
     SlideEdits edits{};
@@ -19,16 +19,16 @@ struct Item {
     [[nodiscard]] const Song* song() const;
     [[nodiscard]] const Passage* passage() const;
     [[nodiscard]] const TextItem* text() const;
-    [[nodiscard]] bool isHeading() const { return std::holds_alternative<Heading>(content); }
-    [[nodiscard]] bool isUnknown() const { return std::holds_alternative<UnknownItem>(content); }
+    [[nodiscard]] bool isHeading() const { return std::holds_alternative<Heading>(words); }
+    [[nodiscard]] bool isUnknown() const { return std::holds_alternative<UnknownItem>(words); }
     /// False for headings, notes for the operator, places to fill and what is unknown.
-    [[nodiscard]] bool hasSlides() const { return kindOf(content).has_value(); }
-    [[nodiscard]] bool isSlot() const { return std::holds_alternative<SlotItem>(content); }
+    [[nodiscard]] bool hasSlides() const { return kindOf(words).has_value(); }
+    [[nodiscard]] bool isSlot() const { return std::holds_alternative<SlotItem>(words); }
     /// It takes its time: what has slides, and what will have when it is filled.
-    [[nodiscard]] bool hasPlan() const { return factsOf(content).takesTime; }
+    [[nodiscard]] bool hasPlan() const { return factsOf(words).takesTime; }
     /// True for what comes up while the service runs.
     [[nodiscard]] bool isRun() const { return hasSlides() && !plan.skipped; }
-    [[nodiscard]] QString title() const { return titleOf(content); }
+    [[nodiscard]] QString title() const { return titleOf(words); }
 };
 
 /// What is known of a file of the library's media that a service shows, so that it is found again elsewhere.

@@ -38,6 +38,10 @@ QString excessOf(const ItemWords& words) {
                                 return beyond(qint64(item.pictures.size()), kMostPictures,
                                               QT_TRANSLATE_N_NOOP("Said", "%n pictures"));
                             },
+                            [](const MusicItem& item) {
+                                return beyond(qint64(item.pieces.size()), kMostPieces,
+                                              QT_TRANSLATE_N_NOOP("Said", "%n pieces of music"));
+                            },
                             [](const auto&) { return QString(); }},
                       words);
 }
@@ -77,10 +81,10 @@ QString excessOf(const Service& service) {
         excess = beyond(qint64(service.themes.size()), kMostThemes, QT_TRANSLATE_N_NOOP("Said", "%n themes"));
     qint64 slides = 0;
     for (const Item& item : service.items) {
-        slides += slidesAtMost(item.content);
+        slides += slidesAtMost(item.words);
         if (!excess.isEmpty())
             break;
-        if (const QString own = excessOf(item.content); !own.isEmpty())
+        if (const QString own = excessOf(item.words); !own.isEmpty())
             excess = Said::tr("%1 (\u201c%2\u201d)").arg(own, item.title().left(60));
     }
     return excess.isEmpty() ? beyond(slides, kMostSlides, QT_TRANSLATE_N_NOOP("Said", "%n slides")) : excess;

@@ -11,6 +11,7 @@ inline constexpr qsizetype kMostThemes = 500;
 inline constexpr qint64 kMostSlides =
     50'000; ///< parts that are sung, verses, lines and pictures, of all items
 inline constexpr qsizetype kMostPictures = 2000;        ///< in one item
+inline constexpr qsizetype kMostPieces = 500;           ///< of music in one item
 inline constexpr qsizetype kMostTextLines = 5000;       ///< of one text
 inline constexpr qsizetype kMostVerses = 3000;          ///< of one passage: the longest book has 2,461
 inline constexpr qsizetype kMostSpokenLetters = 50'000; ///< of a line of a text, and of a verse

@@ -10,10 +10,10 @@ constexpr int kDaysAWeek = 7;
 } // namespace
 
 bool becomeSlot(Item& item) {
-    const auto kind = kindOf(item.content);
+    const auto kind = kindOf(item.words);
     if (kind != ItemKind::Song && kind != ItemKind::Passage && kind != ItemKind::Text)
         return false;
-    item.content = SlotItem{{}, kind};
+    item.words = SlotItem{{}, kind};
     item.look = {};
     item.edits = {};
     return true;

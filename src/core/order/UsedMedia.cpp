@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/order/UsedMedia.h"
-#include "core/theme/LookPictures.h"
+#include "core/theme/LookMedia.h"
 #include <algorithm>
 
 namespace mivanta {
@@ -31,42 +31,67 @@ void addOnce(QStringList& names, const QStringList& more) {
 
 } // namespace
 
+QStringList mediaOf(const ItemWords& words) {
+    QStringList names;
+    if (const auto* set = std::get_if<PictureItem>(&words))
+        for (const OrderPicture& picture : set->pictures)
+            addOnce(names, {picture.name});
+    if (const auto* film = std::get_if<FilmItem>(&words))
+        addOnce(names, {film->name});
+    if (const auto* music = std::get_if<MusicItem>(&words))
+        for (const MusicPiece& piece : music->pieces)
+            addOnce(names, {piece.name});
+    return names;
+}
+
+QStringList mediaOf(const Item& item) {
+    QStringList names = mediaOf(item.words);
+    if (item.plan.sound)
+        addOnce(names, {item.plan.sound->name});
+    if (item.plan.track)
+        addOnce(names, {item.plan.track->name});
+    return names;
+}
+
 QStringList mediaOf(const Service& service) {
     QStringList names;
-    for (const Item& item : service.items) {
-        if (const auto* set = std::get_if<PictureItem>(&item.content))
-            for (const OrderPicture& picture : set->pictures)
-                addOnce(names, {picture.name});
-        if (item.plan.sound)
-            addOnce(names, {item.plan.sound->name});
-    }
+    for (const Item& item : service.items)
+        addOnce(names, mediaOf(item));
     eachLook(
-        service, [&](const Look& look) { addOnce(names, picturesOf(look)); },
+        service, [&](const Look& look) { addOnce(names, mediaOf(look)); },
         [&](const LookChoice& choice) {
-            addOnce(names, picturesOf(choice.own));
+            addOnce(names, mediaOf(choice.own));
             for (const SlideObject& object : choice.objects)
-                if (const QString* picture = object.picture())
-                    addOnce(names, {*picture});
+                if (const QString* medium = object.medium())
+                    addOnce(names, {*medium});
         });
     return names;
 }
 
 void renameMedia(Service& service, const QString& from, const QString& to) {
     for (Item& item : service.items) {
-        if (auto* set = std::get_if<PictureItem>(&item.content))
+        if (auto* set = std::get_if<PictureItem>(&item.words))
             for (OrderPicture& picture : set->pictures)
                 if (picture.name == from)
                     picture.name = to;
+        if (auto* film = std::get_if<FilmItem>(&item.words); film && film->name == from)
+            film->name = to;
+        if (auto* music = std::get_if<MusicItem>(&item.words))
+            for (MusicPiece& piece : music->pieces)
+                if (piece.name == from)
+                    piece.name = to;
         if (item.plan.sound && item.plan.sound->name == from)
             item.plan.sound->name = to;
+        if (item.plan.track && item.plan.track->name == from)
+            item.plan.track->name = to;
     }
     eachLook(
-        service, [&](Look& look) { renamePicture(look, from, to); },
+        service, [&](Look& look) { renameMedium(look, from, to); },
         [&](LookChoice& choice) {
-            renamePicture(choice.own, from, to);
+            renameMedium(choice.own, from, to);
             for (SlideObject& object : choice.objects)
-                if (QString* picture = object.picture(); picture && *picture == from)
-                    *picture = to;
+                if (QString* medium = object.medium(); medium && *medium == from)
+                    *medium = to;
         });
 }
 

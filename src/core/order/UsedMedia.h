@@ -7,6 +7,10 @@ namespace mivanta {
 /// The files of the library's media that a service uses: pictures in its items, its themes and every look in
 /// it, and sounds. Each once, in the order in which they come.
 [[nodiscard]] QStringList mediaOf(const Service& service);
+/// Those that the item itself shows.
+[[nodiscard]] QStringList mediaOf(const ItemWords& words);
+/// The same with what sounds with it. Each once.
+[[nodiscard]] QStringList mediaOf(const Item& item);
 /// Has another file used wherever that one is.
 void renameMedia(Service& service, const QString& from, const QString& to);
 

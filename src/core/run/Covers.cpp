@@ -41,6 +41,7 @@ Scene onPlainGround(Scene scene) {
     plain.kind = BackdropKind::Plain;
     plain.colour = isLight(scene.look.words.colour) ? Colour{0, 0, 0, 255} : Colour{255, 255, 255, 255};
     scene.look.backdrop = plain;
+    scene.film.reset();
     std::erase_if(scene.look.objects, [](const SlideObject& object) { return !object.inFront; });
     return scene;
 }
@@ -55,6 +56,7 @@ Scene testCardOf(const Scene& scene) {
     card.look.transition.kind = TransitionKind::Cut;
     card.look.backdropTransition.kind = TransitionKind::Cut;
     card.isTestCard = true;
+    card.unseen = scene.film;
     card.origin = scene.origin;
     return card;
 }
@@ -64,6 +66,7 @@ Scene testCardOf(const Scene& scene) {
 Scene covered(Scene scene, const Output& output, const Covers& covers, const Scene* card) {
     scene.ground = output.groundColour();
     const SceneOrigin from = scene.origin;
+    const std::optional<FilmPlay> film = scene.film;
     if (covers.testCards.contains(output.name))
         return testCardOf(scene);
     switch (covers.on(output.name)) {
@@ -89,6 +92,11 @@ Scene covered(Scene scene, const Output& output, const Covers& covers, const Sce
     case Curtain::Black:
         scene.curtain = Curtain::Black;
         break;
+    }
+    if (film && (scene.curtain == Curtain::Black || scene.film != film)) {
+        scene.unseen = film;
+        if (scene.curtain == Curtain::Black)
+            scene.film.reset();
     }
     scene.origin = from;
     scene.origin.curtain = covers.on(output.name);

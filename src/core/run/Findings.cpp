@@ -45,13 +45,13 @@ void addSlotFindings(std::vector<Finding>& findings, const Service& service) {
 
 } // namespace
 
-std::vector<Finding> findingsOf(const Service& service, const RunPlan& plan) {
+std::vector<Finding> findingsOf(const Service& service, const Lineup& lineup) {
     std::vector<Finding> findings;
-    for (int i = 0; i < plan.itemCount(); ++i) {
-        const Item* item = service.item(plan.itemId(i));
+    for (int i = 0; i < lineup.itemCount(); ++i) {
+        const Item* item = service.item(lineup.itemId(i));
         if (!item)
             continue;
-        addFitFindings(findings, *item, plan.slides(i));
+        addFitFindings(findings, *item, lineup.slides(i));
         if (const Song* song = item->song())
             addSongFindings(findings, *item, *song);
     }

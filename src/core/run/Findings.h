@@ -21,6 +21,6 @@ struct Finding {
 };
 
 /// Everything worth saying about the service, worst first, then in the order of the items.
-[[nodiscard]] std::vector<Finding> findingsOf(const Service& service, const RunPlan& plan);
+[[nodiscard]] std::vector<Finding> findingsOf(const Service& service, const Lineup& lineup);
 
 } // namespace mivanta

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/run/PartJumps.h"
+#include <algorithm>
 
 namespace mivanta {
 
@@ -25,41 +26,52 @@ bool isMeant(const ContentPart& part, QChar letter, const std::optional<int>& nu
 
 } // namespace
 
-std::optional<ItemId> itemMeant(const RunState& state, const RunPlan& plan) {
-    if ((state.isLooking && state.next) || !state.onScreen || !plan.slidesOf(state.onScreen->item))
+std::optional<ItemId> itemMeant(const RunState& state, const Lineup& lineup) {
+    if ((state.isLooking && state.next) || !state.onScreen || !lineup.slidesOf(state.onScreen->item))
         return state.next ? std::optional(state.next->item) : std::nullopt;
     return state.onScreen->item;
 }
 
-RunState lookedAtPart(const RunState& state, const RunPlan& plan, QChar letter, std::optional<int> number) {
-    const auto item = itemMeant(state, plan);
-    const ItemSlides* slides = item ? plan.slidesOf(*item) : nullptr;
-    if (!slides)
+namespace {
+
+/// Where parts that are meant begin in the item that is meant, in their order.
+std::vector<Cue> beginsOf(const RunState& state, const Lineup& lineup, QChar letter,
+                          const std::optional<int>& number) {
+    const auto item = itemMeant(state, lineup);
+    const ItemSlides* slides = item ? lineup.slidesOf(*item) : nullptr;
+    std::vector<Cue> begins;
+    for (size_t step = 0; slides && step < slides->steps.size(); ++step)
+        if (entryBegun(*slides, step) &&
+            isMeant(slides->content.parts[size_t(slides->steps[step].part)], letter, number))
+            begins.push_back({*item, slides->steps[step].position});
+    return begins;
+}
+
+} // namespace
+
+bool hasPart(const RunState& state, const Lineup& lineup, QChar letter, std::optional<int> number) {
+    return !beginsOf(state, lineup, letter, number).empty();
+}
+
+RunState lookedAtPart(const RunState& state, const Lineup& lineup, QChar letter, std::optional<int> number) {
+    const std::vector<Cue> begins = beginsOf(state, lineup, letter, number);
+    if (begins.empty())
         return state;
     // With a number the part is named; without one, the next of its kind is meant.
     std::optional<int> from;
     if (!number) {
         if (state.isLooking && state.next)
             from = state.next->position.entry;
-        else if (state.onScreen && state.onScreen->item == *item)
+        else if (state.onScreen && state.onScreen->item == begins.front().item)
             from = state.onScreen->position.entry;
     }
-    std::optional<Cue> first;
-    for (size_t step = 0; step < slides->steps.size(); ++step) {
-        const auto entry = entryBegun(*slides, step);
-        if (!entry || !isMeant(slides->content.parts[size_t(slides->steps[step].part)], letter, number))
-            continue;
-        const Cue cue{*item, slides->steps[step].position};
-        if (!from || *entry > *from)
-            return lookedAt(state, cue);
-        if (!first)
-            first = cue;
-    }
-    return first ? lookedAt(state, *first) : state;
+    const auto behind = std::find_if(begins.begin(), begins.end(),
+                                     [&](const Cue& cue) { return !from || cue.position.entry > *from; });
+    return lookedAt(state, behind == begins.end() ? begins.front() : *behind);
 }
 
-RunState lookedAtPartAgain(const RunState& state, const RunPlan& plan) {
-    const ItemSlides* slides = state.onScreen ? plan.slidesOf(state.onScreen->item) : nullptr;
+RunState lookedAtPartAgain(const RunState& state, const Lineup& lineup) {
+    const ItemSlides* slides = state.onScreen ? lineup.slidesOf(state.onScreen->item) : nullptr;
     if (!slides)
         return state;
     size_t step = size_t(slides->stepAt(state.onScreen->position));
@@ -68,22 +80,22 @@ RunState lookedAtPartAgain(const RunState& state, const RunPlan& plan) {
     return lookedAt(state, {state.onScreen->item, slides->steps[step].position});
 }
 
-RunState lookedAtFirst(const RunState& state, const RunPlan& plan) {
-    const auto item = itemMeant(state, plan);
-    const ItemSlides* slides = item ? plan.slidesOf(*item) : nullptr;
+RunState lookedAtFirst(const RunState& state, const Lineup& lineup) {
+    const auto item = itemMeant(state, lineup);
+    const ItemSlides* slides = item ? lineup.slidesOf(*item) : nullptr;
     return slides ? lookedAt(state, {*item, slides->steps.front().position}) : state;
 }
 
-RunState lookedAtItemsOn(const RunState& state, const RunPlan& plan, int items) {
-    const auto item = itemMeant(state, plan);
-    const int at = item ? plan.indexOf(*item) : -1;
+RunState lookedAtItemsOn(const RunState& state, const Lineup& lineup, int items) {
+    const auto item = itemMeant(state, lineup);
+    const int at = item ? lineup.indexOf(*item) : -1;
     if (at >= 0)
-        return lookedAtItem(state, plan, at + items);
-    if (plan.itemCount() == 0)
+        return lookedAtItem(state, lineup, at + items);
+    if (lineup.itemCount() == 0)
         return state;
-    // At the end nothing is meant; an unplanned item stands where the plan was left.
-    const int left = state.planOnScreen ? plan.indexOf(state.planOnScreen->item) : state.itemHint;
-    return lookedAtItem(state, plan, items > 0 ? left + items : left + items + 1);
+    // At the end nothing is meant; an unplanned item stands where the lineup was left.
+    const int left = state.lineupOnScreen ? lineup.indexOf(state.lineupOnScreen->item) : state.itemHint;
+    return lookedAtItem(state, lineup, items > 0 ? left + items : left + items + 1);
 }
 
 } // namespace mivanta

@@ -12,7 +12,8 @@ struct RunSettings {
     QStringList callOuts;          ///< saved messages; "___" is a blank to fill
     int callOutSeconds = 0;        ///< how long a call-out stays; 0 = until it is taken away
     bool takeOpensCurtain = false; ///< a take opens a closed curtain
-    bool clickTakes = false;       ///< one click on a card takes it; else it is only looked at
+    QString soundDevice;     ///< the loudspeakers, as the sound system names them; empty = the usual ones
+    bool clickTakes = false; ///< one click on a card takes it; else it is only looked at
     friend bool operator==(const RunSettings&, const RunSettings&) = default;
 };
 

@@ -1,117 +1,119 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/run/RunState.h"
 #include "core/run/FitContent.h"
+#include "core/run/Insisting.h"
 #include "core/song/Emphasis.h"
 #include <algorithm>
 
 namespace mivanta {
 
-int RunPlan::indexOf(const ItemId& id) const {
+int Lineup::indexOf(const ItemId& id) const {
     for (int i = 0; i < itemCount(); ++i)
         if (itemId(i) == id)
             return i;
     return -1;
 }
 
-Cue RunPlan::cue(int item, int step) const {
+Cue Lineup::cue(int item, int step) const {
     return {itemId(item), slides(item).steps[size_t(step)].position};
 }
 
-const ItemSlides* RunPlan::slidesOf(const ItemId& id) const {
+const ItemSlides* Lineup::slidesOf(const ItemId& id) const {
     const int item = indexOf(id);
     return item >= 0 ? &slides(item) : unplanned(id);
 }
 
-std::optional<Cue> following(const Cue& cue, const RunPlan& plan) {
-    const ItemSlides* slides = plan.slidesOf(cue.item);
+std::optional<Cue> following(const Cue& cue, const Lineup& lineup) {
+    const ItemSlides* slides = lineup.slidesOf(cue.item);
     if (!slides)
         return std::nullopt;
     const int step = slides->stepAt(cue.position) + 1;
     if (step < int(slides->steps.size()))
         return Cue{cue.item, slides->steps[size_t(step)].position};
-    const int item = plan.indexOf(cue.item);
-    return item >= 0 && item + 1 < plan.itemCount() ? std::optional(plan.cue(item + 1, 0)) : std::nullopt;
+    const int item = lineup.indexOf(cue.item);
+    return item >= 0 && item + 1 < lineup.itemCount() ? std::optional(lineup.cue(item + 1, 0)) : std::nullopt;
 }
 
-std::optional<Cue> preceding(const Cue& cue, const RunPlan& plan) {
-    const ItemSlides* slides = plan.slidesOf(cue.item);
+std::optional<Cue> preceding(const Cue& cue, const Lineup& lineup) {
+    const ItemSlides* slides = lineup.slidesOf(cue.item);
     if (!slides)
         return std::nullopt;
     const int step = slides->stepAt(cue.position) - 1;
     if (step >= 0)
         return Cue{cue.item, slides->steps[size_t(step)].position};
-    const int item = plan.indexOf(cue.item);
-    return item > 0 ? std::optional(plan.cue(item - 1, int(plan.slides(item - 1).steps.size()) - 1))
+    const int item = lineup.indexOf(cue.item);
+    return item > 0 ? std::optional(lineup.cue(item - 1, int(lineup.slides(item - 1).steps.size()) - 1))
                     : std::nullopt;
 }
 
 namespace {
 
-bool isUnplanned(const std::optional<Cue>& cue, const RunPlan& plan) {
-    return cue && plan.indexOf(cue->item) < 0 && plan.unplanned(cue->item);
+bool isUnplanned(const std::optional<Cue>& cue, const Lineup& lineup) {
+    return cue && lineup.indexOf(cue->item) < 0 && lineup.unplanned(cue->item);
 }
 
 /// What stands where the item on screen stood before it was taken out.
-std::optional<Cue> atHint(const RunState& state, const RunPlan& plan) {
-    return state.itemHint < plan.itemCount() ? std::optional(plan.cue(std::max(0, state.itemHint), 0))
-                                             : std::nullopt;
+std::optional<Cue> atHint(const RunState& state, const Lineup& lineup) {
+    return state.itemHint < lineup.itemCount() ? std::optional(lineup.cue(std::max(0, state.itemHint), 0))
+                                               : std::nullopt;
 }
 
-std::optional<Cue> afterOnScreen(const RunState& state, const RunPlan& plan) {
+std::optional<Cue> afterOnScreen(const RunState& state, const Lineup& lineup) {
     if (!state.onScreen)
-        return plan.itemCount() > 0 ? std::optional(plan.cue(0, 0)) : std::nullopt;
-    if (isUnplanned(state.onScreen, plan)) {
-        const auto inside = following(*state.onScreen, plan);
-        return inside ? inside : state.planNext;
+        return lineup.itemCount() > 0 ? std::optional(lineup.cue(0, 0)) : std::nullopt;
+    if (isUnplanned(state.onScreen, lineup)) {
+        const auto inside = following(*state.onScreen, lineup);
+        return inside ? inside : state.lineupNext;
     }
-    return plan.indexOf(state.onScreen->item) < 0 ? atHint(state, plan) : following(*state.onScreen, plan);
+    return lineup.indexOf(state.onScreen->item) < 0 ? atHint(state, lineup)
+                                                    : following(*state.onScreen, lineup);
 }
 
-RunState shown(RunState state, const Cue& cue, const RunPlan& plan) {
+RunState shown(RunState state, const Cue& cue, const Lineup& lineup) {
     state.onScreen = cue;
-    if (!isUnplanned(cue, plan)) {
-        state.itemHint = plan.indexOf(cue.item);
-        state.planOnScreen.reset();
-        state.planNext.reset();
+    if (!isUnplanned(cue, lineup)) {
+        state.itemHint = lineup.indexOf(cue.item);
+        state.lineupOnScreen.reset();
+        state.lineupNext.reset();
     }
-    state.next = afterOnScreen(state, plan);
+    state.next = afterOnScreen(state, lineup);
     state.isLooking = false;
     return state;
 }
 
 } // namespace
 
-RunState startedRun(const RunPlan& plan) {
+RunState startedRun(const Lineup& lineup) {
     RunState state;
-    state.next = afterOnScreen(state, plan);
+    state.next = afterOnScreen(state, lineup);
     return state;
 }
 
-RunState taken(const RunState& state, const RunPlan& plan) {
-    return state.next && plan.slidesOf(state.next->item) ? shown(state, *state.next, plan) : state;
+RunState taken(const RunState& state, const Lineup& lineup) {
+    return state.next && lineup.slidesOf(state.next->item) ? shown(state, *state.next, lineup) : state;
 }
 
-RunState takenBack(const RunState& state, const RunPlan& plan) {
+RunState takenBack(const RunState& state, const Lineup& lineup) {
     if (!state.onScreen)
         return state;
     std::optional<Cue> cue;
-    if (plan.slidesOf(state.onScreen->item)) {
-        cue = preceding(*state.onScreen, plan);
-        if (!cue && isUnplanned(state.onScreen, plan) && state.planOnScreen &&
-            plan.slidesOf(state.planOnScreen->item))
-            cue = state.planOnScreen;
-    } else if (const int item = std::min(state.itemHint, plan.itemCount()) - 1; item >= 0) {
-        cue = plan.cue(item, int(plan.slides(item).steps.size()) - 1);
+    if (lineup.slidesOf(state.onScreen->item)) {
+        cue = preceding(*state.onScreen, lineup);
+        if (!cue && isUnplanned(state.onScreen, lineup) && state.lineupOnScreen &&
+            lineup.slidesOf(state.lineupOnScreen->item))
+            cue = state.lineupOnScreen;
+    } else if (const int item = std::min(state.itemHint, lineup.itemCount()) - 1; item >= 0) {
+        cue = lineup.cue(item, int(lineup.slides(item).steps.size()) - 1);
     }
-    return cue ? shown(state, *cue, plan) : state;
+    return cue ? shown(state, *cue, lineup) : state;
 }
 
-RunState lookedAhead(const RunState& state, const RunPlan& plan, int steps) {
+RunState lookedAhead(const RunState& state, const Lineup& lineup, int steps) {
     RunState result = state;
     for (; steps > 0 && result.next; --steps) {
-        auto cue = following(*result.next, plan);
-        if (!cue && isUnplanned(result.next, plan))
-            cue = state.planNext;
+        auto cue = following(*result.next, lineup);
+        if (!cue && isUnplanned(result.next, lineup))
+            cue = state.lineupNext;
         if (!cue)
             break;
         result.next = cue;
@@ -119,9 +121,9 @@ RunState lookedAhead(const RunState& state, const RunPlan& plan, int steps) {
     for (; steps < 0; ++steps) {
         std::optional<Cue> cue;
         if (result.next)
-            cue = preceding(*result.next, plan);
-        else if (const int last = plan.itemCount() - 1; last >= 0)
-            cue = plan.cue(last, int(plan.slides(last).steps.size()) - 1);
+            cue = preceding(*result.next, lineup);
+        else if (const int last = lineup.itemCount() - 1; last >= 0)
+            cue = lineup.cue(last, int(lineup.slides(last).steps.size()) - 1);
         if (!cue)
             break;
         result.next = cue;
@@ -130,8 +132,8 @@ RunState lookedAhead(const RunState& state, const RunPlan& plan, int steps) {
     return result;
 }
 
-RunState lookedAtItem(const RunState& state, const RunPlan& plan, int item) {
-    return item >= 0 && item < plan.itemCount() ? lookedAt(state, plan.cue(item, 0)) : state;
+RunState lookedAtItem(const RunState& state, const Lineup& lineup, int item) {
+    return item >= 0 && item < lineup.itemCount() ? lookedAt(state, lineup.cue(item, 0)) : state;
 }
 
 RunState lookedAt(const RunState& state, const Cue& cue) {
@@ -141,36 +143,36 @@ RunState lookedAt(const RunState& state, const Cue& cue) {
     return result;
 }
 
-RunState lookedAtUnplanned(const RunState& state, const RunPlan& plan, const ItemId& item) {
-    const ItemSlides* slides = plan.unplanned(item);
+RunState lookedAtUnplanned(const RunState& state, const Lineup& lineup, const ItemId& item) {
+    const ItemSlides* slides = lineup.unplanned(item);
     if (!slides)
         return state;
     RunState result = state;
-    if (!isUnplanned(state.onScreen, plan)) {
-        result.planOnScreen = state.onScreen;
-        result.planNext = afterOnScreen(state, plan);
+    if (!isUnplanned(state.onScreen, lineup)) {
+        result.lineupOnScreen = state.onScreen;
+        result.lineupNext = afterOnScreen(state, lineup);
     }
     result.next = Cue{item, slides->steps.front().position};
     result.isLooking = true;
     return result;
 }
 
-RunState lookedBack(const RunState& state, const RunPlan& plan) {
+RunState lookedBack(const RunState& state, const Lineup& lineup) {
     RunState result = state;
-    result.next = afterOnScreen(result, plan);
+    result.next = afterOnScreen(result, lineup);
     result.isLooking = false;
     return result;
 }
 
-RunState reconciled(const RunState& state, const RunPlan& plan) {
+RunState reconciled(const RunState& state, const Lineup& lineup) {
     RunState result = state;
     if (result.onScreen)
-        if (const int at = plan.indexOf(result.onScreen->item); at >= 0)
+        if (const int at = lineup.indexOf(result.onScreen->item); at >= 0)
             result.itemHint = at;
-    if (result.planNext && !plan.slidesOf(result.planNext->item))
-        result.planNext = atHint(result, plan);
-    if (!result.next || !plan.slidesOf(result.next->item)) {
-        result.next = afterOnScreen(result, plan);
+    if (result.lineupNext && !lineup.slidesOf(result.lineupNext->item))
+        result.lineupNext = atHint(result, lineup);
+    if (!result.next || !lineup.slidesOf(result.next->item)) {
+        result.next = afterOnScreen(result, lineup);
         result.isLooking = false;
     }
     return result;
@@ -268,16 +270,41 @@ SceneRow sceneRow(const FitRow& row, const ContentLine& line, const Output& outp
 
 namespace {
 
-bool insistsOn(const Output& output, LookGroup group) {
-    return std::find(output.insists.begin(), output.insists.end(), group) != output.insists.end();
-}
-
 Backdrop pictureBackdrop(const ContentPart& part) {
     Backdrop backdrop;
     backdrop.kind = BackdropKind::Picture;
     backdrop.picture = part.picture;
     backdrop.fit = part.pictureFit;
     return backdrop;
+}
+
+Backdrop filmBackdrop(const ContentPart& part) {
+    Backdrop backdrop;
+    backdrop.kind = BackdropKind::Film;
+    backdrop.film = part.film->name;
+    backdrop.filmFrom = part.film->from;
+    backdrop.filmTo = part.film->to;
+    backdrop.fit = part.film->fit;
+    backdrop.focus = part.pictureFocus;
+    return backdrop;
+}
+
+/// A stage that has no place of its own for it is told in large figures how long a film goes on.
+void addFilmLeft(Scene& scene) {
+    const QString key = QStringLiteral("film-left");
+    const auto& objects = scene.look.objects;
+    if (std::any_of(objects.begin(), objects.end(), [&](const SlideObject& object) {
+            const auto* field = std::get_if<FieldObject>(&object.what);
+            return field && field->key == key;
+        }))
+        return;
+    SlideObject figures;
+    figures.inFront = true;
+    figures.box = {0.1, 0.25, 0.8, 0.4};
+    figures.what = FieldObject{key,
+                               {int(kLookHeight * figures.box.height()), scene.look.words.weight,
+                                HorizontalAlign::Centre, scene.look.words.colour}};
+    scene.look.objects.push_back(figures);
 }
 
 /// Figures in their part of the words' box; the words keep to the other one.
@@ -304,8 +331,10 @@ Scene withLayers(Scene scene, const OutputLayers& layers) {
         scene.besideWords.clear();
         scene.stageNote.clear();
     }
-    if (!layers.backdrop)
+    if (!layers.backdrop) {
         scene.look.backdrop = Backdrop{BackdropKind::None};
+        scene.film.reset();
+    }
     if (!layers.objects)
         scene.look.objects.clear();
     if (!layers.credit)
@@ -326,8 +355,16 @@ Scene slideScene(const ItemSlides& slides, const OutputSlides& output, std::opti
     scene.fontSize = output.fontSizeOf(shown);
     const ContentEntry& entry = slides.content.entries[size_t(shown.start.entry)];
     const ContentPart& part = slides.content.partOf(entry, !output.output.isForPeople());
-    if (!part.picture.isEmpty() && !insistsOn(output.output, LookGroup::Backdrop))
+    const bool mayReplace = !insistsOn(output.output, LookGroup::Backdrop);
+    if (!part.picture.isEmpty() && mayReplace)
         scene.look.backdrop = pictureBackdrop(part);
+    const bool showsFilm =
+        part.film && part.filmIsShownOn.value(output.output.name, showsFilms(output.output));
+    if (showsFilm)
+        scene.look.backdrop = filmBackdrop(part);
+    scene.film = showsFilm ? part.film : filmOf(scene.look.backdrop);
+    if (part.film && !showsFilm && !output.output.isForPeople())
+        addFilmLeft(scene);
     if (slides.content.countdown)
         addCountdown(scene, *slides.content.countdown);
     for (const FitRow& row : shown.rows) {
@@ -357,9 +394,9 @@ std::vector<Scene> scenesAt(const ItemSlides& slides, const Position& position) 
 
 namespace {
 
-std::vector<Scene> scenesOf(const std::optional<Cue>& cue, const RunPlan& plan,
+std::vector<Scene> scenesOf(const std::optional<Cue>& cue, const Lineup& lineup,
                             const std::vector<Output>& outputs) {
-    if (const ItemSlides* slides = cue ? plan.slidesOf(cue->item) : nullptr)
+    if (const ItemSlides* slides = cue ? lineup.slidesOf(cue->item) : nullptr)
         return scenesAt(*slides, cue->position);
     std::vector<Scene> scenes;
     for (const Output& output : outputs)
@@ -369,10 +406,11 @@ std::vector<Scene> scenesOf(const std::optional<Cue>& cue, const RunPlan& plan,
 
 } // namespace
 
-std::vector<Scene> scenesFor(const RunState& state, const RunPlan& plan, const std::vector<Output>& outputs) {
-    std::vector<Scene> scenes = scenesOf(state.onScreen, plan, outputs);
+std::vector<Scene> scenesFor(const RunState& state, const Lineup& lineup,
+                             const std::vector<Output>& outputs) {
+    std::vector<Scene> scenes = scenesOf(state.onScreen, lineup, outputs);
     for (const auto& [name, cue] : state.frozen)
-        for (const Scene& kept : scenesOf(cue, plan, outputs))
+        for (const Scene& kept : scenesOf(cue, lineup, outputs))
             for (Scene& scene : scenes)
                 if (scene.output == name && kept.output == name)
                     scene = kept;

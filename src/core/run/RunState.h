@@ -6,12 +6,12 @@
 namespace mivanta {
 
 /// The items that can be run, top to bottom, with their slides. Headings are not among them.
-class RunPlan {
+class Lineup {
 public:
-    virtual ~RunPlan() = default;
+    virtual ~Lineup() = default;
     [[nodiscard]] virtual int itemCount() const = 0;
     [[nodiscard]] virtual ItemId itemId(int index) const = 0;
-    /// May compute the slides now; the reference stays good until the plan changes.
+    /// May compute the slides now; the reference stays good until the lineup changes.
     [[nodiscard]] virtual const ItemSlides& slides(int index) const = 0;
 
     /// The slides of an unplanned item: one that can be run and is not in the order. Null = there is none.
@@ -31,48 +31,48 @@ struct RunState {
     bool isLooking = false;  ///< `next` is where a look has put it
     Covers covers{};
     int itemHint = 0; ///< where the item on screen stood, for when it is taken out of the order
-    /// While an unplanned item is next or on screen: what of the plan was on screen, and what was next.
-    std::optional<Cue> planOnScreen{};
-    std::optional<Cue> planNext{};
+    /// While an unplanned item is next or on screen: what of the lineup was on screen, and what was next.
+    std::optional<Cue> lineupOnScreen{};
+    std::optional<Cue> lineupNext{};
     /// Outputs that keep their picture, whatever is taken, with what was on screen then; nothing = black.
     std::map<QString, std::optional<Cue>> frozen{};
     friend bool operator==(const RunState&, const RunState&) = default;
 };
 
 /// Nothing on screen, the first step next.
-[[nodiscard]] RunState startedRun(const RunPlan& plan);
+[[nodiscard]] RunState startedRun(const Lineup& lineup);
 
 /// What is next goes on screen, and what follows it is next. Unchanged when nothing is next.
-[[nodiscard]] RunState taken(const RunState& state, const RunPlan& plan);
+[[nodiscard]] RunState taken(const RunState& state, const Lineup& lineup);
 /// The step before the one on screen goes on screen. Unchanged at the very first.
-[[nodiscard]] RunState takenBack(const RunState& state, const RunPlan& plan);
+[[nodiscard]] RunState takenBack(const RunState& state, const Lineup& lineup);
 
 /// Moves the next mark by steps (negative: towards the start); what is on screen stays.
-[[nodiscard]] RunState lookedAhead(const RunState& state, const RunPlan& plan, int steps);
-/// Moves the next mark to the first step of an item (index in the plan). Unchanged when there is none.
-[[nodiscard]] RunState lookedAtItem(const RunState& state, const RunPlan& plan, int item);
+[[nodiscard]] RunState lookedAhead(const RunState& state, const Lineup& lineup, int steps);
+/// Moves the next mark to the first step of an item (index in the lineup). Unchanged when there is none.
+[[nodiscard]] RunState lookedAtItem(const RunState& state, const Lineup& lineup, int item);
 [[nodiscard]] RunState lookedAt(const RunState& state, const Cue& cue);
-/// An unplanned item is next. The plan is taken up again behind its last step, where it was left.
-[[nodiscard]] RunState lookedAtUnplanned(const RunState& state, const RunPlan& plan, const ItemId& item);
+/// An unplanned item is next. The lineup is taken up again behind its last step, where it was left.
+[[nodiscard]] RunState lookedAtUnplanned(const RunState& state, const Lineup& lineup, const ItemId& item);
 /// The next mark back to what follows what is on screen.
-[[nodiscard]] RunState lookedBack(const RunState& state, const RunPlan& plan);
+[[nodiscard]] RunState lookedBack(const RunState& state, const Lineup& lineup);
 
 /// After the service changed: marks that point to items that are gone move to what stands there now.
 /// What is on screen stays on screen until a take.
-[[nodiscard]] RunState reconciled(const RunState& state, const RunPlan& plan);
+[[nodiscard]] RunState reconciled(const RunState& state, const Lineup& lineup);
 
-/// The step behind or before one, inside its item or in the next item of the plan; an unplanned item has
+/// The step behind or before one, inside its item or in the next item of the lineup; an unplanned item has
 /// nothing behind or before it.
-[[nodiscard]] std::optional<Cue> following(const Cue& cue, const RunPlan& plan);
-[[nodiscard]] std::optional<Cue> preceding(const Cue& cue, const RunPlan& plan);
+[[nodiscard]] std::optional<Cue> following(const Cue& cue, const Lineup& lineup);
+[[nodiscard]] std::optional<Cue> preceding(const Cue& cue, const Lineup& lineup);
 
 /// The picture of every output at a position of an item, with nothing over it.
 [[nodiscard]] std::vector<Scene> scenesAt(const ItemSlides& slides, const Position& position);
 /// The picture of one output's slide; nothing = its backdrop without words.
 [[nodiscard]] Scene sceneOf(const ItemSlides& slides, const OutputSlides& output, std::optional<int> slide);
 /// The pictures of what is on screen, with nothing over them: black before the first take, and what a frozen
-/// output kept. Outputs are those of the plan's slides.
-[[nodiscard]] std::vector<Scene> scenesFor(const RunState& state, const RunPlan& plan,
+/// output kept. Outputs are those of the lineup's slides.
+[[nodiscard]] std::vector<Scene> scenesFor(const RunState& state, const Lineup& lineup,
                                            const std::vector<Output>& outputs);
 /// The pictures with countdowns that begin to run at `now`, the time of the take.
 [[nodiscard]] std::vector<Scene> startedAt(std::vector<Scene> scenes, const QTime& now);

@@ -2,6 +2,7 @@
 #pragma once
 #include "core/order/ItemContent.h"
 #include "core/run/Cue.h"
+#include "core/theme/FilmPlay.h"
 #include "core/theme/Theme.h"
 #include <QSize>
 #include <vector>
@@ -38,6 +39,9 @@ struct SceneOrigin {
     friend bool operator==(const SceneOrigin&, const SceneOrigin&) { return true; }
 };
 
+/// How a scene comes: as its transition says, or without one.
+enum class Arrival { Turning, Cut };
+
 /// A complete, self-contained description of one output's picture. Equal scenes are equal pictures.
 struct Scene {
     QString output;
@@ -54,9 +58,16 @@ struct Scene {
     QString callOut{};           ///< over the foot of everything but black
     Colour ground{0, 0, 0, 255}; ///< behind what is see-through, and what is seen under a black curtain
     bool isTestCard = false;     ///< a card to set the output's screen up with, in place of everything
-    std::vector<Scene> elsewhere{}; ///< pictures of other outputs that objects of the kind Screen show
+    std::vector<Scene> elsewhere{};   ///< pictures of other outputs that objects of the kind Screen show
+    std::optional<FilmPlay> film{};   ///< what moves where the backdrop of the kind Film stands
+    std::optional<FilmPlay> unseen{}; ///< a film that goes on under a curtain; makes no other picture
     SceneOrigin origin{};
     friend bool operator==(const Scene&, const Scene&) = default;
 };
+
+/// All that move on it.
+[[nodiscard]] std::vector<FilmPlay> filmsOn(const Scene& scene);
+/// The objects among them, from the lowest one on; none while nothing of it is seen.
+[[nodiscard]] std::vector<SlideObject> filmObjectsOn(const Scene& scene);
 
 } // namespace mivanta

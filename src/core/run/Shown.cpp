@@ -15,6 +15,8 @@ ShownKind kindOf(const Scene& scene) {
         return ShownKind::Nothing;
     if (scene.curtain == Curtain::Black)
         return ShownKind::Black;
+    if (scene.film && !scene.film->item.isEmpty())
+        return ShownKind::Film;
     if (scene.rows.empty() && scene.look.backdrop.kind == BackdropKind::Picture)
         return ShownKind::Picture;
     if (scene.rows.empty() || scene.curtain == Curtain::WordsOff)

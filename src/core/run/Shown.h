@@ -13,6 +13,7 @@ enum class ShownKind {
     PlainWords, ///< without a backdrop
     Words,
     Picture, ///< without words
+    Film,    ///< of an item
 };
 
 /// What an output shows, as people say it. The player tells it of what it has really painted.
@@ -24,7 +25,7 @@ struct Shown {
     /// A curtain hides what was taken: neither its words nor its picture are to be seen.
     [[nodiscard]] bool isCovered() const {
         return origin.curtain != Curtain::Open && origin.curtain != Curtain::Plain &&
-               kind != ShownKind::Picture;
+               kind != ShownKind::Picture && kind != ShownKind::Film;
     }
     /// Something is to be seen that somebody has put there.
     [[nodiscard]] bool isSeen() const {

@@ -7,6 +7,7 @@ namespace mivanta {
 namespace {
 
 constexpr int kMostFollowing = 8; // parts
+const QLatin1String kFilmLeft("film-left");
 
 /// The short names of the parts that come behind a step of its item.
 QString partsBehind(const ItemSlides& slides, const Position& position) {
@@ -39,11 +40,11 @@ QString keyText(const Song& song) {
 
 } // namespace
 
-StageFacts stageFacts(const Service& service, const RunPlan& plan, const Cue& cue,
-                      const QDateTime& itemSince) {
+StageFacts stageFacts(const Service& service, const Lineup& lineup, const Cue& cue,
+                      const QDateTime& itemSince, const FilmPlace& film) {
     StageFacts facts;
     facts.itemSince = itemSince;
-    const ItemSlides* slides = plan.slidesOf(cue.item);
+    const ItemSlides* slides = lineup.slidesOf(cue.item);
     if (!slides)
         return facts;
     const auto say = [&](const char* key, const QString& text) {
@@ -54,9 +55,9 @@ StageFacts stageFacts(const Service& service, const RunPlan& plan, const Cue& cu
     if (step.part < int(slides->content.parts.size()))
         say("part", slides->content.parts[size_t(step.part)].label);
     say("follows", partsBehind(*slides, cue.position));
-    const int at = plan.indexOf(cue.item);
+    const int at = lineup.indexOf(cue.item);
     if (at >= 0)
-        say("place", Said::tr("%1 of %2").arg(at + 1).arg(plan.itemCount()));
+        say("place", Said::tr("%1 of %2").arg(at + 1).arg(lineup.itemCount()));
     if (const Item* item = service.item(cue.item)) {
         say("item", item->title());
         say("note", item->edits.stageNote);
@@ -64,14 +65,18 @@ StageFacts stageFacts(const Service& service, const RunPlan& plan, const Cue& cu
         if (const Song* song = item->song())
             say("key", keyText(*song));
     }
-    if (at >= 0 && at + 1 < plan.itemCount())
-        if (const Item* next = service.item(plan.itemId(at + 1)))
+    if (film.item == cue.item) {
+        facts.filmEnds = film.ends;
+        say(kFilmLeft.data(), film.left);
+    }
+    if (at >= 0 && at + 1 < lineup.itemCount())
+        if (const Item* next = service.item(lineup.itemId(at + 1)))
             say("next-item", next->title());
-    for (int i = at + 1; i < plan.itemCount() && !facts.nextFixed; ++i)
-        if (const Item* item = service.item(plan.itemId(i)))
+    for (int i = at + 1; i < lineup.itemCount() && !facts.nextFixed; ++i)
+        if (const Item* item = service.item(lineup.itemId(i)))
             facts.nextFixed = item->plan.at;
-    if (const auto next = following(cue, plan))
-        if (const ItemSlides* after = plan.slidesOf(next->item))
+    if (const auto next = following(cue, lineup))
+        if (const ItemSlides* after = lineup.slidesOf(next->item))
             for (const OutputSlides& output : after->outputs)
                 facts.nextWords.insert(output.output.name, wordsOn(output, next->position));
     return facts;
@@ -79,6 +84,11 @@ StageFacts stageFacts(const Service& service, const RunPlan& plan, const Cue& cu
 
 Scene withFacts(Scene scene, const StageFacts& facts) {
     std::erase_if(scene.look.objects, [&](SlideObject& object) {
+        if (const auto* field = std::get_if<FieldObject>(&object.what);
+            field && field->key == kFilmLeft && facts.filmEnds) {
+            object.what = CountdownObject{facts.filmEnds, {}, field->letters};
+            return false;
+        }
         if (const auto* field = std::get_if<FieldObject>(&object.what)) {
             const QString text = field->key == QLatin1String("next-words")
                                      ? facts.nextWords.value(scene.output)

@@ -156,10 +156,10 @@ Item mended(Item item, const MendableWords& found, const QString& words) {
         item.edits.setWords(*found.slide, words);
     } else if (const Song* song = item.song()) {
         if (auto changed = mended(*song, found, words))
-            item.content = songItem(std::move(*changed));
+            item.words = songItem(std::move(*changed));
     } else if (const TextItem* text = item.text()) {
         if (auto changed = mended(*text->text, found, words))
-            item.content = textItem(std::move(*changed), text->answers);
+            item.words = textItem(std::move(*changed), text->answers);
     }
     return item;
 }

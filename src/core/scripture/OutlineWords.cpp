@@ -11,7 +11,7 @@ QString chaptersOf(const OutlineBook& book) {
         !chapters.empty() && chapters.front().number == 1 && chapters.back().number == int(chapters.size());
     if (whole)
         return chapters.size() == 1 ? Said::tr("one chapter")
-                                    : Said::tr("%n chapters", nullptr, Said::n(qint64(chapters.size())));
+                                    : Said::tr("%n chapters", nullptr, Said::n(chapters.size()));
     QStringList runs;
     for (size_t i = 0; i < chapters.size();) {
         size_t end = i;

@@ -46,8 +46,12 @@ public:
 
 private:
     void addChapters(const VerseRange& range, bool newBook, bool oneChapter) {
-        if (oneChapter)
-            return; // the book's name says it
+        if (oneChapter) { // the book's name says it
+            if (!newBook)
+                m_text += QStringLiteral("; ") + nameIn(m_outline, range.book);
+            m_byVerse = false;
+            return;
+        }
         const bool isRange = range.to.chapter != range.from.chapter;
         // A bare range behind verses, or behind a chapter, would be read as verses.
         const bool saysChapters = isRange && !newBook && (m_byVerse || m_oneWholeChapter);
@@ -64,7 +68,9 @@ private:
     }
     void addVerses(const VerseRange& range, bool newBook, bool oneChapter) {
         const bool sameChapter = m_byVerse && m_chapter == range.from.chapter;
-        m_text += newBook ? QStringLiteral(" ") : sameChapter ? QStringLiteral(", ") : QStringLiteral("; ");
+        // Where commas part chapters from verses, "Jude 1, 8" would be verse 8 of chapter 1.
+        const bool byComma = sameChapter && !(oneChapter && m_outline.writesCommas());
+        m_text += newBook ? QStringLiteral(" ") : byComma ? QStringLiteral(", ") : QStringLiteral("; ");
         const VersePoint from{range.from.chapter, std::max(1, range.from.verse), range.from.letter};
         if (!sameChapter && !oneChapter)
             m_text += QString::number(from.chapter) + u':';

@@ -50,6 +50,7 @@ struct Part {
     /// As singing orders write it, in all languages: "V1", "C", "P", "B", "Intro", "Inter", "T", "E".
     [[nodiscard]] QString shortLabel() const;
     [[nodiscard]] bool hasWords() const;
+    friend bool operator==(const Part&, const Part&) = default;
 };
 
 /// One entry of a singing order: a part, sung `times` times in a row; a null part is an empty slide.

@@ -12,16 +12,15 @@ namespace {
 
 QString excessOf(const Part& part, qsizetype& letters) {
     if (part.lines.size() > size_t(kMostLines))
-        return tooMuch(
-            Said::tr("%n lines in %1", nullptr, Said::n(qint64(part.lines.size()))).arg(part.label()),
-            kMostLines);
+        return tooMuch(Said::tr("%n lines in %1", nullptr, Said::n(part.lines.size())).arg(part.label()),
+                       kMostLines);
     for (const Line& line : part.lines) {
         if (line.words.size() > kMostLetters)
             return tooMuch(Said::tr("%n letters in one line of %1", nullptr, Said::n(line.words.size()))
                                .arg(part.label()),
                            kMostLetters);
         if (line.chords.size() > size_t(kMostLetters))
-            return tooMuch(Said::tr("%n chords in one line", nullptr, Said::n(qint64(line.chords.size()))),
+            return tooMuch(Said::tr("%n chords in one line", nullptr, Said::n(line.chords.size())),
                            kMostLetters);
         letters += line.words.size();
     }
@@ -39,7 +38,7 @@ qint64 sungCount(const std::vector<SungPart>& order) {
 
 QString excessOf(const Song& song) {
     if (song.parts.size() > size_t(kMostParts))
-        return tooMuch(Said::tr("%n parts", nullptr, Said::n(qint64(song.parts.size()))), kMostParts);
+        return tooMuch(Said::tr("%n parts", nullptr, Said::n(song.parts.size())), kMostParts);
     qsizetype letters = 0;
     for (const Part& part : song.parts)
         if (const QString excess = excessOf(part, letters); !excess.isEmpty())
@@ -47,7 +46,7 @@ QString excessOf(const Song& song) {
     if (letters > kMostSongLetters)
         return tooMuch(Said::tr("%n letters", nullptr, Said::n(letters)), kMostSongLetters);
     if (song.otherOrders.size() > size_t(kMostOrders))
-        return tooMuch(Said::tr("%n other singing orders", nullptr, Said::n(qint64(song.otherOrders.size()))),
+        return tooMuch(Said::tr("%n other singing orders", nullptr, Said::n(song.otherOrders.size())),
                        kMostOrders);
     const auto excessOfOrder = [](const std::vector<SungPart>& order) {
         const qint64 sung = sungCount(order);

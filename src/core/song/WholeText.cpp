@@ -4,6 +4,7 @@
 #include "core/song/Emphasis.h"
 #include "core/song/PartEdits.h"
 #include "core/song/PasteCleanup.h"
+#include "core/song/SheetDetails.h"
 #include <QRegularExpression>
 #include <QSet>
 #include <algorithm>
@@ -23,8 +24,7 @@ QString headingOf(const Part& part) {
 
 /// A line of words that a reader of this text, or of any plain text, would take for something else.
 bool looksLikeMark(const QString& text) {
-    return text.startsWith(u'#') || text.startsWith(u'>') || text.startsWith("---"_L1) ||
-           text.startsWith(QChar(0x00a9)) || text.startsWith("(c) "_L1, Qt::CaseInsensitive) ||
+    return text.startsWith(u'#') || text.startsWith(u'>') || text.startsWith("---"_L1) || isCopyright(text) ||
            isChordLine(text) || findHeading(text, true);
 }
 
@@ -39,11 +39,22 @@ struct HeadedPart {
     std::optional<bool> bandOnly;
 };
 
+/// As what is written of it is read again: colons at the end of a heading are no name of it, and behind a
+/// number that is none there may be more of them.
 HeadedPart partOfHeading(QString words) {
-    while (words.endsWith(u':')) // all of them: what is written of it has to be read as the same
-        words = words.chopped(1).trimmed();
-    const PartHeading heading = readAnyHeading(words);
-    return {{PartId::create(), heading.kind, heading.number, heading.name}, heading.bandOnly};
+    constexpr int kMostReadings = 4;
+    HeadedPart headed;
+    for (int reading = 0; reading < kMostReadings; ++reading) {
+        while (words.endsWith(u':'))
+            words = words.chopped(1).trimmed();
+        const PartHeading heading = readAnyHeading(words);
+        headed.part = {PartId::create(), heading.kind, heading.number, heading.name};
+        headed.bandOnly = heading.bandOnly ? heading.bandOnly : headed.bandOnly;
+        if (headed.part.key() == words)
+            break;
+        words = headed.part.key();
+    }
+    return headed;
 }
 
 QStringList lineWordsOf(const Part& part) {

@@ -10,7 +10,7 @@
 
 namespace mivanta {
 
-enum class BackdropKind { None, Plain, Gradient, Picture };
+enum class BackdropKind { None, Plain, Gradient, Picture, Film };
 enum class GradientShape { Linear, Radial };
 /// How a picture meets a screen of another shape: it fills it and loses edges, is seen whole, or is
 /// stretched.
@@ -37,6 +37,9 @@ struct GradientStop {
     friend bool operator==(const GradientStop&, const GradientStop&) = default;
 };
 
+/// The longest film there may be, seconds.
+inline constexpr double kLongestFilm = 86'400;
+
 /// What is done to a picture without touching its file.
 struct Treatment {
     int brightness = 0;      ///< -100 to 100
@@ -50,14 +53,21 @@ struct Treatment {
 
 struct Backdrop {
     BackdropKind kind = BackdropKind::Plain; ///< None = see-through
-    Colour colour;                           ///< for Plain; behind a picture that is seen whole
+    Colour colour;                           ///< for Plain; behind what is seen whole
     GradientShape shape = GradientShape::Linear;
     std::vector<GradientStop> stops{{0, {}}, {1, {64, 64, 64, 255}}}; ///< by rising `at`; at least two
     double angle = 90; ///< of a linear gradient: degrees, 0 = left to right, 90 = top to bottom
     QString picture;   ///< a file of the library's media, as PictureName makes them; may be empty
-    PictureFit fit = PictureFit::Fill;
+    PictureFit fit = PictureFit::Fill; ///< of a picture or a film
     QPointF focus{0.5, 0.5}; ///< the place of the picture that stays in sight, in shares of its size
-    Treatment treatment;
+    QString film;            ///< a file of the library's media; may be empty
+    double filmFrom = 0;     ///< seconds
+    double filmTo = 0;       ///< seconds; 0 = its end
+    Treatment treatment;     ///< of a picture or a film
+
+    [[nodiscard]] bool isMedium() const {
+        return kind == BackdropKind::Picture || kind == BackdropKind::Film;
+    }
     friend bool operator==(const Backdrop&, const Backdrop&) = default;
 };
 

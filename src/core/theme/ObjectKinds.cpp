@@ -16,7 +16,15 @@ SlideObject inFront(ObjectWhat what, QRectF box = SlideObject().box) {
     return object;
 }
 
+SlideObject behindWords(ObjectWhat what) {
+    SlideObject object;
+    object.what = std::move(what);
+    return object;
+}
+
 constexpr QRectF kCorner(0.75, 0.05, 0.2, 0.1); ///< where times are out of the way
+constexpr QSizeF kFilmBox(0.4, 0.4);            ///< at most
+constexpr double kScreenShape = 16.0 / 9;
 
 SlideObject countdownToHalfPastTen() {
     CountdownObject countdown;
@@ -40,6 +48,7 @@ const std::array<ObjectKind, std::variant_size_v<ObjectWhat>> kKinds{{
      [] {
          return inFront(ScreenObject(), {0.68, 0.68, 0.3, 0.3});
      }},
+    {"film", QT_TRANSLATE_NOOP("Said", "Film"), [] { return behindWords(FilmObject()); }},
 }};
 
 } // namespace
@@ -50,6 +59,19 @@ std::span<const ObjectKind> objectKinds() {
 
 const ObjectKind& kindOf(const SlideObject& object) {
     return kKinds[object.what.index()];
+}
+
+SlideObject objectOf(const Medium& medium) {
+    if (medium.kind != MediumKind::Film)
+        return SlideObject::ofPicture(medium.name);
+    SlideObject object = behindWords(FilmObject{medium.name, medium.from, medium.to});
+    if (medium.facts && !medium.facts->size.isEmpty()) { // nothing of it is cut off
+        const double shape = double(medium.facts->size.width()) / medium.facts->size.height();
+        const QPointF middle = object.box.center();
+        const QSizeF whole = QSizeF(shape / kScreenShape, 1).scaled(kFilmBox, Qt::KeepAspectRatio);
+        object.box = {middle - QPointF(whole.width(), whole.height()) / 2, whole};
+    }
+    return object;
 }
 
 const ObjectKind* objectKind(const QString& key) {

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/base/Said.h"
+#include "core/media/Medium.h"
 #include "core/theme/SlideObject.h"
 #include <span>
 
@@ -18,6 +19,8 @@ struct ObjectKind {
 /// One of each alternative of ObjectWhat, in their order.
 [[nodiscard]] std::span<const ObjectKind> objectKinds();
 [[nodiscard]] const ObjectKind& kindOf(const SlideObject& object);
+/// A picture or a film of the library, as it is added to a slide.
+[[nodiscard]] SlideObject objectOf(const Medium& medium);
 /// Null for a key that there is not, as in a file of a newer version.
 [[nodiscard]] const ObjectKind* objectKind(const QString& key);
 

@@ -16,78 +16,55 @@ std::optional<int> secondsToRun(const QString& text) {
     return isNumber && seconds >= 0 ? std::optional(seconds) : std::nullopt;
 }
 
-// Kinds have a field of this name or they have not.
+} // namespace
 
-template <typename Object>
-auto lettersOf(Object& object) {
-    return std::visit(
-        [](auto& what) {
-            using Letters = std::conditional_t<std::is_const_v<Object>, const ObjectLetters*, ObjectLetters*>;
-            if constexpr (requires { what.letters; })
-                return Letters(&what.letters);
-            else
-                return Letters(nullptr);
-        },
-        object.what);
-}
+namespace {
 
-template <typename Object>
-auto edgeOf(Object& object) {
+/// The field that `of` finds in some kinds; null for those that have none of its name.
+template <typename Field, typename Of>
+const Field* fieldOf(const ObjectWhat& what, const Of& of) {
     return std::visit(
-        [](auto& what) {
-            using Edge = std::conditional_t<std::is_const_v<Object>, const ObjectEdge*, ObjectEdge*>;
-            if constexpr (requires { what.edge; })
-                return Edge(&what.edge);
-            else
-                return Edge(nullptr);
+        [&](const auto& object) -> const Field* {
+            if constexpr (requires { of(object); })
+                return &of(object);
+            return nullptr;
         },
-        object.what);
-}
-
-template <typename Object>
-auto colourOf(Object& object) {
-    return std::visit(
-        [](auto& what) {
-            using Found = std::conditional_t<std::is_const_v<Object>, const Colour*, Colour*>;
-            if constexpr (requires { what.letters; })
-                return Found(&what.letters.colour);
-            else if constexpr (requires { what.fill; })
-                return Found(&what.fill);
-            else if constexpr (requires { what.colour; })
-                return Found(&what.colour);
-            else
-                return Found(nullptr);
-        },
-        object.what);
+        what);
 }
 
 } // namespace
 
-const QString* SlideObject::picture() const {
-    const auto* shown = std::get_if<PictureObject>(&what);
-    return shown ? &shown->name : nullptr;
+const QString* SlideObject::medium() const {
+    return fieldOf<QString>(what, [](const auto& object) -> decltype((object.name)) { return object.name; });
 }
-QString* SlideObject::picture() {
-    auto* shown = std::get_if<PictureObject>(&what);
-    return shown ? &shown->name : nullptr;
-}
+
 const ObjectLetters* SlideObject::letters() const {
-    return lettersOf(*this);
+    return fieldOf<ObjectLetters>(
+        what, [](const auto& object) -> decltype((object.letters)) { return object.letters; });
 }
-ObjectLetters* SlideObject::letters() {
-    return lettersOf(*this);
-}
+
 const ObjectEdge* SlideObject::edge() const {
-    return edgeOf(*this);
+    return fieldOf<ObjectEdge>(what,
+                               [](const auto& object) -> decltype((object.edge)) { return object.edge; });
 }
-ObjectEdge* SlideObject::edge() {
-    return edgeOf(*this);
+
+const double* SlideObject::roundness() const {
+    return fieldOf<double>(
+        what, [](const auto& object) -> decltype((object.roundness)) { return object.roundness; });
 }
+
 const Colour* SlideObject::colour() const {
-    return colourOf(*this);
-}
-Colour* SlideObject::colour() {
-    return colourOf(*this);
+    return std::visit(
+        [](const auto& object) -> const Colour* {
+            if constexpr (requires { object.letters; })
+                return &object.letters.colour;
+            else if constexpr (requires { object.fill; })
+                return &object.fill;
+            else if constexpr (requires { object.colour; })
+                return &object.colour;
+            return nullptr;
+        },
+        what);
 }
 
 SlideObject startedAt(SlideObject object, const QTime& now) {

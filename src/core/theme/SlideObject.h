@@ -5,6 +5,7 @@
 #include <QString>
 #include <QTime>
 #include <optional>
+#include <utility>
 #include <variant>
 
 namespace mivanta {
@@ -32,6 +33,16 @@ struct ObjectEdge {
 struct PictureObject {
     QString name; ///< a file of the library's media
     friend bool operator==(const PictureObject&, const PictureObject&) = default;
+};
+
+/// A film of the library's media, silent and going round; what its box has not the shape for is cut off. It
+/// stands behind the words, over the other objects there.
+struct FilmObject {
+    QString name;         ///< of its file
+    double from = 0;      ///< seconds
+    double to = 0;        ///< 0 = its end
+    double roundness = 0; ///< px, of its corners
+    friend bool operator==(const FilmObject&, const FilmObject&) = default;
 };
 
 struct TextObject {
@@ -95,8 +106,9 @@ struct ScreenObject {
     friend bool operator==(const ScreenObject&, const ScreenObject&) = default;
 };
 
-using ObjectWhat = std::variant<PictureObject, TextObject, LineObject, RectangleObject, EllipseObject,
-                                ClockObject, CountdownObject, StopwatchObject, FieldObject, ScreenObject>;
+using ObjectWhat =
+    std::variant<PictureObject, TextObject, LineObject, RectangleObject, EllipseObject, ClockObject,
+                 CountdownObject, StopwatchObject, FieldObject, ScreenObject, FilmObject>;
 
 /// Something that stands on a slide besides its words.
 struct SlideObject {
@@ -120,23 +132,28 @@ struct SlideObject {
     [[nodiscard]] bool is() const {
         return std::holds_alternative<What>(what);
     }
-    /// True when it does not come and go with the words.
-    [[nodiscard]] bool fadesItself() const { return fadeIn > 0 || fadeOut > 0; }
+    /// True when it does not come and go with the words. What moves is a layer of its own anyway.
+    [[nodiscard]] bool fadesItself() const { return (fadeIn > 0 || fadeOut > 0) && !is<FilmObject>(); }
     /// True when its picture changes with the time of day.
     [[nodiscard]] bool isLive() const {
         return is<ClockObject>() || is<CountdownObject>() || is<StopwatchObject>();
     }
     /// The media file that it shows; null for what shows none.
-    [[nodiscard]] const QString* picture() const;
-    [[nodiscard]] QString* picture();
+    [[nodiscard]] const QString* medium() const;
+    [[nodiscard]] QString* medium() { return const_cast<QString*>(std::as_const(*this).medium()); }
     /// Null for what has none.
     [[nodiscard]] const ObjectLetters* letters() const;
-    [[nodiscard]] ObjectLetters* letters();
+    [[nodiscard]] ObjectLetters* letters() {
+        return const_cast<ObjectLetters*>(std::as_const(*this).letters());
+    }
     [[nodiscard]] const ObjectEdge* edge() const;
-    [[nodiscard]] ObjectEdge* edge();
+    [[nodiscard]] ObjectEdge* edge() { return const_cast<ObjectEdge*>(std::as_const(*this).edge()); }
+    /// Px, of its corners; null for what has none.
+    [[nodiscard]] const double* roundness() const;
+    [[nodiscard]] double* roundness() { return const_cast<double*>(std::as_const(*this).roundness()); }
     /// Of its letters, a line, or what fills a shape; null for what has none.
     [[nodiscard]] const Colour* colour() const;
-    [[nodiscard]] Colour* colour();
+    [[nodiscard]] Colour* colour() { return const_cast<Colour*>(std::as_const(*this).colour()); }
 };
 
 /// A countdown for so many seconds has its end from now on; anything else stays as it is.

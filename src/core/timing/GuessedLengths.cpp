@@ -17,7 +17,7 @@ std::shared_ptr<const void> wordsOf(const Item& item) {
                             [](const PassageItem& passage) { return Words(passage.passage); },
                             [](const TextItem& text) { return Words(text.text); },
                             [](const auto&) { return Words(); }},
-                      item.content);
+                      item.words);
 }
 
 } // namespace

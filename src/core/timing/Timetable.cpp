@@ -39,11 +39,15 @@ int guessedSeconds(const Item& item, const Service& service) {
         return 0;
     if (item.isSlot())
         return kSecondsASlot;
-    if (const auto* pictures = std::get_if<PictureItem>(&item.content))
+    if (const auto* pictures = std::get_if<PictureItem>(&item.words))
         return int(pictures->pictures.size()) * item.plan.advance.value_or(kSecondsAPicture);
-    if (const auto* countdown = std::get_if<CountdownItem>(&item.content))
+    if (const auto* film = std::get_if<FilmItem>(&item.words); film && film->length() > 0)
+        return std::min(kLongestItem, int(std::ceil(film->length())));
+    if (const auto* music = std::get_if<MusicItem>(&item.words); music && music->length() > 0)
+        return music->goesOn ? kSecondsAPause : std::min(kLongestItem, int(std::ceil(music->length())));
+    if (const auto* countdown = std::get_if<CountdownItem>(&item.words))
         return countdown->to ? 0 : countdown->seconds;
-    if (std::holds_alternative<PauseItem>(item.content))
+    if (std::holds_alternative<PauseItem>(item.words))
         return kSecondsAPause;
     const ItemContent content = contentOf(item, service);
     int lines = 0;
@@ -63,7 +67,7 @@ namespace {
 
 /// A countdown to a time lasts until then; anything else as long as it is guessed to.
 int usualSeconds(const Item& item, const Service& service, const QDateTime& now) {
-    const auto* countdown = std::get_if<CountdownItem>(&item.content);
+    const auto* countdown = std::get_if<CountdownItem>(&item.words);
     if (!countdown || !countdown->to)
         return guessedSeconds(item, service);
     return now.isValid() ? std::max(0, int(now.secsTo(fixedTime(*countdown->to, now)))) : 0;
@@ -76,7 +80,7 @@ QString subjectOf(const Item& item) {
         return QStringLiteral("song:") + song->id.text();
     if (const TextItem* text = item.text())
         return QStringLiteral("text:") + text->text->id.text();
-    return kindKey(item.content) + u':' + givenName(item.content).toLower();
+    return kindKey(item.words) + u':' + givenName(item.words).toLower();
 }
 
 QString lengthText(const TimetableRow& row) {
@@ -90,9 +94,8 @@ int secondsOf(const Item& item, const Service& service, const QDateTime& begins,
     if (item.plan.seconds)
         return *item.plan.seconds;
     const auto known = usual ? usual(item) : std::nullopt;
-    return known && !std::holds_alternative<CountdownItem>(item.content)
-               ? *known
-               : usualSeconds(item, service, begins);
+    return known && !std::holds_alternative<CountdownItem>(item.words) ? *known
+                                                                       : usualSeconds(item, service, begins);
 }
 
 QDateTime beginOf(const Item& item, const QDateTime& now) {

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/check/CheckDesk.h"
 #include "desk/check/DifferencesPanel.h"
+#include "desk/check/MediaFindings.h"
 #include "desk/check/MissingPanel.h"
 #include "desk/kit/Columns.h"
 #include "desk/kit/EmptyState.h"
@@ -80,6 +81,8 @@ CheckDesk::CheckDesk(Session& session, Prompts& prompts, QWidget* parent)
     connect(&m_session.outputs(), &Outputs::placesChanged, this, &CheckDesk::look);
     connect(&m_session.readings(), &ServiceReadings::changed, this, &CheckDesk::look);
     connect(&m_session.missing(), &MissingFiles::changed, this, &CheckDesk::look);
+    connect(&m_session.media(), &MediaBook::changed, this, &CheckDesk::look);
+    connect(&m_session.filmLoads(), &FilmLoads::changed, this, &CheckDesk::look);
     connect(&m_session.differences(), &Differences::changed, this, &CheckDesk::look);
     look();
 }
@@ -107,7 +110,8 @@ void CheckDesk::look() {
     if (!m_session.book().isComplete() && !isVisible())
         return; // completed() follows
     std::vector<Finding> findings = findingsOf(m_session.document().service(), m_session.book());
-    for (const auto& more : {screenFindings(), readingFindings(m_session), m_fontFindings.all()})
+    for (const auto& more :
+         {screenFindings(), readingFindings(m_session), mediaFindings(m_session), m_fontFindings.all()})
         findings.insert(findings.end(), more.begin(), more.end());
     std::stable_sort(findings.begin(), findings.end(),
                      [](const Finding& a, const Finding& b) { return a.severity < b.severity; });

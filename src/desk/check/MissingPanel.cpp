@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/check/MissingPanel.h"
+#include "core/order/UsedMedia.h"
 #include "desk/kit/Columns.h"
 #include "desk/kit/Style.h"
 #include <QFileInfo>
@@ -83,10 +84,10 @@ QString MissingPanel::usersOf(const QString& name) const {
     for (const Item& item : m_session.document().service().items) {
         if (item.plan.sound && item.plan.sound->name == name)
             users << tr("sounds with %1").arg(item.title());
-        if (const auto* set = std::get_if<PictureItem>(&item.content))
-            for (const OrderPicture& picture : set->pictures)
-                if (picture.name == name && !users.contains(item.title()))
-                    users << item.title();
+        if (item.plan.track && item.plan.track->name == name)
+            users << tr("%1 is sung to it").arg(item.title());
+        if (mediaOf(item.words).contains(name))
+            users << item.title();
     }
     return users.isEmpty() ? tr("behind the words") : users.join(QStringLiteral(", "));
 }

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/find/FilterRow.h"
+#include "core/base/Clock.h"
 #include "desk/kit/Style.h"
 #include <QHBoxLayout>
 #include <QLocale>
@@ -75,7 +76,7 @@ void FilterRow::addSung(QMenu* menu) {
         choices->addAction(text, this, [this, months] {
             change([months](SongFilter& filter) {
                 filter.neverSung = false;
-                filter.notSungSince = QDate::currentDate().addMonths(-months);
+                filter.notSungSince = Clock::the().date().addMonths(-months);
             });
         });
     };

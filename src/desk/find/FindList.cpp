@@ -2,9 +2,12 @@
 #include "desk/find/FindList.h"
 #include "core/base/Cases.h"
 #include "core/base/Fold.h"
+#include "core/base/MediaName.h"
 #include "desk/kit/Style.h"
+#include <QFileInfo>
 #include <QMimeData>
 #include <QPainter>
+#include <QUrl>
 
 namespace mivanta {
 
@@ -15,8 +18,19 @@ QStringList markedIn(const FindHit& hit) {
                             [](const TextHit& text) { return text.marked; },
                             [](const VerseHit& verse) { return verse.marked; },
                             [](const FoundPassage&) { return QStringList(); },
-                            [](const FoundBook&) { return QStringList(); }},
+                            [](const FoundBook&) { return QStringList(); },
+                            [](const MediumHit& hit) { return hit.marked; }},
                       hit);
+}
+
+ShownMedium shownOf(const MediumHit& hit) {
+    ShownMedium shown{hit.medium, {}, {}, 0, {}, {}};
+    if (!hit.path.isEmpty()) {
+        shown.folder = QFileInfo(hit.path).path();
+        shown.path = QFileInfo(hit.path).fileName();
+        shown.changedAt = hit.medium.addedAt.toMSecsSinceEpoch();
+    }
+    return shown;
 }
 
 /// What stands at the right: a song's number, a text's kind, a translation.
@@ -25,7 +39,8 @@ QString sideOf(const FindHit& hit) {
                             [](const TextHit& text) { return textKindName(text.text.kind); },
                             [](const VerseHit& verse) { return verse.shortName; },
                             [](const FoundPassage& passage) { return passage.shortName; },
-                            [](const FoundBook&) { return FindListModel::tr("a book"); }},
+                            [](const FoundBook&) { return FindListModel::tr("a book"); },
+                            [](const MediumHit& hit) { return mediumKindText(hit.medium.kind); }},
                       hit);
 }
 
@@ -43,7 +58,12 @@ QString secondLineOf(const FindHit& hit) {
                              ? FindListModel::tr("Scripture")
                              : passage.understood.notes.join(QStringLiteral(" \u00b7 "));
               },
-              [](const FoundBook& book) { return FindListModel::tr("%1\u2026").arg(book.typed.trimmed()); }},
+              [](const FoundBook& book) { return FindListModel::tr("%1\u2026").arg(book.typed.trimmed()); },
+              [](const MediumHit& hit) {
+                  return !hit.path.isEmpty() ? FindListModel::tr("In %1").arg(QFileInfo(hit.path).path())
+                         : hit.medium.caption.isEmpty() ? factsText(hit.medium)
+                                                        : hit.medium.caption;
+              }},
         hit);
 }
 
@@ -84,6 +104,12 @@ QVariant FindListModel::data(const QModelIndex& index, int role) const {
         return titleOf(*at);
     case Qt::ToolTipRole:
         return std::holds_alternative<SongHit>(*at) ? titleOf(*at) : titleOf(*at) + u'\n' + secondLineOf(*at);
+    case Qt::DecorationRole: {
+        const auto* medium = std::get_if<MediumHit>(at);
+        return medium && m_pictures
+                   ? QVariant(m_pictures->get(shownOf(*medium), medium->medium.telling(), kPicture))
+                   : QVariant();
+    }
     case NumberRole:
         return sideOf(*at);
     case SecondLineRole:
@@ -110,15 +136,22 @@ QStringList FindListModel::mimeTypes() const {
 QMimeData* FindListModel::mimeData(const QModelIndexList& indexes) const {
     std::vector<FindPick> picks;
     QStringList titles;
+    QList<QUrl> files;
     for (const QModelIndex& index : indexes)
         if (const FindHit* at = hit(index))
             if (const auto pick = pickOf(*at)) {
                 picks.push_back(*pick);
                 titles << titleOf(*at);
+                if (const auto* medium = std::get_if<MediumHit>(at); medium && !m_mediaFolder.isEmpty())
+                    files << QUrl::fromLocalFile(medium->path.isEmpty()
+                                                     ? mediaPath(m_mediaFolder, medium->medium.name)
+                                                     : medium->path);
             }
     auto* data = new QMimeData;
     data->setData(QString::fromLatin1(kMimeType), picksToBytes(picks));
     data->setText(titles.join(u'\n'));
+    if (!files.isEmpty())
+        data->setUrls(files);
     return data;
 }
 
@@ -174,7 +207,18 @@ void FindDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
     }
     const auto* model = qobject_cast<const FindListModel*>(index.model());
     const QStringList words = model ? model->queryWords() : QStringList();
-    const QRect inner = area.adjusted(spaced(2), spaced(1), -spaced(2), -spaced(1));
+    QRect inner = area.adjusted(spaced(2), spaced(1), -spaced(2), -spaced(1));
+    if (const QVariant picture = index.data(Qt::DecorationRole); picture.isValid()) {
+        const QSize size =
+            QSizeF(FindListModel::kPicture).scaled(1e6, inner.height(), Qt::KeepAspectRatio).toSize();
+        const QRect place(inner.topLeft(), size);
+        const auto pixmap = picture.value<QPixmap>();
+        if (pixmap.isNull())
+            painter->fillRect(place, colours.line);
+        else
+            painter->drawPixmap(place, pixmap);
+        inner.setLeft(place.right() + spaced(2));
+    }
     const QString number = index.data(FindListModel::NumberRole).toString();
     painter->setFont(textFont(0.85));
     painter->setPen(colours.quiet);

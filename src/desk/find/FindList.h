@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "session/media/MediumPictures.h"
 #include "store/finding/Finding.h"
 #include <QAbstractListModel>
 #include <QListView>
@@ -13,6 +14,14 @@ class FindListModel : public QAbstractListModel {
 public:
     enum Role { NumberRole = Qt::UserRole, SecondLineRole, IdRole };
     using QAbstractListModel::QAbstractListModel;
+
+    /// Small pictures of media, as Qt::DecorationRole; and where their files lie, so that they can be dragged
+    /// to wherever files can.
+    void setMedia(MediumPictures* pictures, QString folder) {
+        m_pictures = pictures;
+        m_mediaFolder = std::move(folder);
+    }
+    static constexpr QSize kPicture{64, 36}; ///< px
 
     void setHits(std::vector<FindHit> hits);
     [[nodiscard]] const FindHit* hit(const QModelIndex& index) const;
@@ -32,6 +41,8 @@ public:
 private:
     std::vector<FindHit> m_hits;
     QStringList m_words;
+    MediumPictures* m_pictures = nullptr;
+    QString m_mediaFolder;
 };
 
 /// Two lines each: title and what it is; then the line that matched, or the first line, with matches marked.

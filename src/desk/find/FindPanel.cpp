@@ -6,6 +6,7 @@
 #include "desk/kit/Columns.h"
 #include "desk/kit/OneLineFields.h"
 #include "desk/kit/Style.h"
+#include "session/media/FolderFinder.h"
 #include <QKeyEvent>
 #include <QLabel>
 #include <QVBoxLayout>
@@ -24,14 +25,14 @@ FindPanel::FindPanel(LibraryClient& library, const QString& placeholder, unsigne
         m_kinds == FindTexts ? tr("Finds texts by any words of their title, topics or words (Ctrl+F)")
         : m_kinds == FindSongs
             ? tr("Finds songs by any words of their title, words, authors or hymn number (Ctrl+F)")
-            : tr("Finds songs and texts by any of their words, and scripture by a reference such as "
-                 "luk 5 1-11 (Ctrl+F). Tab moves on in a reference."));
+            : tr("Finds songs and texts by any of their words, pictures, films and music by their names, and "
+                 "scripture by a reference such as luk 5 1-11 (Ctrl+F). Tab moves on in a reference."));
     m_box->setClearButtonEnabled(true);
     m_box->installEventFilter(this);
     m_filter = new FilterRow(library, this);
     m_filter->setVisible(m_kinds & FindSongs);
     m_pasted = new PastedLines(this);
-    m_pasted->setOffers(false, false);
+    m_pasted->setOffers(0);
     connect(m_pasted, &PastedLines::newSongWanted, this, &FindPanel::newSongWanted);
     connect(m_pasted, &PastedLines::orderWanted, this, &FindPanel::orderWanted);
     takeLinesPastedInto(m_box, [this](const QString& text) {
@@ -76,13 +77,22 @@ FindPanel::FindPanel(LibraryClient& library, const QString& placeholder, unsigne
     connect(m_box, &QLineEdit::textChanged, this, &FindPanel::refresh);
     connect(m_box, &QLineEdit::textEdited, this, [this] { m_untouched = false; });
     connect(m_filter, &FilterRow::changed, this, &FindPanel::refresh);
-    connect(m_list->selectionModel(), &QItemSelectionModel::currentChanged, this, &FindPanel::currentChanged);
+    tellOfChoices();
     connect(m_list->selectionModel(), &QItemSelectionModel::selectionChanged, this,
             &FindPanel::selectionChanged);
     connect(m_list, &QListView::clicked, this, &FindPanel::currentChanged); // it may be current already
     connect(m_list, &QListView::doubleClicked, this, [this] { choose(false); });
     connect(&m_library, &LibraryClient::opened, this, &FindPanel::refresh);
-    connect(&m_library, &LibraryClient::changed, this, &FindPanel::refresh);
+    connect(&m_library, &LibraryClient::changed, this, [this](LibraryParts parts) {
+        if (parts & (LibraryPart::Songs | LibraryPart::Texts | LibraryPart::Scripture) ||
+            (m_kinds & FindMedia && parts & LibraryPart::Media))
+            refresh();
+    });
+}
+
+void FindPanel::tellOfChoices() {
+    m_choosing = connect(m_list->selectionModel(), &QItemSelectionModel::currentChanged, this,
+                         &FindPanel::currentChanged);
 }
 
 void FindPanel::showEvent(QShowEvent* event) {
@@ -99,12 +109,19 @@ void FindPanel::setNight(bool isNight) {
     m_empty->setStyleSheet(QStringLiteral("color: %1").arg((isNight ? night() : day()).quiet.name()));
 }
 
+void FindPanel::setMedia(MediumPictures& pictures, FolderFinder& folders) {
+    m_folders = &folders;
+    connect(&folders, &FolderFinder::changed, this, &FindPanel::refresh);
+    m_model->setMedia(&pictures, m_library.address().mediaFolder());
+    connect(&pictures, &MediumPictures::ready, m_list->viewport(), qOverload<>(&QWidget::update));
+}
+
 bool FindPanel::isAskingForAll() const {
     return m_box->text().trimmed().isEmpty() && m_filter->filter().isEmpty();
 }
 
-void FindPanel::setPasteOffers(bool newSong, bool order) {
-    m_pasted->setOffers(newSong, order);
+void FindPanel::setPasteOffers(unsigned offers) {
+    m_pasted->setOffers(offers);
 }
 
 void FindPanel::focusBox() {
@@ -142,6 +159,10 @@ QString FindPanel::emptyText(const QString& query) const {
 void FindPanel::found(Result<FindResult> result, const QString& query) {
     const auto before = current();
     const auto chosenBefore = selected();
+    if (result && m_folders && m_filter->filter().isEmpty()) {
+        std::vector<FindHit> files = m_folders->find(query);
+        std::move(files.begin(), files.end(), std::back_inserter(result->hits));
+    }
     const bool isEmpty = !result || result->hits.empty();
     m_understood = result ? result->understood : Understanding();
     if (m_kinds & FindScripture)
@@ -149,7 +170,7 @@ void FindPanel::found(Result<FindResult> result, const QString& query) {
     m_empty->setText(result ? emptyText(query) : result.error().text());
     m_empty->setVisible(isEmpty && !m_empty->text().isEmpty());
     const int count = result ? int(result->hits.size()) : 0;
-    m_filling = true;
+    disconnect(m_choosing);
     m_model->setHits(result ? std::move(result->hits) : std::vector<FindHit>());
     QModelIndex kept = m_toSelect ? m_model->indexOf(*m_toSelect) : QModelIndex();
     const auto pickBefore = before ? pickOf(*before) : std::nullopt;
@@ -162,10 +183,9 @@ void FindPanel::found(Result<FindResult> result, const QString& query) {
         for (const FindPick& pick : chosenBefore)
             if (const QModelIndex at = m_model->indexOf(pick); at.isValid())
                 m_list->selectionModel()->select(at, QItemSelectionModel::Select);
-    if (count == 0)
-        Q_EMIT currentChanged();
+    tellOfChoices();
+    Q_EMIT refilled();
     Q_EMIT selectionChanged();
-    m_filling = false;
     Q_EMIT counted(count);
 }
 

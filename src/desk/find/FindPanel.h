@@ -10,6 +10,7 @@ class QLabel;
 namespace mivanta {
 
 class FilterRow;
+class FolderFinder;
 class PastedLines;
 class ReferenceHelp;
 
@@ -22,8 +23,10 @@ public:
     FindPanel(LibraryClient& library, const QString& placeholder, unsigned kinds, QWidget* parent = nullptr);
 
     void setNight(bool night);
-    /// What is offered when several lines are pasted into the box; nothing at first.
-    void setPasteOffers(bool newSong, bool order);
+    /// What is offered when several lines are pasted into the box (PastedLines::Offer); nothing at first.
+    void setPasteOffers(unsigned offers);
+    /// Media are found, those of watched folders as well, and shown with small pictures.
+    void setMedia(MediumPictures& pictures, FolderFinder& folders);
     void focusBox();
     /// Asks again; once it is seen, when it is hidden now.
     void refresh();
@@ -36,15 +39,14 @@ public:
     [[nodiscard]] std::vector<SongSummary> selectedSongs() const;
     /// Of the passage that the query names; said beside what it was understood as.
     void setSlideCount(int slides);
-    /// The list is being filled anew: what becomes current was not chosen by anyone.
-    [[nodiscard]] bool isFilling() const { return m_filling; }
     /// Nothing is typed and nothing is filtered: what is listed is all that there is.
     [[nodiscard]] bool isAskingForAll() const;
     [[nodiscard]] QLineEdit* box() { return m_box; }
     [[nodiscard]] QListView* list() { return m_list; }
 
 Q_SIGNALS:
-    void currentChanged();
+    void currentChanged(); ///< another one was chosen
+    void refilled();       ///< with other hits: what is current now was chosen by nobody
     void selectionChanged();
     void chosen(const std::vector<mivanta::FindPick>& picks); ///< Enter or double click
     void opened(const mivanta::FindPick& pick);               ///< Shift+Enter
@@ -57,6 +59,7 @@ protected:
     void showEvent(QShowEvent* event) override;
 
 private:
+    void tellOfChoices();
     void found(Result<FindResult> result, const QString& query);
     void choose(bool open);
     void moveBy(int rows);
@@ -65,6 +68,7 @@ private:
     [[nodiscard]] QString emptyText(const QString& query) const;
 
     LibraryClient& m_library;
+    FolderFinder* m_folders = nullptr;
     QLineEdit* m_box;
     QListView* m_list;
     FindListModel* m_model;
@@ -75,9 +79,9 @@ private:
     unsigned m_kinds;
     Understanding m_understood;
     std::optional<FindPick> m_toSelect;
-    bool m_filling = false;
-    bool m_stale = true;     ///< not asked since the library or the query changed
-    bool m_untouched = true; ///< nothing was typed since the last choice: undo means the choice
+    QMetaObject::Connection m_choosing; ///< tells of what is chosen; not while the list is filled
+    bool m_stale = true;                ///< not asked since the library or the query changed
+    bool m_untouched = true;            ///< nothing was typed since the last choice: undo means the choice
 };
 
 } // namespace mivanta

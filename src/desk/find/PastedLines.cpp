@@ -24,14 +24,20 @@ PastedLines::PastedLines(QWidget* parent) : QWidget(parent) {
     for (QWidget* each :
          {static_cast<QWidget*>(m_label), static_cast<QWidget*>(m_song), static_cast<QWidget*>(m_order)})
         column->addWidget(each);
-    connect(m_song, &QPushButton::clicked, this, [this] { take(true); });
-    connect(m_order, &QPushButton::clicked, this, [this] { take(false); });
+    connect(m_song, &QPushButton::clicked, this, [this] {
+        hide();
+        Q_EMIT newSongWanted(m_text);
+    });
+    connect(m_order, &QPushButton::clicked, this, [this] {
+        hide();
+        Q_EMIT orderWanted(m_text);
+    });
     hide();
 }
 
-void PastedLines::setOffers(bool newSong, bool order) {
-    m_song->setVisible(newSong);
-    m_order->setVisible(order);
+void PastedLines::setOffers(unsigned offers) {
+    m_song->setVisible(offers & NewSong);
+    m_order->setVisible(offers & NewItems);
 }
 
 void PastedLines::offer(const QString& text) {
@@ -39,11 +45,6 @@ void PastedLines::offer(const QString& text) {
     const auto lines = text.trimmed().count(u'\n') + 1;
     m_label->setText(tr("%n lines were pasted. Find looks for the first one.", nullptr, int(lines)));
     setVisible(!m_song->isHidden() || !m_order->isHidden());
-}
-
-void PastedLines::take(bool asSong) {
-    hide();
-    asSong ? Q_EMIT newSongWanted(m_text) : Q_EMIT orderWanted(m_text);
 }
 
 } // namespace mivanta

@@ -12,7 +12,9 @@ class PastedLines : public QWidget {
     Q_OBJECT
 public:
     explicit PastedLines(QWidget* parent = nullptr);
-    void setOffers(bool newSong, bool order);
+    /// What pasted lines can become here.
+    enum Offer : unsigned { NewSong = 1, NewItems = 2 };
+    void setOffers(unsigned offers);
     void offer(const QString& text);
 
 Q_SIGNALS:
@@ -20,8 +22,6 @@ Q_SIGNALS:
     void orderWanted(const QString& text);
 
 private:
-    void take(bool asSong);
-
     QString m_text;
     QLabel* m_label;
     QPushButton* m_song;

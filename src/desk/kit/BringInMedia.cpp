@@ -2,71 +2,78 @@
 #include "desk/kit/BringInMedia.h"
 #include "core/base/Said.h"
 #include "desk/kit/Prompts.h"
-#include "media/PictureProxies.h"
-#include "media/Sound.h"
+#include "media/MediumLook.h"
 #include "session/Session.h"
+#include "store/MediaIntake.h"
 #include <QBuffer>
-#include <QFileInfo>
 #include <QImage>
 
 namespace mivanta {
 
 namespace {
 
-Result<StoredMedium> broughtIn(Library& library, const QString& path) {
-    if (const auto fine = checkPicture(path); !fine)
-        return tl::unexpected(fine.error());
-    return library.media().bringIn(path);
+using GoOn = LibraryClient::GoOn;
+
+void ask(Session& session, QObject* asker, std::function<Result<Medium>(Library&, const GoOn&)> work,
+         const MediumTaken& taken) {
+    session.library().askAside<Medium>(asker, std::move(work),
+                                       [&session, taken](const Result<Medium>& medium) {
+                                           if (medium)
+                                               taken(*medium);
+                                           else
+                                               Q_EMIT session.problem(medium.error());
+                                       });
 }
 
-void ask(Session& session, QObject* asker, std::function<Result<StoredMedium>(Library&)> work,
-         const MediumTaken& taken) {
-    session.library().ask<StoredMedium>(
-        asker, std::move(work),
-        [&session, taken](const Result<StoredMedium>& picture) {
-            if (picture)
-                taken(*picture);
-            else
-                Q_EMIT session.problem(picture.error());
-        },
-        LibraryClient::Changes::Library);
+/// One file, as this kind and as no other.
+Result<Medium> broughtIn(Library& library, const QString& path, MediumKind kind, const GoOn& goOn) {
+    if (mediumKindOf(path) != kind)
+        return failure(kind == MediumKind::Picture ? Said::tr("this is no picture that can be shown")
+                       : kind == MediumKind::Film  ? Said::tr("this cannot be played as a film")
+                                                   : Said::tr("this cannot be played as a sound"),
+                       path, Said::tr("Choose another file."));
+    return mivanta::bringInMedium(library, path, lookAtMedium, goOn);
 }
 
 } // namespace
 
-void bringInPicture(Session& session, QObject* asker, const QString& path, const MediumTaken& taken) {
-    ask(
-        session, asker, [path](Library& library) { return broughtIn(library, path); }, taken);
-}
-
-void bringInSound(Session& session, QObject* asker, const QString& path, const MediumTaken& taken) {
+void bringInOne(Session& session, QObject* asker, const QString& path, MediumKind kind,
+                const MediumTaken& taken) {
     ask(
         session, asker,
-        [path](Library& library) -> Result<StoredMedium> {
-            if (const auto facts = lookAtSound(path); !facts)
-                return tl::unexpected(facts.error());
-            return library.media().bringIn(path);
+        [path, kind](Library& library, const GoOn& goOn) { return broughtIn(library, path, kind, goOn); },
+        taken);
+}
+
+void bringInOne(Session& session, QObject* asker, const QString& path, const MediumTaken& taken) {
+    ask(
+        session, asker,
+        [path](Library& library, const GoOn& goOn) {
+            return bringInMedium(library, path, lookAtMedium, goOn);
         },
         taken);
 }
 
-void bringInPictures(Session& session, QObject* asker, const QStringList& paths,
-                     const std::function<void(std::vector<OrderPicture>)>& taken) {
+void bringInSeveral(Session& session, QObject* asker, const QStringList& paths,
+                    const std::function<void(std::vector<Medium>)>& taken) {
     if (paths.isEmpty())
         return;
     struct Taken {
-        std::vector<OrderPicture> pictures;
+        std::vector<Medium> media;
         std::vector<Error> errors;
     };
-    session.library().ask<Taken>(
+    session.library().askAside<Taken>(
         asker,
-        [paths](Library& library) -> Result<Taken> {
+        [paths](Library& library, const GoOn& goOn) -> Result<Taken> {
             Taken result;
-            for (const QString& path : paths)
-                if (const auto picture = broughtIn(library, path))
-                    result.pictures.push_back({picture->name, QFileInfo(picture->title).completeBaseName()});
+            for (const QString& path : paths) {
+                if (!goOn())
+                    break;
+                if (auto medium = bringInMedium(library, path, lookAtMedium, goOn))
+                    result.media.push_back(std::move(*medium));
                 else
-                    result.errors.push_back(picture.error());
+                    result.errors.push_back(medium.error());
+            }
             return result;
         },
         [&session, taken](Result<Taken> result) {
@@ -76,30 +83,38 @@ void bringInPictures(Session& session, QObject* asker, const QStringList& paths,
             }
             for (const Error& error : result->errors)
                 Q_EMIT session.problem(error);
-            if (!result->pictures.empty())
-                taken(std::move(result->pictures));
-        },
-        LibraryClient::Changes::Library);
+            if (!result->media.empty())
+                taken(std::move(result->media));
+        });
 }
 
-void bringInPicture(Session& session, QObject* asker, const QImage& picture, const MediumTaken& taken) {
+void bringInPasted(Session& session, QObject* asker, const QImage& picture, const MediumTaken& taken) {
     ask(
         session, asker,
-        [picture](Library& library) -> Result<StoredMedium> {
+        [picture](Library& library, const GoOn&) -> Result<Medium> {
             QByteArray bytes;
             QBuffer buffer(&bytes);
             if (!buffer.open(QIODevice::WriteOnly) || !picture.save(&buffer, "PNG"))
                 return tl::unexpected(Error{Said::tr("The pasted picture cannot be used"),
                                             Said::tr("the clipboard"),
                                             Said::tr("Save it as a file and bring that in.")});
-            return library.media().bringIn(bytes, Said::tr("Pasted.png"));
+            const auto stored = library.media().bringIn(bytes, Said::tr("Pasted.png"));
+            if (!stored)
+                return tl::unexpected(stored.error());
+            auto medium = library.catalogue().medium(stored->name);
+            if (!medium)
+                return tl::unexpected(medium.error());
+            return medium->value_or(Medium());
         },
         taken);
 }
 
-void choosePicture(Session& session, Prompts& prompts, QObject* asker, const MediumTaken& taken) {
-    if (const QString path = prompts.pictureToChoose(); !path.isEmpty())
-        bringInPicture(session, asker, path, taken);
+void chooseMedium(Session& session, Prompts& prompts, QObject* asker, MediumKind kind,
+                  const MediumTaken& taken) {
+    const QString path =
+        kind == MediumKind::Picture ? prompts.pictureToChoose() : prompts.filmsToChoose().value(0);
+    if (!path.isEmpty())
+        bringInOne(session, asker, path, kind, taken);
 }
 
 } // namespace mivanta

@@ -5,6 +5,7 @@
 #include <QPalette>
 #include <QScrollArea>
 #include <QScrollBar>
+#include <QVBoxLayout>
 
 namespace mivanta {
 
@@ -28,6 +29,15 @@ void makeSide(QWidget* widget) {
     QPalette colours = widget->palette();
     colours.setColor(QPalette::Window, day().side);
     widget->setPalette(colours);
+}
+
+QVBoxLayout* sideRows(QWidget* side, double units) {
+    makeSide(side);
+    auto* rows = new QVBoxLayout(side);
+    rows->setContentsMargins(spaced(3), spaced(4), spaced(3), spaced(3));
+    rows->setSpacing(spaced(2));
+    rows->addStrut(spaced(units) - 2 * spaced(3)); // a minimum of the widget would hide that of its rows
+    return rows;
 }
 
 void makeColumn(QScrollArea* area) {

@@ -4,6 +4,7 @@
 
 class QLabel;
 class QScrollArea;
+class QVBoxLayout;
 class QWidget;
 
 namespace mivanta {
@@ -15,6 +16,9 @@ void makeHeading(QLabel* label);
 void makeQuiet(QLabel* label);
 /// A side column's ground, by day.
 void makeSide(QWidget* widget);
+/// The rows of such a column of the Library. It is so many units of spaced() wide at least, and never
+/// narrower than what stands in it, in any language.
+[[nodiscard]] QVBoxLayout* sideRows(QWidget* side, double units);
 
 /// A column of pictures that scrolls up and down only. The bar's room is kept even when there is nothing to
 /// scroll: pictures are as high as their width asks, and would swing to and fro with it.

@@ -15,10 +15,11 @@ constexpr qsizetype kLongestName = 120; ///< letters; file systems take 255 byte
 
 /// In the settings; never changes.
 QString keyOf(FolderKind kind) {
-    static const QStringList names{
-        QStringLiteral("services"), QStringLiteral("songs"),   QStringLiteral("scripture"),
-        QStringLiteral("texts"),    QStringLiteral("themes"),  QStringLiteral("pictures"),
-        QStringLiteral("sounds"),   QStringLiteral("exports"), QStringLiteral("missing")};
+    static const QStringList names{QStringLiteral("services"),  QStringLiteral("songs"),
+                                   QStringLiteral("scripture"), QStringLiteral("texts"),
+                                   QStringLiteral("themes"),    QStringLiteral("pictures"),
+                                   QStringLiteral("films"),     QStringLiteral("sounds"),
+                                   QStringLiteral("exports"),   QStringLiteral("missing")};
     return QStringLiteral("folders/") + names[int(kind)];
 }
 
@@ -37,6 +38,8 @@ QString usualFolder(FolderKind kind) {
     }
     case FolderKind::Pictures:
         return existing(QStandardPaths::PicturesLocation);
+    case FolderKind::Films:
+        return existing(QStandardPaths::MoviesLocation);
     case FolderKind::Sounds:
         return existing(QStandardPaths::MusicLocation);
     case FolderKind::Exports:
@@ -58,10 +61,14 @@ QString folderFor(FolderKind kind) {
     return !last.isEmpty() && QFileInfo(last).isDir() ? last : usualFolder(kind);
 }
 
-void noteFolder(FolderKind kind, const QString& path, bool isFolder) {
+void noteFile(FolderKind kind, const QString& path) {
     if (!path.isEmpty())
-        QSettings().setValue(keyOf(kind),
-                             isFolder ? QFileInfo(path).absoluteFilePath() : QFileInfo(path).absolutePath());
+        noteFolder(kind, QFileInfo(path).absolutePath());
+}
+
+void noteFolder(FolderKind kind, const QString& folder) {
+    if (!folder.isEmpty())
+        QSettings().setValue(keyOf(kind), QFileInfo(folder).absoluteFilePath());
 }
 
 QString fileNameOf(const QString& title) {

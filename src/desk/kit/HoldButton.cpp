@@ -20,16 +20,14 @@ HoldButton::HoldButton(const QString& text, QKeyCombination keys, int millisecon
     setText(text);
     setFocusPolicy(Qt::NoFocus);
     m_ticks.setInterval(kTickMs);
-    m_letGo.setSingleShot(true);
-    m_letGo.setInterval(kLetGoMs);
-    connect(&m_letGo, &QTimer::timeout, this, &HoldButton::end);
+    connect(&m_letGo, &DueTimer::due, this, &HoldButton::end);
     connect(this, &QToolButton::pressed, this, &HoldButton::begin);
     connect(this, &QToolButton::released, this, &HoldButton::end);
     connect(&m_ticks, &QTimer::timeout, this, &HoldButton::tick);
 }
 
 void HoldButton::begin() {
-    m_since.start();
+    m_since = Clock::the().steady();
     m_ticks.start();
 }
 
@@ -41,7 +39,7 @@ void HoldButton::end() {
 
 void HoldButton::tick() {
     update();
-    if (m_since.elapsed() < m_milliseconds)
+    if (Clock::the().steady() - m_since < m_milliseconds)
         return;
     end();
     Q_EMIT held();
@@ -70,7 +68,7 @@ bool HoldButton::eventFilter(QObject* watched, QEvent* event) {
         if (!m_ticks.isActive())
             begin();
     } else if (!isPress && m_ticks.isActive() && !isDown()) {
-        m_letGo.start(); // whichever of them is let go first
+        m_letGo.start(kLetGoMs); // whichever of them is let go first
     }
     return QToolButton::eventFilter(watched, event);
 }
@@ -80,7 +78,7 @@ void HoldButton::paintEvent(QPaintEvent* event) {
     if (!m_ticks.isActive())
         return;
     QPainter painter(this);
-    const double share = std::min(1.0, double(m_since.elapsed()) / m_milliseconds);
+    const double share = std::min(1.0, double(Clock::the().steady() - m_since) / m_milliseconds);
     painter.fillRect(QRectF(0, height() - spaced(1), width() * share, spaced(1)), night().marker);
 }
 

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <QElapsedTimer>
+#include "core/base/Clock.h"
 #include <QTimer>
 #include <QToolButton>
 
@@ -29,9 +29,9 @@ private:
 
     QKeyCombination m_keys;
     int m_milliseconds;
-    QElapsedTimer m_since;
+    qint64 m_since = 0; ///< of Clock::steady()
     QTimer m_ticks;
-    QTimer m_letGo; ///< its keys seem to have been let go
+    DueTimer m_letGo; ///< its keys seem to have been let go
 };
 
 } // namespace mivanta

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/kit/LookDrag.h"
+#include "core/media/MediumKind.h"
 #include "formats/ThemeFile.h"
+#include "media/FilmFormat.h"
 #include "media/PictureProxies.h"
 #include <QFileInfo>
 #include <QMimeData>
@@ -29,7 +31,7 @@ std::optional<LookDrop> lookDropIn(const QMimeData& data) {
         return std::nullopt;
     const QString suffix = QFileInfo(files.front()).suffix().toLower();
     const bool isTheme = suffix == QLatin1String(kThemeSuffix);
-    if (!isTheme && !pictureSuffixes().contains(suffix))
+    if (!isTheme && !pictureSuffixes().contains(suffix) && !filmSuffixes().contains(suffix))
         return std::nullopt;
     return LookDrop{{}, files.front(), isTheme};
 }

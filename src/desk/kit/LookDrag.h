@@ -7,10 +7,10 @@ class QMimeData;
 
 namespace mivanta {
 
-/// What changes a look where it is dropped: a theme of the library, a theme file, or a picture.
+/// What changes a look where it is dropped: a theme of the library, a theme file, a picture or a film.
 struct LookDrop {
     QString theme; ///< id; empty = a file
-    QString file;  ///< of a picture or a theme
+    QString file;  ///< of a picture, a film or a theme
     bool isThemeFile = false;
 };
 

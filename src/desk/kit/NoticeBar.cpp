@@ -37,21 +37,21 @@ NoticeBar::NoticeBar(QWidget* parent) : QFrame(parent) {
     hide();
 }
 
-void NoticeBar::tell(const QString& text, bool isProblem) {
+void NoticeBar::tell(const QString& text, Weight weight) {
     for (const Notice& notice : std::as_const(m_waiting))
         if (notice.text == text)
             return;
-    add({text, isProblem});
+    add({text, weight});
 }
 
 void NoticeBar::offer(const QString& text, const QString& action, std::function<void()> act) {
     m_waiting.removeIf([&](const Notice& notice) { return notice.text == text; });
-    add({text, false, action, std::move(act)});
+    add({text, Weight::News, action, std::move(act)});
 }
 
 void NoticeBar::add(Notice notice) {
     // The newest is seen first; good news makes way for it, problems wait behind it.
-    m_waiting.removeIf([](const Notice& each) { return !each.isProblem; });
+    m_waiting.removeIf([](const Notice& each) { return each.weight == Weight::News; });
     m_waiting.prepend(std::move(notice));
     showNext();
 }
@@ -65,7 +65,7 @@ void NoticeBar::showNext() {
     if (m_waiting.isEmpty())
         return;
     const Notice& notice = m_waiting.first();
-    const QColor ground = notice.isProblem ? day().warning : day().accent;
+    const QColor ground = notice.weight == Weight::Problem ? day().warning : day().accent;
     setStyleSheet(QStringLiteral("#notices { background: %1; } #notices QLabel { color: white; }"
                                  "#notices QPushButton { color: white; border: 1px solid white; "
                                  "border-radius: 4px; padding: 3px 10px; }")

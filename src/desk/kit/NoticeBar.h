@@ -16,7 +16,8 @@ class NoticeBar : public QFrame {
     Q_OBJECT
 public:
     explicit NoticeBar(QWidget* parent = nullptr);
-    void tell(const QString& text, bool isProblem);
+    enum class Weight { News, Problem };
+    void tell(const QString& text, Weight weight);
     /// Good news with something that can be done about it, such as "Put it back".
     void offer(const QString& text, const QString& action, std::function<void()> act);
     [[nodiscard]] QString text() const;
@@ -24,7 +25,7 @@ public:
 private:
     struct Notice {
         QString text;
-        bool isProblem = false;
+        Weight weight = Weight::News;
         QString action{};
         std::function<void()> act{};
     };

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/kit/Prompts.h"
 #include "core/base/Said.h"
+#include "core/media/MediumKind.h"
+#include "media/FilmFormat.h"
 #include "media/PictureProxies.h"
 #include "media/Sound.h"
 #include <QFileDialog>
@@ -24,19 +26,19 @@ QString shortened(const QString& title) {
 /// Dialogs that begin where the last file of their kind was.
 QString DialogPrompts::fileToOpen(FolderKind kind, const QString& title, const QString& filter) {
     const QString path = QFileDialog::getOpenFileName(m_window, title, folderFor(kind), filter);
-    noteFolder(kind, path);
+    noteFile(kind, path);
     return path;
 }
 
 QStringList DialogPrompts::filesToOpen(FolderKind kind, const QString& title, const QString& filter) {
     const QStringList paths = QFileDialog::getOpenFileNames(m_window, title, folderFor(kind), filter);
-    noteFolder(kind, paths.value(0));
+    noteFile(kind, paths.value(0));
     return paths;
 }
 
 QString DialogPrompts::folderToOpen(FolderKind kind, const QString& title) {
     const QString path = QFileDialog::getExistingDirectory(m_window, title, folderFor(kind));
-    noteFolder(kind, path, true);
+    noteFolder(kind, path);
     return path;
 }
 
@@ -46,7 +48,7 @@ QString DialogPrompts::fileToWrite(FolderKind kind, const QString& title, const 
     const QString suffix = suggestedName.section(u'.', -1);
     const QString name = fileNameOf(suggestedName.chopped(suffix.size() + 1)) + u'.' + suffix;
     const QString path = QFileDialog::getSaveFileName(m_window, title, folderFor(kind) + u'/' + name, filter);
-    noteFolder(kind, path);
+    noteFile(kind, path);
     return path;
 }
 
@@ -118,10 +120,43 @@ QStringList DialogPrompts::picturesToChoose() {
         Said::tr("Pictures (*.%1);;All files (*)").arg(pictureSuffixes().join(QStringLiteral(" *."))));
 }
 
+QStringList DialogPrompts::filmsToChoose() {
+    return filesToOpen(
+        FolderKind::Films, Said::tr("Choose films"),
+        Said::tr("Films (*.%1);;All files (*)").arg(filmSuffixes().join(QStringLiteral(" *."))));
+}
+
 QString DialogPrompts::soundToChoose() {
     return fileToOpen(
         FolderKind::Sounds, Said::tr("Choose a sound"),
         Said::tr("Sounds (*.%1);;All files (*)").arg(soundSuffixes().join(QStringLiteral(" *."))));
+}
+
+QStringList DialogPrompts::soundsToChoose() {
+    return filesToOpen(
+        FolderKind::Sounds, Said::tr("Choose music"),
+        Said::tr("Sounds (*.%1);;All files (*)").arg(soundSuffixes().join(QStringLiteral(" *."))));
+}
+
+QStringList DialogPrompts::mediaToChoose() {
+    const QStringList all = pictureSuffixes() + filmSuffixes() + soundSuffixes();
+    return filesToOpen(
+        FolderKind::Pictures, Said::tr("Bring in pictures, films and sounds"),
+        Said::tr("Pictures, films, sounds (*.%1);;All files (*)").arg(all.join(QStringLiteral(" *."))));
+}
+
+QString DialogPrompts::folderToWatch() {
+    return folderToOpen(FolderKind::Pictures,
+                        Said::tr("Watch a folder: its media are shown with the library's"));
+}
+
+QString DialogPrompts::discImage() {
+    return fileToOpen(FolderKind::Films, Said::tr("Choose the image of a video disc"),
+                      Said::tr("Images of discs (*.iso *.img *.udf);;All files (*)"));
+}
+
+QString DialogPrompts::discFolder() {
+    return folderToOpen(FolderKind::Films, Said::tr("Choose the folder of a video disc"));
 }
 
 QString DialogPrompts::folderToLookIn() {
@@ -169,15 +204,11 @@ Prompts::Unsaved DialogPrompts::unsavedWork(const QString& service) {
                       Said::tr("Discard the changes"));
 }
 
-Prompts::Unsaved DialogPrompts::unsavedSong(const QString& title) {
+Prompts::Unsaved DialogPrompts::unsavedRecord(const QString& title) {
     return askUnsaved(
         m_window,
         Said::tr("\u201c%1\u201d has changes that are not in the library yet.").arg(shortened(title)),
         Said::tr("Discard the changes"));
-}
-
-bool DialogPrompts::emptyBin(int songs) {
-    return removeForGood(Said::tr("%n songs", nullptr, songs));
 }
 
 bool DialogPrompts::removeForGood(const QString& what) {
@@ -199,9 +230,19 @@ bool DialogPrompts::agree(const QString& question, const QString& yes) {
     return box.clickedButton() == go;
 }
 
-bool DialogPrompts::packNow(const QString& what) {
-    return QMessageBox::question(m_window, QStringLiteral("Mivanta"), Said::tr("%1\n\nPack it?").arg(what)) ==
-           QMessageBox::Yes;
+Prompts::HowToPack DialogPrompts::packNow(const QString& what, const QString& parts) {
+    QMessageBox box(QMessageBox::Question, QStringLiteral("Mivanta"), what, QMessageBox::NoButton, m_window);
+    box.setObjectName(QStringLiteral("pack-now"));
+    box.setInformativeText(parts);
+    auto* whole = box.addButton(Said::tr("&Pack it"), QMessageBox::AcceptRole);
+    const QPushButton* only =
+        parts.isEmpty() ? nullptr : box.addButton(Said::tr("Only the &parts"), QMessageBox::AcceptRole);
+    box.addButton(QMessageBox::Cancel);
+    box.setDefaultButton(whole);
+    box.exec();
+    return box.clickedButton() == whole                     ? HowToPack::Whole
+           : only != nullptr && box.clickedButton() == only ? HowToPack::OnlyParts
+                                                            : HowToPack::NotAtAll;
 }
 
 Prompts::WhileOnScreen DialogPrompts::openWhileOnScreen(const QString& running, const QString& other) {

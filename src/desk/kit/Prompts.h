@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "desk/kit/Folders.h"
+#include "session/library/Unsaved.h"
 #include <QString>
 #include <QStringList>
 #include <optional>
@@ -33,22 +34,30 @@ public:
     [[nodiscard]] virtual QStringList themeFilesToImport() = 0;
     [[nodiscard]] virtual QString pictureToChoose() = 0;
     [[nodiscard]] virtual QStringList picturesToChoose() = 0;
+    [[nodiscard]] virtual QStringList filmsToChoose() = 0;
     [[nodiscard]] virtual QString soundToChoose() = 0;
+    [[nodiscard]] virtual QStringList soundsToChoose() = 0;
+    /// Pictures, films and sounds.
+    [[nodiscard]] virtual QStringList mediaToChoose() = 0;
+    [[nodiscard]] virtual QString folderToWatch() = 0;
+    /// An image of a video disc, or the folder that has its files.
+    [[nodiscard]] virtual QString discImage() = 0;
+    [[nodiscard]] virtual QString discFolder() = 0;
     /// For files that are missing.
     [[nodiscard]] virtual QString folderToLookIn() = 0;
     /// `warning`: who uses it.
     [[nodiscard]] virtual bool deleteTheme(const QString& name, const QString& warning) = 0;
 
-    enum class Unsaved { Save, GiveUp, Cancel };
+    using Unsaved = mivanta::Unsaved;
     [[nodiscard]] virtual Unsaved unsavedWork(const QString& service) = 0;
-    /// A song or a text of the library.
-    [[nodiscard]] virtual Unsaved unsavedSong(const QString& title) = 0;
-    /// Songs are to be removed for good.
-    [[nodiscard]] virtual bool emptyBin(int songs) = 0;
+    /// A song, a text or a theme of the library.
+    [[nodiscard]] virtual Unsaved unsavedRecord(const QString& title) = 0;
     /// `what` is to be removed for good, such as "2 texts".
     [[nodiscard]] virtual bool removeForGood(const QString& what) = 0;
-    /// `what`: what packing takes along, and how large that is.
-    [[nodiscard]] virtual bool packNow(const QString& what) = 0;
+    enum class HowToPack { NotAtAll, Whole, OnlyParts };
+    /// `what`: what packing takes along, and how large that is; `parts`: what is saved when of films only the
+    /// parts that are played go along, empty = nothing.
+    [[nodiscard]] virtual HowToPack packNow(const QString& what, const QString& parts) = 0;
     /// A question whose usual answer is no; `yes`: what the other button says.
     [[nodiscard]] virtual bool agree(const QString& question, const QString& yes) = 0;
     enum class WhileOnScreen { Stay, SecondWindow, ChangeOver };
@@ -79,14 +88,19 @@ public:
     [[nodiscard]] QStringList themeFilesToImport() override;
     [[nodiscard]] QString pictureToChoose() override;
     [[nodiscard]] QStringList picturesToChoose() override;
+    [[nodiscard]] QStringList filmsToChoose() override;
     [[nodiscard]] QString soundToChoose() override;
+    [[nodiscard]] QStringList soundsToChoose() override;
+    [[nodiscard]] QStringList mediaToChoose() override;
+    [[nodiscard]] QString folderToWatch() override;
+    [[nodiscard]] QString discImage() override;
+    [[nodiscard]] QString discFolder() override;
     [[nodiscard]] QString folderToLookIn() override;
     [[nodiscard]] bool deleteTheme(const QString& name, const QString& warning) override;
     [[nodiscard]] Unsaved unsavedWork(const QString& service) override;
-    [[nodiscard]] Unsaved unsavedSong(const QString& title) override;
-    [[nodiscard]] bool emptyBin(int songs) override;
+    [[nodiscard]] Unsaved unsavedRecord(const QString& title) override;
     [[nodiscard]] bool removeForGood(const QString& what) override;
-    [[nodiscard]] bool packNow(const QString& what) override;
+    [[nodiscard]] HowToPack packNow(const QString& what, const QString& parts) override;
     [[nodiscard]] bool agree(const QString& question, const QString& yes) override;
     [[nodiscard]] WhileOnScreen openWhileOnScreen(const QString& running, const QString& other) override;
     [[nodiscard]] bool logOutWhileOnScreen() override;

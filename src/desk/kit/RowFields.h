@@ -1,9 +1,32 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "desk/kit/Style.h"
+#include <QLineEdit>
 #include <QString>
 #include <QToolButton>
 
 namespace mivanta {
+
+/// What it is for is said in a tool tip, and to those who hear the screen.
+template <typename Field>
+Field* named(Field* field, const char* name, const QString& tip) {
+    field->setObjectName(QLatin1String(name));
+    field->setToolTip(tip);
+    field->setAccessibleName(tip);
+    return field;
+}
+
+inline QLineEdit* makeField(const char* name, const QString& tip, QWidget* parent) {
+    return named(new QLineEdit(parent), name, tip);
+}
+
+/// A button with a picture alone; see icon().
+inline QToolButton* makeIconButton(const char* name, const QString& picture, const QString& tip,
+                                   QWidget* parent) {
+    QToolButton* button = named(new QToolButton(parent), name, tip);
+    button->setIcon(icon(picture, day().text));
+    return button;
+}
 
 /// A button that stays down while something holds.
 inline QToolButton* makeToggle(const QString& text, const QString& tip, bool on, QWidget* parent) {

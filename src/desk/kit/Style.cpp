@@ -45,6 +45,9 @@ QString controls(const Palette& p, const QString& scope) {
         %1 QToolButton { background: transparent; border: 1px solid transparent; border-radius: 4px; padding: 4px; color: %TEXT; }
         %1 QToolButton:hover { background: %CHOSEN; }
         %1 QToolButton:focus { border-color: %ACCENT; }
+        %1 QToolButton[chip="true"] { border: 1px solid %LINE; border-radius: 10px; padding: 3px 10px; background: %SHEET; }
+        %1 QToolButton[chip="true"]:checked { background: %ACCENT; color: %SHEET; border-color: %ACCENT; }
+        %1 QToolButton[chip="true"]:focus { border: 2px solid %TEXT; padding: 2px 9px; }
         %1 QComboBox { background: %SHEET; color: %TEXT; border: 1px solid %LINE; border-radius: 4px; padding: 3px 8px; }
         %1 QComboBox::drop-down { border: none; width: 22px; }
         %1 QComboBox::down-arrow { image: url(:/mivanta/icons/chevron-down.svg); width: 14px; height: 14px; }

@@ -3,6 +3,7 @@
 
 namespace mivanta {
 
+class MediumPictures;
 class Prompts;
 class Sender;
 class Session;
@@ -16,6 +17,7 @@ struct Tools {
     Sender& sender;
     Speller& speller;
     ThumbnailStore& thumbnails;
+    MediumPictures& mediumPictures;
 };
 
 } // namespace mivanta

@@ -26,21 +26,23 @@ void BringingIn::start(const QStringList& paths) {
     if (m_library.isImporting())
         Q_EMIT notice(tr("Songs are being brought in. Bring in more when that is done."));
     else if (!m_review.isEmpty())
-        Q_EMIT reviewWanted(false); // these first
+        Q_EMIT reviewWanted(); // these first
     else
         m_library.lookAtImport(paths);
 }
 
-void BringingIn::lookedAt(const ImportPlan& plan, bool stopped) {
-    const bool anything = std::any_of(plan->begin(), plan->end(), [](const ImportCandidate& candidate) {
-        return !ImportModel::choicesOf(candidate).empty();
-    });
+void BringingIn::lookedAt(const ImportCandidates& candidates, bool stopped) {
+    const bool anything =
+        std::any_of(candidates->begin(), candidates->end(), [](const ImportCandidate& candidate) {
+            return !ImportModel::choicesOf(candidate).empty();
+        });
     if (!anything) { // nothing to decide: only to be told
-        m_library.bringIn(std::move(*plan));
+        m_library.bringIn(std::move(*candidates));
         return;
     }
-    m_review.setCandidates(std::move(*plan), stopped);
-    Q_EMIT reviewWanted(true);
+    m_review.setCandidates(std::move(*candidates), stopped);
+    Q_EMIT reviewWanted();
+    Q_EMIT reviewIsNew();
 }
 
 QString importText(const std::vector<ImportEntry>& entries, bool cancelled) {

@@ -14,12 +14,13 @@ public:
     void start(const QStringList& paths);
 
 Q_SIGNALS:
-    void reviewWanted(bool isNew); ///< songs were read just now, or wait since before
+    void reviewWanted(); ///< there are songs to be decided about
+    void reviewIsNew();  ///< behind reviewWanted(): they were read just now
     void reviewLeft();
     void notice(const QString& text);
 
 private:
-    void lookedAt(const ImportPlan& plan, bool stopped);
+    void lookedAt(const ImportCandidates& candidates, bool stopped);
 
     LibraryClient& m_library;
     ImportReview& m_review;

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "store/ImportPlan.h"
+#include "store/ImportCandidates.h"
 #include <QAbstractListModel>
 
 namespace mivanta {

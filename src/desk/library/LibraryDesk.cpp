@@ -5,6 +5,7 @@
 #include "desk/library/SongLibrary.h"
 #include "desk/library/TextLibrary.h"
 #include "desk/library/ThemeLibrary.h"
+#include "desk/media/MediaLibrary.h"
 #include <QAction>
 #include <QDragEnterEvent>
 #include <QMimeData>
@@ -28,16 +29,18 @@ LibraryDesk::LibraryDesk(const Tools& tools, QWidget* parent) : QWidget(parent) 
     m_songs = new SongLibrary(tools, m_stack);
     m_scripture = new ScriptureLibrary(tools, m_stack);
     m_texts = new TextLibrary(tools, m_stack);
+    m_media = new MediaLibrary(tools, m_stack);
     m_themes = new ThemeLibrary(tools, m_stack);
     int index = 0;
     for (const auto& [widget, name] : {std::pair<QWidget*, QString>{m_songs, tr("Songs")},
                                        {m_scripture, tr("Scripture")},
                                        {m_texts, tr("Texts")},
+                                       {m_media, tr("Media")},
                                        {m_themes, tr("Themes")}}) {
         m_stack->addWidget(widget);
         m_kinds->addTab(name);
         const QString key = QStringLiteral("Alt+Shift+%1").arg(index + 1);
-        m_kinds->setTabToolTip(index, tr("The library's %1 (%2)").arg(name.toLower(), key));
+        m_kinds->setTabToolTip(index, tr("%1 in the library (%2)").arg(name, key));
         auto* action = new QAction(this);
         action->setShortcut(QKeySequence(key));
         connect(action, &QAction::triggered, this, [this, index] { goTo(Kind(index)); });
@@ -56,6 +59,8 @@ LibraryDesk::LibraryDesk(const Tools& tools, QWidget* parent) : QWidget(parent) 
     connect(m_songs, &SongLibrary::addToService, this, &LibraryDesk::addToService);
     connect(m_scripture, &ScriptureLibrary::addToService, this, &LibraryDesk::addToService);
     connect(m_texts, &TextLibrary::addToService, this, &LibraryDesk::addToService);
+    connect(m_media, &MediaLibrary::addToService, this, &LibraryDesk::addToService);
+    connect(m_media, &MediaLibrary::backdropWanted, this, &LibraryDesk::backdropWanted);
     connect(m_songs, &SongLibrary::reviewIsThere, this, [this] {
         goTo(SongsAt);
         Q_EMIT reviewIsThere();
@@ -81,6 +86,9 @@ void LibraryDesk::focusFind() {
     case TextsAt:
         m_texts->focusFind();
         break;
+    case MediaAt:
+        m_media->focusFind();
+        break;
     case ThemesAt:
         m_themes->focusFind();
         break;
@@ -94,6 +102,9 @@ void LibraryDesk::showPick(const FindPick& pick) {
     } else if (const auto* text = std::get_if<TextId>(&pick)) {
         goTo(TextsAt);
         m_texts->showText(*text);
+    } else if (const auto* medium = std::get_if<MediumPick>(&pick)) {
+        goTo(MediaAt);
+        m_media->showMedium(medium->name);
     } else {
         goTo(ScriptureAt);
         m_scripture->showPassage(std::get<PassagePick>(pick));
@@ -108,6 +119,7 @@ void LibraryDesk::newSongFrom(const QString& text) {
 void LibraryDesk::bringInFiles() {
     kind() == ScriptureAt ? m_scripture->bringInFile()
     : kind() == TextsAt   ? m_texts->bringInFiles()
+    : kind() == MediaAt   ? m_media->bringInFiles()
     : kind() == ThemesAt  ? m_themes->bringInFiles()
                           : m_songs->bringInFiles();
 }
@@ -115,6 +127,7 @@ void LibraryDesk::bringInFiles() {
 void LibraryDesk::bringInFolder() {
     kind() == ScriptureAt ? m_scripture->bringInFolder()
     : kind() == TextsAt   ? m_texts->bringInFiles()
+    : kind() == MediaAt   ? m_media->watchFolder()
     : kind() == ThemesAt  ? m_themes->bringInFiles()
                           : m_songs->bringInFolder();
 }
@@ -134,6 +147,8 @@ void LibraryDesk::save() {
 void LibraryDesk::undo() {
     if (kind() == TextsAt)
         m_texts->undo();
+    else if (kind() == MediaAt)
+        m_media->undo();
     else if (kind() == ThemesAt)
         m_themes->undo();
     else if (kind() == SongsAt)
@@ -143,6 +158,8 @@ void LibraryDesk::undo() {
 void LibraryDesk::redo() {
     if (kind() == TextsAt)
         m_texts->redo();
+    else if (kind() == MediaAt)
+        m_media->redo();
     else if (kind() == ThemesAt)
         m_themes->redo();
     else if (kind() == SongsAt)
@@ -151,6 +168,12 @@ void LibraryDesk::redo() {
 
 void LibraryDesk::settle(const std::function<void()>& then) {
     m_songs->settle([this, then] { m_texts->settle([this, then] { m_themes->settle(then); }); });
+}
+
+void LibraryDesk::keepNow() {
+    m_songs->keepNow();
+    m_texts->keepNow();
+    m_themes->keepNow();
 }
 
 void LibraryDesk::dragEnterEvent(QDragEnterEvent* event) {
@@ -169,6 +192,8 @@ void LibraryDesk::dropEvent(QDropEvent* event) {
         m_scripture->bringIn(paths);
     else if (kind() == TextsAt)
         m_texts->bringIn(paths);
+    else if (kind() == MediaAt)
+        m_media->bringIn(paths);
     else if (kind() == ThemesAt)
         m_themes->bringIn(paths);
     else

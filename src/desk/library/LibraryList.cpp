@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/LibraryList.h"
 #include "desk/find/FindPanel.h"
+#include "desk/kit/BinMenu.h"
 #include "desk/kit/Columns.h"
 #include "desk/kit/Style.h"
 #include "desk/sending/SendMenu.h"
@@ -11,7 +12,6 @@
 #include <QPushButton>
 #include <QToolButton>
 #include <QVBoxLayout>
-#include <algorithm>
 
 namespace mivanta {
 
@@ -19,21 +19,15 @@ LibraryList::LibraryList(Session& session, Prompts& prompts, QWidget* parent)
     : QWidget(parent),
       m_session(session),
       m_prompts(prompts) {
-    makeSide(this);
     m_find =
         new FindPanel(m_session.library(), tr("Title, words, author, hymn number\u2026"), FindSongs, this);
     m_count = new QLabel(tr("Songs"), this);
     makeHeading(m_count);
-    auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(spaced(3), spaced(4), spaced(3), spaced(3));
-    column->setSpacing(spaced(2));
+    QVBoxLayout* column = sideRows(this, 66);
     column->addWidget(m_count);
     column->addWidget(m_find, 1);
     column->addWidget(buildImportRow());
-    QWidget* buttons = buildButtons();
-    const QMargins around = column->contentsMargins();
-    setMinimumWidth(std::max(spaced(66), buttons->sizeHint().width() + around.left() + around.right()));
-    column->addWidget(buttons);
+    column->addWidget(buildButtons());
     connect(m_find, &FindPanel::counted, this, [this](int songs) {
         m_count->setText(m_find->box()->text().trimmed().isEmpty() ? tr("Songs %1").arg(songs)
                                                                    : tr("%1 found").arg(songs));
@@ -120,12 +114,8 @@ QWidget* LibraryList::buildButtons() {
         in));
     row->addWidget(menuButton(QStringLiteral("send-out"), tr("Send out"),
                               tr("Write songs to files, or print charts and lyric sheets"), m_sendMenu));
-    auto* binButton = menuButton(QStringLiteral("bin"), tr("Bin"),
-                                 tr("Bin: songs that were deleted; restore them, or empty it"), bin);
-    binButton->setIcon(icon(QStringLiteral("trash-2"), day().text));
-    binButton->setAccessibleName(tr("Bin"));
-    binButton->setToolButtonStyle(Qt::ToolButtonIconOnly);
-    row->addWidget(binButton);
+    row->addWidget(
+        makeBinButton("bin", tr("Bin: songs that were deleted; restore them, or empty it"), bin, this));
     return widget;
 }
 
@@ -162,35 +152,7 @@ void LibraryList::setWaiting(int songs) {
 
 void LibraryList::fillBinMenu(QMenu* menu) {
     menu->clear();
-    menu->addAction(tr("Looking\u2026"))->setEnabled(false);
-    m_session.library().bin(this, [this, menu](const Result<std::vector<SongSummary>>& songs) {
-        menu->clear();
-        if (!songs || songs->empty()) {
-            menu->addAction(tr("The bin is empty"))->setEnabled(false);
-            return;
-        }
-        constexpr size_t kMostShown = 20;
-        for (size_t i = 0; i < std::min(songs->size(), kMostShown); ++i) {
-            const SongSummary& song = (*songs)[i];
-            menu->addAction(tr("Restore \u201c%1\u201d").arg(song.title), this, [this, id = song.id] {
-                m_session.library().takeFromBin(this, {id}, [this, id](const Result<void>& done) {
-                    if (done)
-                        Q_EMIT showWanted(id);
-                    else
-                        Q_EMIT m_session.problem(done.error());
-                });
-            });
-        }
-        menu->addSeparator();
-        const int count = int(songs->size());
-        menu->addAction(tr("Empty the bin\u2026"), this, [this, count] {
-            if (m_prompts.emptyBin(count))
-                m_session.library().emptyBin(this, [this](const Result<int>& gone) {
-                    if (!gone)
-                        Q_EMIT m_session.problem(gone.error());
-                });
-        });
-    });
+    addBin<Song>(menu, m_session, m_prompts, [this](const SongId& id) { Q_EMIT showWanted(id); });
 }
 
 } // namespace mivanta

@@ -8,7 +8,7 @@
 #include "desk/library/TranslationsColumn.h"
 #include "desk/library/VersesView.h"
 #include "desk/song/WordsPreview.h"
-#include "store/Settings.h"
+#include "store/UsualLayout.h"
 #include <QComboBox>
 #include <QHBoxLayout>
 #include <QKeyEvent>
@@ -53,10 +53,11 @@ ScriptureLibrary::ScriptureLibrary(const Tools& tools, QWidget* parent)
         m_verses->setTranslation(m_translations->current());
         find();
     });
-    connect(m_verses, &VersesView::chosenChanged, this, [this](bool byPerson) {
-        m_isTyped = m_isTyped && !byPerson;
+    connect(m_verses, &VersesView::versesChosen, this, [this] {
+        m_isTyped = false;
         showChosen();
     });
+    connect(m_verses, &VersesView::filled, this, &ScriptureLibrary::showChosen);
     connect(m_verses, &VersesView::wanted, this, &ScriptureLibrary::addChosen);
     connect(&m_session.book(), &SlideBook::changed, m_preview, &WordsPreview::refresh);
     const auto loadLayout = [this] {
@@ -151,9 +152,9 @@ QWidget* ScriptureLibrary::buildMiddle() {
     connect(m_box, &QLineEdit::textChanged, this, &ScriptureLibrary::find);
     connect(m_list->selectionModel(), &QItemSelectionModel::currentChanged, this,
             &ScriptureLibrary::currentHitChanged);
-    connect(m_list, &QListView::activated, this, [this] { addHits(false); });
-    connect(m_each, &QPushButton::clicked, this, [this] { addHits(false); });
-    connect(m_together, &QPushButton::clicked, this, [this] { addHits(true); });
+    connect(m_list, &QListView::activated, this, [this] { addHits(Adding::OneByOne); });
+    connect(m_each, &QPushButton::clicked, this, [this] { addHits(Adding::OneByOne); });
+    connect(m_together, &QPushButton::clicked, this, [this] { addHits(Adding::Together); });
     return middle;
 }
 
@@ -289,11 +290,11 @@ std::vector<FindPick> ScriptureLibrary::chosenHits() const {
     return picks;
 }
 
-void ScriptureLibrary::addHits(bool together) {
+void ScriptureLibrary::addHits(Adding adding) {
     const auto picks = chosenHits();
     if (picks.empty())
         return;
-    if (!together) {
+    if (adding == Adding::OneByOne) {
         Q_EMIT addToService(picks);
         return;
     }
@@ -315,7 +316,7 @@ void ScriptureLibrary::showChosen() {
     m_add->setEnabled(translation && !reference.isEmpty());
     if (!translation || reference.isEmpty()) {
         m_passage->setText(translation ? tr("No verses chosen") : QString());
-        m_preview->setWords(std::nullopt, false);
+        m_preview->setWords(std::nullopt, WordsPreview::Shows::Another);
         return;
     }
     m_passage->setText(referenceText(reference, m_verses->outline()));
@@ -329,7 +330,7 @@ void ScriptureLibrary::showChosen() {
                 return;
             m_passage->setText(passage->title());
             const ItemWords words(passageItem(std::move(*passage)));
-            m_preview->setWords(words, false);
+            m_preview->setWords(words, WordsPreview::Shows::Another);
             if (m_isTyped)
                 m_help->setSlideCount(m_session.book().slideCountOf(words));
         });
@@ -352,7 +353,7 @@ bool ScriptureLibrary::eventFilter(QObject* watched, QEvent* event) {
         if (m_understood.state == ReferenceState::Understood)
             addChosen();
         else
-            addHits(key->modifiers() & Qt::ShiftModifier);
+            addHits(key->modifiers() & Qt::ShiftModifier ? Adding::Together : Adding::OneByOne);
         return true;
     case Qt::Key_Tab:
         if (!m_understood.completed.isEmpty() && m_understood.completed != m_box->text()) {

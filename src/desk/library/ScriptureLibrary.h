@@ -49,7 +49,8 @@ private:
     [[nodiscard]] Reference reference() const;
     void showChosen();
     void addChosen();
-    void addHits(bool together);
+    enum class Adding { OneByOne, Together /**< as one passage */ };
+    void addHits(Adding adding);
     [[nodiscard]] std::vector<FindPick> chosenHits() const;
 
     Session& m_session;

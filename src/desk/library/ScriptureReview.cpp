@@ -86,9 +86,9 @@ void ScriptureReview::fillNames(QVBoxLayout* column) {
                              [&](const ScriptureBook& there) { return there.code == known.code; }))
                 box->addItem(known.name, known.code.text());
         connect(box, &QComboBox::currentIndexChanged, this, &ScriptureReview::showCount);
-        form->addRow(
-            tr("\u201c%1\u201d (line %2, %3 verses)").arg(book.name).arg(book.line).arg(book.verses.size()),
-            box);
+        form->addRow(tr("\u201c%1\u201d (line %2, %n verses)", nullptr, int(book.verses.size()))
+                         .arg(book.name, QString::number(book.line)),
+                     box);
         m_names.emplace_back(book.name, box);
     }
     column->addLayout(form);
@@ -100,7 +100,7 @@ void ScriptureReview::showCount() {
         for (const UnnamedBook& book : m_text->unnamed)
             if (book.name == name && !box->currentData().toString().isEmpty())
                 verses += int(book.verses.size());
-    m_count->setText(tr("%1: %2 verses can be read.").arg(m_text->details.name).arg(verses));
+    m_count->setText(tr("%1: %n verses can be read.", nullptr, verses).arg(m_text->details.name));
 }
 
 void ScriptureReview::take() {

@@ -2,20 +2,19 @@
 #include "desk/library/SongLibrary.h"
 #include "core/song/PartEdits.h"
 #include "desk/find/FindPanel.h"
+#include "desk/find/PastedLines.h"
 #include "desk/kit/Columns.h"
 #include "desk/kit/EmptyState.h"
 #include "desk/kit/Style.h"
 #include "desk/library/BringingIn.h"
 #include "desk/library/ImportReview.h"
 #include "desk/library/LibraryList.h"
+#include "desk/library/RecordHistory.h"
 #include "desk/library/SeveralSongs.h"
-#include "desk/library/SongHistory.h"
 #include "desk/library/SungFacts.h"
 #include "desk/song/OrderEdit.h"
 #include "desk/song/SongEditor.h"
 #include "desk/song/WholePaste.h"
-#include "desk/song/WordsPreview.h"
-#include "formats/SongJson.h"
 #include <QApplication>
 #include <QHBoxLayout>
 #include <QLabel>
@@ -36,17 +35,14 @@ SongLibrary::SongLibrary(const Tools& tools, QWidget* parent)
       m_session(tools.session),
       m_prompts(tools.prompts),
       m_sender(tools.sender),
-      m_keeper(tools.session.library().folder(), tools.session.unsavedName(QStringLiteral("song")),
-               [this]() -> DraftKeeper::Writer {
-                   if (!m_draft.isChanged())
-                       return {};
-                   return [song = *m_draft.song()] { return songToJson(song); };
-               }),
+      m_editing(m_draft, tools.session.library(), tools.session.unsavedFile(RecordKind<Song>::unsavedName()),
+                [this](const QString& title) { return m_prompts.unsavedRecord(title); }),
       m_speller(tools.speller) {
     setObjectName(QStringLiteral("song-library"));
     m_pages = new QStackedLayout(this);
     m_review = new ImportReview(this);
-    m_history = new SongHistory(m_session.library(), this);
+    m_history = new RecordHistory<Song>(m_editing, m_draft, m_session.library(), this);
+    m_history->setObjectName(QStringLiteral("song-history"));
     m_pages->addWidget(buildSongs(tools.thumbnails));
     m_pages->addWidget(m_review);
     m_pages->addWidget(m_history);
@@ -54,7 +50,7 @@ SongLibrary::SongLibrary(const Tools& tools, QWidget* parent)
     connectList();
     connectEditor();
     connectBringingIn();
-    draftChanged(false);
+    showDraft(WordsPreview::Shows::Another);
 }
 
 /// The list, and beside it the editor with the preview, or what can be done with several songs.
@@ -99,7 +95,9 @@ QWidget* SongLibrary::buildSongs(ThumbnailStore& thumbnails) {
 }
 
 void SongLibrary::connectList() {
-    connect(m_find, &FindPanel::currentChanged, this, &SongLibrary::currentChanged);
+    using By = RecordEditing<Song>::By;
+    connect(m_find, &FindPanel::currentChanged, this, [this] { currentChanged(By::Person); });
+    connect(m_find, &FindPanel::refilled, this, [this] { currentChanged(By::List); });
     connect(m_find, &FindPanel::chosen, this, &SongLibrary::addToService);
     connect(m_find, &FindPanel::selectionChanged, this, &SongLibrary::selectionChanged);
     connect(m_several, &SeveralSongs::left, m_find, &FindPanel::selectOnlyCurrent);
@@ -108,8 +106,8 @@ void SongLibrary::connectList() {
     });
     connect(m_list, &LibraryList::sendWanted, this, [this](SendWay way, const std::vector<SongId>& ids) {
         const auto send = [this, way, ids] {
-            const bool isOne = ids.size() == 1 && m_draft.song();
-            m_sender.sendFromLibrary(way, ids, isOne ? m_draft.song()->title : tr("Songs"));
+            const bool isOne = ids.size() == 1 && m_draft.record();
+            m_sender.sendFromLibrary(way, ids, isOne ? m_draft.record()->title : tr("Songs"));
         };
         settle(send); // what is written is what is stored
     });
@@ -121,40 +119,40 @@ void SongLibrary::connectList() {
     connect(&m_sender, &Sender::finished, m_list, &LibraryList::hideProgress);
     connect(&m_sender, &Sender::failed, m_list, &LibraryList::hideProgress);
     connect(m_list, &LibraryList::newWanted, this, &SongLibrary::newSong);
-    m_find->setPasteOffers(true, false);
+    m_find->setPasteOffers(PastedLines::NewSong);
     connect(m_find, &FindPanel::newSongWanted, this, &SongLibrary::newSongFrom);
     connect(m_find, &FindPanel::counted, this, [this](int songs) {
         m_isEmpty = songs == 0 && m_find->isAskingForAll();
-        m_nothing->setVisible(m_isEmpty && !m_draft.song());
+        m_nothing->setVisible(m_isEmpty && !m_draft.record());
     });
     connect(m_list, &LibraryList::showWanted, this, &SongLibrary::showSong);
 }
 
 void SongLibrary::connectEditor() {
-    connect(&m_draft, &SongDraft::loaded, this, [this] { draftChanged(false); });
-    connect(&m_draft, &SongDraft::changed, this, [this] { draftChanged(true); });
-    connect(m_editor, &SongEditor::saveWanted, this, [this] { saveSong(); });
+    connect(&m_draft, &SongDraft::loaded, this, [this] {
+        showDraft(WordsPreview::Shows::Another);
+        chooseEdited();
+    });
+    connect(&m_draft, &SongDraft::changed, this, [this] { showDraft(WordsPreview::Shows::Same); });
+    connect(m_editor, &SongEditor::saveWanted, this, &SongLibrary::saveSong);
     connect(m_editor, &SongEditor::historyWanted, this, &SongLibrary::showHistory);
     connect(m_editor, &SongEditor::sheetWanted, this, [this](SendWay way, const ChartOptions& options) {
-        if (const auto& song = m_draft.song())
+        if (const auto& song = m_draft.record())
             m_sender.sendSongs(way, {*song}, song->title, options);
     });
-    connect(m_history, &SongHistory::left, this, &SongLibrary::showSongs);
-    connect(m_history, &SongHistory::keepWanted, this, [this](const Song& stored) {
-        showSongs();
-        m_draft.setRevision(stored.revision);
-        saveSong();
+    connect(m_editor, &SongEditor::deleteWanted, &m_editing, [this] { m_editing.putInBin(); });
+    connect(&m_editing, &EditingSignals::problem, &m_session, &Session::problem);
+    connect(&m_editing, &EditingSignals::notice, &m_session, &Session::notice);
+    connect(&m_editing, &EditingSignals::untitled, m_editor, &SongEditor::focusTitle);
+    connect(&m_editing, &EditingSignals::notLoaded, this,
+            [this](const Error& error) { m_editor->setEmptyText(error.text()); });
+    connect(&m_editing, &EditingSignals::stays, this, &SongLibrary::chooseEdited);
+    connect(&m_editing, &EditingSignals::stored, this, [this] {
+        showDraft(WordsPreview::Shows::Same);
+        chooseEdited();
     });
-    connect(&m_draft, &SongDraft::changed, &m_keeper, &DraftKeeper::touch);
-    connect(&m_draft, &SongDraft::stateChanged, &m_keeper, &DraftKeeper::touch);
-    connect(&m_keeper, &DraftKeeper::found, this, [this](const QJsonObject& json, const QString& where) {
-        const auto song = songFromJson(json, where);
-        song ? recover(*song) : m_keeper.refuse(song.error());
-    });
-    connect(&m_keeper, &DraftKeeper::failed, &m_session, &Session::problem);
-    connect(&m_session.library(), &LibraryClient::opened, &m_keeper, &DraftKeeper::recover);
-    connect(m_history, &SongHistory::songWanted, this, &SongLibrary::restoreVersion);
-    connect(m_editor, &SongEditor::deleteWanted, this, &SongLibrary::putInBin);
+    connect(&m_editing, &EditingSignals::conflict, this, [this] { m_pages->setCurrentWidget(m_history); });
+    connect(m_history, &VersionsPage::left, this, &SongLibrary::showSongs);
     connect(m_editor, &SongEditor::placeChanged, m_preview, &WordsPreview::showPlace);
     connect(m_preview, &WordsPreview::slidesMade, this,
             [this] { m_editor->setPartNotes(m_preview->partNotes()); });
@@ -171,8 +169,8 @@ QWidget* SongLibrary::buildSide(ThumbnailStore& thumbnails) {
     m_add->setToolTip(tr("Put this song into the service order (Enter in the search box)"));
     connect(m_add, &QPushButton::clicked, this, [this] {
         settle([this] {
-            if (m_draft.song())
-                Q_EMIT addToService({FindPick(m_draft.song()->id)});
+            if (m_draft.record())
+                Q_EMIT addToService({FindPick(m_draft.record()->id)});
         });
     });
     auto* column = new QVBoxLayout(content);
@@ -188,8 +186,8 @@ QWidget* SongLibrary::buildSide(ThumbnailStore& thumbnails) {
 
 void SongLibrary::connectOrder() {
     connect(m_order, &OrderEdit::orderWanted, this,
-            [this](const std::vector<SungPart>& entries, const QString& what, bool goesOn) {
-                m_orderTyping += goesOn ? 0 : 1;
+            [this](const std::vector<SungPart>& entries, const QString& what, OrderEdit::Step step) {
+                m_orderTyping += step == OrderEdit::Step::New ? 1 : 0;
                 m_draft.change(
                     what, [&](Song& song) { song.singingOrder = entries; }, kOrderTyping + m_orderTyping);
             });
@@ -209,7 +207,7 @@ void SongLibrary::connectOrder() {
     });
     connect(m_order, &OrderEdit::renameWanted, this, [this] {
         const QString name =
-            m_prompts.text(tr("What is this order called?"), m_draft.song()->orderName).trimmed();
+            m_prompts.text(tr("What is this order called?"), m_draft.record()->orderName).trimmed();
         if (!name.isEmpty())
             m_draft.change(tr("the order's name"), [&](Song& song) { song.orderName = name; });
     });
@@ -234,56 +232,45 @@ void SongLibrary::showSong(const SongId& id) {
         showSongs();
         m_find->box()->clear();
         m_find->select(id);
-        load(id);
+        m_editing.open(id);
     });
 }
 
 void SongLibrary::newSong() {
     settle([this] {
         showSongs();
-        m_wanted = {};
         Song song;
         song.id = SongId::create();
         song.title = newSongTitle();
         addPart(song, 0, PartKind::Verse);
-        m_draft.load(song);
+        m_editing.begin(song);
         m_editor->focusTitle();
     });
 }
 
 void SongLibrary::newSongFrom(const QString& text) {
-    const auto before = m_draft.song() ? m_draft.song()->id : SongId();
+    const auto before = m_editing.id();
     newSong();
-    if (m_draft.song() && !(m_draft.song()->id == before)) // else what is unsaved wanted to stay
+    if (m_editing.id() != before) // else what is unsaved wanted to stay
         if (!m_editor->takeWholeSong(text))
             Q_EMIT m_session.notice(tr("There were no words of a song in what was pasted."));
 }
 
-void SongLibrary::currentChanged() {
+void SongLibrary::currentChanged(RecordEditing<Song>::By by) {
+    if (!m_editing.choose(chosen(), by))
+        chooseEdited();
+}
+
+std::optional<SongId> SongLibrary::chosen() const {
     const auto found = m_find->current();
     const auto* hit = found ? std::get_if<SongHit>(&*found) : nullptr;
-    if (m_selecting || (hit && m_draft.song() && m_draft.song()->id == hit->song.id))
-        return;
-    const bool isNew = m_draft.song() && m_draft.song()->revision == 0;
-    if ((!hit || m_find->isFilling()) && (m_draft.isChanged() || isNew))
-        return; // what is being edited stays until another one is chosen
-    const SongId staying = m_draft.song() ? m_draft.song()->id : SongId();
-    bool settled = false;
-    const auto wanted = hit ? std::optional(hit->song.id) : std::nullopt;
-    settle([&, wanted] {
-        settled = true;
-        if (wanted) {
-            load(*wanted);
-        } else {
-            m_wanted = {};
-            m_draft.load(std::nullopt);
-        }
-    });
-    if (!settled && m_draft.isChanged()) {
-        m_selecting = true;
-        m_find->select(staying);
-        m_selecting = false;
-    }
+    return hit ? std::optional(hit->song.id) : std::nullopt;
+}
+
+/// The list shows the song that is edited as the chosen one.
+void SongLibrary::chooseEdited() {
+    if (m_draft.record() && !m_draft.isNew() && chosen() != m_draft.record()->id)
+        m_find->select(m_draft.record()->id);
 }
 
 void SongLibrary::selectionChanged() {
@@ -296,25 +283,15 @@ void SongLibrary::selectionChanged() {
     m_beside->setCurrentIndex(isSeveral ? 1 : 0);
 }
 
-void SongLibrary::load(const SongId& id) {
-    m_wanted = id;
-    m_session.library().song(this, id, [this](const Result<Song>& song) {
-        if (song && !(song->id == m_wanted))
-            return; // another one was chosen meanwhile
-        m_editor->setEmptyText(song ? QString() : song.error().text());
-        if (song && m_draft.song() && m_draft.song()->id == song->id && m_draft.isChanged())
-            return;
-        m_draft.load(song ? std::optional(*song) : std::nullopt);
-    });
-}
-
-void SongLibrary::draftChanged(bool sameSong) {
-    const auto& song = m_draft.song();
+void SongLibrary::showDraft(WordsPreview::Shows shows) {
+    const auto& song = m_draft.record();
+    if (song)
+        m_editor->setEmptyText({});
     m_nothing->setVisible(m_isEmpty && !song);
     m_add->setVisible(song && song->revision > 0);
-    m_preview->setSong(song, sameSong);
+    m_preview->setSong(song, shows);
     m_order->setSong(song);
-    if (!sameSong)
+    if (shows == WordsPreview::Shows::Another)
         m_sung->setSong(song && song->revision > 0 ? song->id : SongId());
 }
 
@@ -332,124 +309,11 @@ void SongLibrary::redo() {
         m_editor->redo();
 }
 
-void SongLibrary::saveSong(const std::function<void()>& then) {
-    m_saves.start([this, then] { sendSong(then); });
-}
-
-void SongLibrary::sendSong(const std::function<void()>& then) {
-    if (!m_draft.song() || (m_draft.song()->revision > 0 && !m_draft.isChanged())) {
-        m_saves.answered();
-        if (then)
-            then();
-        return;
-    }
-    const Song song = tidied(*m_draft.song()); // what is still being typed stays as it is
-    if (song.title.isEmpty()) {
-        m_saves.answered();
-        Q_EMIT m_session.problem({tr("A song needs a title"), {}, tr("Give it one under Details.")});
-        m_editor->focusTitle();
-        return;
-    }
-    m_session.library().save(this, song, [this, then](const Result<Song>& stored) {
-        if (stored)
-            m_draft.saved(*stored);
-        m_saves.answered();
-        if (!stored) {
-            refused(stored.error());
-            return;
-        }
-        m_wanted = stored->id;
-        m_find->select(stored->id);
-        draftChanged(true);
-        if (!then)
-            return;
-        if (m_draft.isChanged()) // more was typed meanwhile
-            saveSong(then);
-        else
-            then();
-    });
-}
-
-/// A song could not be stored. When that is because it was changed elsewhere, both are shown to choose from.
-void SongLibrary::refused(const Error& error) {
-    const SongId id = m_draft.song()->id;
-    m_session.library().song(this, id, [this, id, error](const Result<Song>& stored) {
-        const auto& mine = m_draft.song();
-        if (!stored || !mine || !(mine->id == id) || stored->revision == mine->revision) {
-            Q_EMIT m_session.problem(error);
-            return;
-        }
-        m_pages->setCurrentWidget(m_history);
-        m_history->setConflict(*mine, *stored);
-    });
-}
-
-/// Takes up what was typed last time and not saved.
-void SongLibrary::recover(const Song& unsaved) {
-    m_session.library().song(this, unsaved.id, [this, unsaved](const Result<Song>& stored) {
-        Song before = stored ? *stored : Song();
-        before.id = unsaved.id;
-        before.revision = unsaved.revision; // what was changed elsewhere meanwhile shows when it is saved
-        m_wanted = unsaved.id;
-        m_draft.load(before);
-        m_draft.change(tr("the unsaved work of last time"), [&](Song& song) { song = unsaved; });
-        m_find->select(unsaved.id);
-        Q_EMIT m_session.notice(tr("\u201c%1\u201d was being edited and not saved last time. It is on the "
-                                   "Library desk as it was left.")
-                                    .arg(unsaved.title));
-    });
-}
-
-void SongLibrary::settle(const std::function<void()>& then) {
-    if (!m_draft.isChanged()) {
-        then();
-        return;
-    }
-    switch (m_prompts.unsavedSong(m_draft.song()->title)) {
-    case Prompts::Unsaved::Save:
-        saveSong(then);
-        break;
-    case Prompts::Unsaved::GiveUp:
-        m_draft.undoStack().setClean();
-        m_draft.load(std::nullopt);
-        then();
-        break;
-    case Prompts::Unsaved::Cancel:
-        break;
-    }
-}
-
 void SongLibrary::showHistory() {
-    if (!m_draft.song())
+    if (!m_draft.record())
         return;
     m_pages->setCurrentWidget(m_history);
-    m_history->setSong(*m_draft.song());
-}
-
-void SongLibrary::restoreVersion(const Song& version) {
-    showSongs();
-    m_draft.setRevision(std::max(m_draft.song()->revision, version.revision));
-    m_draft.change(tr("another version"), [&](Song& song) { song = version; });
-}
-
-void SongLibrary::putInBin() {
-    if (!m_draft.song())
-        return;
-    const Song song = *m_draft.song();
-    if (song.revision == 0) {
-        m_draft.undoStack().setClean();
-        m_draft.load(std::nullopt);
-        return;
-    }
-    m_session.library().putInBin(this, {song.id}, [this, song](const Result<void>& done) {
-        if (!done) {
-            Q_EMIT m_session.problem(done.error());
-            return;
-        }
-        m_draft.load(std::nullopt);
-        Q_EMIT m_session.notice(
-            tr("\u201c%1\u201d is in the bin; it can be restored from there.").arg(song.title));
-    });
+    m_history->setRecord(*m_draft.record());
 }
 
 void SongLibrary::connectBringingIn() {
@@ -459,11 +323,8 @@ void SongLibrary::connectBringingIn() {
     connect(m_list, &LibraryList::reviewWanted, this, &SongLibrary::showReview);
     connect(in, &BringingIn::reviewLeft, this, &SongLibrary::showSongs);
     connect(in, &BringingIn::notice, &m_session, &Session::notice);
-    connect(in, &BringingIn::reviewWanted, this, [this](bool isNew) {
-        showReview();
-        if (isNew)
-            Q_EMIT reviewIsThere();
-    });
+    connect(in, &BringingIn::reviewWanted, this, &SongLibrary::showReview);
+    connect(in, &BringingIn::reviewIsNew, this, &SongLibrary::reviewIsThere);
 }
 
 void SongLibrary::bringInFiles() {

@@ -3,10 +3,9 @@
 #include "desk/kit/Prompts.h"
 #include "desk/kit/Tools.h"
 #include "desk/sending/Sender.h"
+#include "desk/song/WordsPreview.h"
 #include "session/Session.h"
-#include "session/library/DraftKeeper.h"
-#include "session/library/OneSave.h"
-#include "session/library/SongDraft.h"
+#include "session/library/RecordEditing.h"
 #include "session/readings/ThumbnailStore.h"
 #include <QWidget>
 
@@ -23,9 +22,9 @@ class LibraryList;
 class OrderEdit;
 class SeveralSongs;
 class SongEditor;
-class SongHistory;
-class WordsPreview;
 class SungFacts;
+template <typename T>
+class RecordHistory;
 
 /// The songs of the library: find one, edit it, see it as the outputs will show it, bring in more.
 class SongLibrary : public QWidget {
@@ -44,10 +43,12 @@ public:
     [[nodiscard]] bool hasUnsavedSong() const { return m_draft.isChanged(); }
     void undo();
     void redo();
-    /// Stores the changed song; `then` runs once it is in the library.
-    void saveSong(const std::function<void()>& then = {});
+    /// Stores the changed song.
+    void saveSong() { m_editing.save(); }
     /// Runs the rest once a changed song is saved or given up; not when the person wants to stay.
-    void settle(const std::function<void()>& then);
+    void settle(const std::function<void()>& then) { m_editing.settle(then); }
+    /// What is not saved is on the disk when this returns.
+    void keepNow() { m_editing.keepNow(); }
 
 Q_SIGNALS:
     void addToService(const std::vector<mivanta::FindPick>& picks);
@@ -61,32 +62,27 @@ private:
     void connectList();
     void connectEditor();
     void selectionChanged();
-    void currentChanged();
-    void load(const SongId& id);
-    void sendSong(const std::function<void()>& then);
-    void draftChanged(bool sameSong);
+    void currentChanged(RecordEditing<Song>::By by);
+    void chooseEdited();
+    [[nodiscard]] std::optional<SongId> chosen() const; ///< in the list
+    void showDraft(WordsPreview::Shows shows);
     void connectBringingIn();
     void showReview();
     void showSongs();
     void showHistory();
-    void restoreVersion(const Song& version);
-    void refused(const Error& error);
-    void recover(const Song& unsaved);
-    void putInBin();
 
     Session& m_session;
     Prompts& m_prompts;
     Sender& m_sender;
-    OneSave m_saves;
     SongDraft m_draft;
-    DraftKeeper m_keeper;
+    RecordEditing<Song> m_editing;
     Speller& m_speller;
     QStackedLayout* m_pages; ///< the songs; what is being brought in; a song's history
     LibraryList* m_list;
     QStackedLayout* m_beside; ///< one song; several songs
     SeveralSongs* m_several;
     ImportReview* m_review;
-    SongHistory* m_history;
+    RecordHistory<Song>* m_history;
     FindPanel* m_find;
     SongEditor* m_editor;
     WordsPreview* m_preview;
@@ -96,8 +92,6 @@ private:
     int m_orderTyping = 0; ///< number of what is being typed there
     SungFacts* m_sung;
     QPushButton* m_add;
-    SongId m_wanted;
-    bool m_selecting = false; ///< the list is brought back to the song that stays
 };
 
 } // namespace mivanta

@@ -8,19 +8,33 @@
 #include <QCheckBox>
 #include <QComboBox>
 #include <QGridLayout>
+#include <QKeyEvent>
 #include <QLabel>
 #include <QLineEdit>
 #include <QMenu>
 #include <QPlainTextEdit>
 #include <QPushButton>
 #include <QShortcut>
+#include <QSignalBlocker>
 #include <QTextBlock>
 #include <QToolButton>
 #include <QVBoxLayout>
+#include <algorithm>
 
 namespace mivanta {
 
 namespace {
+
+// Where typing makes one step of undo; runs of words come behind them.
+enum Typed {
+    TitleTyped = 1,
+    AuthorTyped,
+    CopyrightTyped,
+    TopicsTyped,
+    SeasonsTyped,
+    LanguageTyped,
+    WordsTyped
+};
 
 QStringList listed(const QString& text) {
     QStringList list;
@@ -32,7 +46,10 @@ QStringList listed(const QString& text) {
 
 } // namespace
 
-TextEditor::TextEditor(Prompts& prompts, QWidget* parent) : QWidget(parent), m_prompts(prompts) {
+TextEditor::TextEditor(TextDraft& draft, Prompts& prompts, QWidget* parent)
+    : QWidget(parent),
+      m_draft(draft),
+      m_prompts(prompts) {
     m_empty = new QLabel(this);
     m_empty->setWordWrap(true);
     m_empty->setAlignment(Qt::AlignTop);
@@ -50,6 +67,7 @@ TextEditor::TextEditor(Prompts& prompts, QWidget* parent) : QWidget(parent), m_p
         tr("\u201cLeader:\u201d at the head of a line says who speaks from there; --- is a slide break"));
     m_words->setFont(textFont(1.15));
     m_words->setTabChangesFocus(true);
+    m_words->setUndoRedoEnabled(false); // the draft undoes
     new RoleHighlighter(m_words->document());
     auto* column = new QVBoxLayout(m_form);
     column->setContentsMargins(0, 0, 0, 0);
@@ -63,16 +81,29 @@ TextEditor::TextEditor(Prompts& prompts, QWidget* parent) : QWidget(parent), m_p
     outer->setContentsMargins(spaced(4), spaced(4), spaced(4), spaced(3));
     outer->addWidget(m_empty);
     outer->addWidget(m_form, 1);
-    const auto told = [this] {
-        if (!m_filling)
-            Q_EMIT changed();
-    };
-    for (QLineEdit* line : m_form->findChildren<QLineEdit*>())
-        connect(line, &QLineEdit::textEdited, this, told);
-    connect(m_words, &QPlainTextEdit::textChanged, this, told);
-    connect(m_kind, &QComboBox::activated, this, told);
-    connect(m_names, &QCheckBox::clicked, this, told);
-    setText(std::nullopt);
+    int place = TitleTyped;
+    for (QLineEdit* line : {m_title, m_author, m_copyright, m_topics, m_seasons, m_language}) {
+        connect(line, &QLineEdit::textEdited, this, [this, place] { write(tr("typing"), place); });
+        line->installEventFilter(this);
+        ++place;
+    }
+    m_words->installEventFilter(this);
+    connect(m_words->document(), &QTextDocument::contentsChange, this,
+            [this](int at, int removed, int added) {
+                const bool goesOn = removed + added == 1 && (at == m_typedTo || at + removed == m_typedTo);
+                m_run += goesOn ? 0 : 1;
+                m_typedTo = at + added;
+            });
+    connect(m_words, &QPlainTextEdit::textChanged, this, &TextEditor::writeWords);
+    connect(m_kind, &QComboBox::activated, this, [this] { write(tr("the kind"), 0); });
+    connect(m_names, &QCheckBox::clicked, this, [this] { write(tr("naming who speaks"), 0); });
+    connect(&m_draft, &DraftSignals::loaded, this, [this] {
+        showText();
+        m_words->moveCursor(QTextCursor::Start);
+    });
+    connect(&m_draft, &DraftSignals::changed, this, &TextEditor::showText);
+    connect(&m_draft, &DraftSignals::stateChanged, this, &TextEditor::showState);
+    showText();
 }
 
 QLineEdit* TextEditor::addLine(const QString& name, const QString& label, const QString& tip) {
@@ -208,30 +239,8 @@ QWidget* TextEditor::buildFoot() {
     return foot;
 }
 
-void TextEditor::setText(const std::optional<SpokenText>& text) {
-    m_text = text;
-    m_form->setVisible(text.has_value());
-    m_empty->setVisible(!text);
-    if (!text)
-        return;
-    m_filling = true;
-    m_title->setText(text->title);
-    m_kind->setCurrentIndex(int(text->kind));
-    m_author->setText(text->author);
-    m_copyright->setText(text->copyright);
-    m_topics->setText(text->topics.join(QStringLiteral(", ")));
-    m_seasons->setText(text->seasons.join(QStringLiteral(", ")));
-    m_language->setText(text->language);
-    m_names->setChecked(text->namesRoles);
-    m_words->setPlainText(textOf(text->lines));
-    m_filling = false;
-    setChanged(false);
-}
-
-std::optional<SpokenText> TextEditor::text() const {
-    if (!m_text)
-        return std::nullopt;
-    SpokenText text = *m_text;
+/// The text with what stands in the fields.
+SpokenText TextEditor::written(SpokenText text) const {
     text.title = m_title->text().trimmed();
     text.kind = TextKind(m_kind->currentIndex());
     text.author = m_author->text().trimmed();
@@ -244,11 +253,75 @@ std::optional<SpokenText> TextEditor::text() const {
     return text;
 }
 
-void TextEditor::setChanged(bool changed) {
-    m_state->setText(changed                          ? tr("Not saved yet")
-                     : m_text && m_text->revision > 0 ? tr("Saved")
-                                                      : QString());
-    m_save->setEnabled(changed || (m_text && m_text->revision == 0));
+void TextEditor::write(const QString& what, int typingPlace) {
+    m_draft.change(
+        what, [this](SpokenText& text) { text = written(text); }, typingPlace);
+}
+
+void TextEditor::writeWords() {
+    write(tr("typing"), WordsTyped + m_run);
+}
+
+/// What stands in the fields already is left alone, with its caret and the white space being typed.
+void TextEditor::showText() {
+    const auto& text = m_draft.record();
+    m_form->setVisible(text.has_value());
+    m_empty->setVisible(!text);
+    if (!text)
+        return;
+    const SpokenText now = written(*text);
+    const auto showIn = [](QLineEdit* line, const QString& shown, bool isShown) {
+        if (!isShown)
+            line->setText(shown);
+    };
+    showIn(m_title, text->title, now.title == text->title);
+    showIn(m_author, text->author, now.author == text->author);
+    showIn(m_copyright, text->copyright, now.copyright == text->copyright);
+    showIn(m_topics, text->topics.join(QStringLiteral(", ")), now.topics == text->topics);
+    showIn(m_seasons, text->seasons.join(QStringLiteral(", ")), now.seasons == text->seasons);
+    showIn(m_language, text->language, now.language == text->language);
+    m_kind->setCurrentIndex(int(text->kind));
+    m_names->setChecked(text->namesRoles);
+    if (!(now.lines == text->lines))
+        showWords(textOf(text->lines));
+    showState();
+}
+
+/// Only what differs is exchanged, so that what follows stays where it is looked at.
+void TextEditor::showWords(const QString& words) {
+    const QString before = m_words->toPlainText();
+    const auto hereDiffers = std::mismatch(before.begin(), before.end(), words.begin(), words.end()).first;
+    const auto start = hereDiffers - before.begin();
+    qsizetype tail = 0;
+    while (tail < std::min(before.size(), words.size()) - start &&
+           before[before.size() - 1 - tail] == words[words.size() - 1 - tail])
+        ++tail;
+    const QSignalBlocker quiet(m_words); // it is in the draft
+    QTextCursor cursor(m_words->document());
+    cursor.setPosition(int(start));
+    cursor.setPosition(int(before.size() - tail), QTextCursor::KeepAnchor);
+    cursor.insertText(words.mid(start, words.size() - tail - start));
+    m_words->setTextCursor(cursor);
+}
+
+void TextEditor::showState() {
+    const bool changed = m_draft.isChanged();
+    m_state->setText(changed                                ? tr("Not saved yet")
+                     : m_draft.record() && !m_draft.isNew() ? tr("Saved")
+                                                            : QString());
+    m_save->setEnabled(changed || m_draft.isNew());
+}
+
+/// Undo and redo are those of the draft, wherever the caret is.
+bool TextEditor::eventFilter(QObject* watched, QEvent* event) {
+    if (event->type() == QEvent::ShortcutOverride) {
+        const auto* key = static_cast<QKeyEvent*>(event);
+        if (key->matches(QKeySequence::Undo) || key->matches(QKeySequence::Redo)) {
+            event->ignore();
+            return true;
+        }
+    }
+    return QWidget::eventFilter(watched, event);
 }
 
 void TextEditor::setEmptyText(const QString& text) {
@@ -258,14 +331,6 @@ void TextEditor::setEmptyText(const QString& text) {
 void TextEditor::focusTitle() {
     m_title->setFocus();
     m_title->selectAll();
-}
-
-void TextEditor::undo() {
-    m_words->undo();
-}
-
-void TextEditor::redo() {
-    m_words->redo();
 }
 
 /// The line with the caret begins with the role; the one it had goes.

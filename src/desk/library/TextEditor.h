@@ -1,9 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "core/text/SpokenText.h"
+#include "session/library/RecordDraft.h"
 #include <QWidget>
 #include <functional>
-#include <optional>
 
 class QCheckBox;
 class QComboBox;
@@ -16,28 +15,21 @@ namespace mivanta {
 
 class Prompts;
 
-/// Writes one spoken text: its details, and its words with roles, slide breaks and fields. The words undo by
-/// themselves.
+/// Writes one spoken text: its details, and its words with roles, slide breaks and fields. The draft undoes.
 class TextEditor : public QWidget {
     Q_OBJECT
 public:
-    explicit TextEditor(Prompts& prompts, QWidget* parent = nullptr);
-    void setText(const std::optional<SpokenText>& text);
-    /// The text as it is written here; nothing when none is shown.
-    [[nodiscard]] std::optional<SpokenText> text() const;
-    void setChanged(bool changed);
-    /// The text was stored; what is written here, and its undo, stays.
-    void setRevision(int revision) { m_text->revision = revision; }
+    TextEditor(TextDraft& draft, Prompts& prompts, QWidget* parent = nullptr);
     void setEmptyText(const QString& text);
     void focusTitle();
-    void undo();
-    void redo();
 
 Q_SIGNALS:
-    void changed(); ///< by the person
     void saveWanted();
     void deleteWanted();
     void historyWanted();
+
+protected:
+    bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:
     QWidget* buildDetails();
@@ -50,10 +42,17 @@ private:
     void insertField(const QString& field);
     void insertBreak();
     void emphasise(const QString& mark);
+    [[nodiscard]] SpokenText written(SpokenText text) const;
+    void write(const QString& what, int typingPlace);
+    void writeWords();
+    void showText();
+    void showWords(const QString& words);
+    void showState();
 
+    TextDraft& m_draft;
     Prompts& m_prompts;
-    std::optional<SpokenText> m_text; ///< what is not edited here: id, revision
-    bool m_filling = false;
+    int m_typedTo = -1; ///< behind what was typed last in the words
+    int m_run = 0;      ///< what is typed in one go, to be undone together
     QWidget* m_form;
     QLabel* m_empty;
     QLineEdit* m_title;

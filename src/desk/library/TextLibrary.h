@@ -2,9 +2,9 @@
 #pragma once
 #include "desk/find/FindList.h"
 #include "desk/kit/Tools.h"
+#include "desk/song/WordsPreview.h"
 #include "session/Session.h"
-#include "session/library/DraftKeeper.h"
-#include "session/library/OneSave.h"
+#include "session/library/RecordEditing.h"
 #include <QWidget>
 
 class QLabel;
@@ -18,8 +18,8 @@ class EmptyState;
 
 class FindPanel;
 class TextEditor;
-class TextHistory;
-class WordsPreview;
+template <typename T>
+class RecordHistory;
 
 /// The spoken texts of the library: find one, write it, see it as the outputs will show it.
 class TextLibrary : public QWidget {
@@ -33,43 +33,40 @@ public:
     void bringIn(const QStringList& paths);
     void undo();
     void redo();
-    [[nodiscard]] bool hasUnsavedText() const;
-    /// Stores the changed text; `then` runs once it is in the library.
-    void saveText(const std::function<void()>& then = {});
+    [[nodiscard]] bool hasUnsavedText() const { return m_draft.isChanged(); }
+    /// Stores the changed text.
+    void saveText() { m_editing.save(); }
     /// Runs the rest once a changed text is saved or given up; not when the person wants to stay.
-    void settle(const std::function<void()>& then);
+    void settle(const std::function<void()>& then) { m_editing.settle(then); }
+    /// What is not saved is on the disk when this returns.
+    void keepNow() { m_editing.keepNow(); }
 
 Q_SIGNALS:
     void addToService(const std::vector<mivanta::FindPick>& picks);
 
 private:
-    void sendText(const std::function<void()>& then);
     QWidget* buildList();
     QWidget* buildSide(ThumbnailStore& thumbnails);
-    void currentChanged();
-    void load(const TextId& id);
-    void show(const std::optional<SpokenText>& text);
-    void textChanged();
-    void recover(const SpokenText& unsaved);
-    void putInBin();
+    void connectEditing();
+    void currentChanged(RecordEditing<SpokenText>::By by);
+    void chooseEdited();
+    [[nodiscard]] std::optional<TextId> chosen() const; ///< in the list
+    void showDraft(WordsPreview::Shows shows);
     void fillBin(QMenu* menu);
     void sendOut();
     void showHistory();
 
     Session& m_session;
     Prompts& m_prompts;
-    std::optional<SpokenText> m_stored; ///< as the library has it; a new one as it was begun
-    OneSave m_saves;
-    DraftKeeper m_keeper;
-    TextId m_wanted;
-    bool m_selecting = false;
+    TextDraft m_draft;
+    RecordEditing<SpokenText> m_editing;
     QStackedLayout* m_pages; ///< the texts; a text's history
     FindPanel* m_find;
     QLabel* m_count;
     TextEditor* m_editor;
     EmptyState* m_nothing; ///< what can be done while the library has no text
     bool m_isEmpty = false;
-    TextHistory* m_history;
+    RecordHistory<SpokenText>* m_history;
     WordsPreview* m_preview;
     QPushButton* m_add;
 };

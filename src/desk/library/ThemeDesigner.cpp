@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/ThemeDesigner.h"
+#include "core/theme/ObjectKinds.h"
 #include "desk/kit/BringInMedia.h"
 #include "desk/kit/Columns.h"
 #include "desk/kit/PictureView.h"
@@ -40,11 +41,12 @@ ThemeDesigner::ThemeDesigner(const Tools& tools, ThemeDraft& draft, QWidget* par
     m_soon.setSingleShot(true);
     m_soon.setInterval(kFollowDragMs);
     connect(&m_soon, &QTimer::timeout, this, &ThemeDesigner::showSample);
-    connect(&m_draft, &ThemeDraft::opened, this, [this] {
+    connect(&m_draft, &ThemeDraft::loaded, this, [this] {
         m_slide = 0;
         m_canvas->choose(SlideCanvas::kWords);
     });
-    connect(&m_draft, &ThemeDraft::changed, this, &ThemeDesigner::refresh);
+    for (const auto signal : {&DraftSignals::loaded, &DraftSignals::changed, &DraftSignals::stateChanged})
+        connect(&m_draft, signal, this, &ThemeDesigner::refresh);
     connect(&m_session.book(), &SlideBook::changed, this, [this] {
         fillOutputs();
         if (isVisible())
@@ -85,10 +87,10 @@ QWidget* ThemeDesigner::buildStage() {
     });
     connect(m_canvas, &SlideCanvas::backdropDropped, this, &ThemeDesigner::takePicture);
     connect(m_canvas, &SlideCanvas::objectDropped, this, [this](const QString& path) {
-        bringInPicture(m_session, this, path, [this](const auto& picture) { addPicture(picture); });
+        bringInOne(m_session, this, path, [this](const Medium& medium) { addObject(medium); });
     });
     connect(m_canvas, &SlideCanvas::picturePasted, this, [this](const QImage& pasted) {
-        bringInPicture(m_session, this, pasted, [this](const auto& picture) { addPicture(picture); });
+        bringInPasted(m_session, this, pasted, [this](const Medium& picture) { addObject(picture); });
     });
 
     m_sample = new ThemeSample(m_session, stage);
@@ -171,8 +173,10 @@ void ThemeDesigner::showEvent(QShowEvent* event) {
     m_soon.start();
     if (m_form)
         return;
-    m_form = new LookForm([this](const auto& chosen) { choosePicture(m_session, m_prompts, this, chosen); },
-                          m_formColumn);
+    m_form =
+        new LookForm([this](MediumKind kind,
+                            const auto& chosen) { chooseMedium(m_session, m_prompts, this, kind, chosen); },
+                     m_formColumn);
     connect(m_form, &LookForm::edited, this, [this](const LookProperty& property, const LookValue& value) {
         m_draft.endVisit();
         m_draft.set(property, value);
@@ -191,18 +195,20 @@ void ThemeDesigner::focusName() {
 void ThemeDesigner::takePicture(const QString& path) {
     if (!m_draft.theme())
         return;
-    bringInPicture(m_session, this, path, [this, id = m_draft.theme()->id](const StoredMedium& picture) {
+    const bool isFilm = mediumKindOf(path) == MediumKind::Film;
+    bringInOne(m_session, this, path, [this, isFilm, id = m_draft.theme()->id](const Medium& medium) {
         if (!m_draft.theme() || m_draft.theme()->id != id)
             return;
         m_draft.endVisit();
-        set(QStringLiteral("backdrop.picture"), picture.name);
-        set(QStringLiteral("backdrop.kind"), LookChoiceIndex{int(BackdropKind::Picture)});
+        set(isFilm ? QStringLiteral("backdrop.film") : QStringLiteral("backdrop.picture"), medium.name);
+        set(QStringLiteral("backdrop.kind"),
+            LookChoiceIndex{int(isFilm ? BackdropKind::Film : BackdropKind::Picture)});
     });
 }
 
-void ThemeDesigner::addPicture(const StoredMedium& picture) {
+void ThemeDesigner::addObject(const Medium& medium) {
     m_draft.endVisit();
-    changeObjects([&](auto& objects) { objects.push_back(SlideObject::ofPicture(picture.name)); });
+    changeObjects([&](auto& objects) { objects.push_back(objectOf(medium)); });
 }
 
 void ThemeDesigner::set(const QString& key, const LookValue& value) {
@@ -236,9 +242,9 @@ void ThemeDesigner::fillOutputs() {
 }
 
 void ThemeDesigner::refresh() {
-    const auto& theme = m_draft.theme();
-    m_name->setEnabled(theme.has_value());
-    m_formColumn->setEnabled(theme.has_value());
+    const Theme* theme = m_draft.theme();
+    m_name->setEnabled(theme != nullptr);
+    m_formColumn->setEnabled(theme != nullptr);
     m_save->setEnabled(m_draft.isChanged());
     m_state->setText(!theme ? QString() : m_draft.isChanged() ? tr("not saved") : tr("saved"));
     if (m_name->text() != (theme ? theme->name : QString()))
@@ -255,7 +261,7 @@ void ThemeDesigner::stepBy(int by) {
 
 void ThemeDesigner::showSample() {
     m_soon.stop();
-    const auto& theme = m_draft.theme();
+    const Theme* theme = m_draft.theme();
     const int at = m_output->currentIndex();
     if (!theme || at < 0 || at >= int(m_session.outputs().all().size())) {
         m_canvas->setScene(std::nullopt);
@@ -269,7 +275,7 @@ void ThemeDesigner::showSample() {
     Output output = m_session.outputs().all()[size_t(at)];
     output.look = {};
     output.insists.clear();
-    const ItemContent content = contentOf(m_sample->item().content, m_session.document().service());
+    const ItemContent content = contentOf(m_sample->item().words, m_session.document().service());
     const ItemSlides slides = slidesFor(content, {output}, plainChain(*theme, m_session.book().themes()),
                                         m_session.book().measures());
     const OutputSlides& shown = slides.outputs.front();
@@ -316,7 +322,7 @@ void ThemeDesigner::showOutputs(const Theme& theme) {
     std::vector<Theme> themes = m_session.book().themes();
     std::erase_if(themes, [&](const Theme& t) { return t.id == theme.id; });
     themes.push_back(theme);
-    const ItemContent content = contentOf(m_sample->item().content, m_session.document().service());
+    const ItemContent content = contentOf(m_sample->item().words, m_session.document().service());
     const ItemSlides slides =
         slidesFor(content, m_session.outputs().all(), plainChain(theme, themes), m_session.book().measures());
     while (m_views.size() < slides.outputs.size()) {

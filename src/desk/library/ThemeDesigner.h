@@ -42,7 +42,7 @@ private:
     QWidget* buildStage();
     QWidget* buildFormColumn();
     void boxChanged(int box, const QRectF& shares);
-    void addPicture(const StoredMedium& picture);
+    void addObject(const Medium& medium);
     void changeObjects(const std::function<void(std::vector<SlideObject>&)>& work);
     void set(const QString& key, const LookValue& value);
     void fillOutputs();

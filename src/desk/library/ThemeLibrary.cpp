@@ -1,17 +1,19 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/ThemeLibrary.h"
+#include "desk/kit/BinMenu.h"
 #include "desk/kit/Columns.h"
 #include "desk/kit/Prompts.h"
 #include "desk/kit/Style.h"
+#include "desk/library/RecordHistory.h"
 #include "desk/library/ThemeDesigner.h"
 #include "desk/look/ThemeList.h"
 #include "formats/ThemeFile.h"
-#include "formats/ThemeJson.h"
 #include "media/PictureProxies.h"
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QMenu>
 #include <QPushButton>
+#include <QStackedLayout>
 #include <QToolButton>
 #include <QVBoxLayout>
 
@@ -21,35 +23,49 @@ ThemeLibrary::ThemeLibrary(const Tools& tools, QWidget* parent)
     : QWidget(parent),
       m_session(tools.session),
       m_prompts(tools.prompts),
-      m_keeper(tools.session.library().folder(), tools.session.unsavedName(QStringLiteral("theme")),
-               [this]() -> DraftKeeper::Writer {
-                   if (!m_draft.isChanged())
-                       return {};
-                   return [theme = *m_draft.theme()] { return themeToJson(theme); };
-               }) {
+      m_editing(m_draft, tools.session.library(),
+                tools.session.unsavedFile(RecordKind<ThemeRecord>::unsavedName()),
+                [this](const QString& title) { return m_prompts.unsavedRecord(title); }) {
     setObjectName(QStringLiteral("theme-library"));
-    m_designer = new ThemeDesigner(tools, m_draft, this);
-    auto* row = new QHBoxLayout(this);
+    auto* themes = new QWidget(this);
+    m_designer = new ThemeDesigner(tools, m_draft, themes);
+    auto* row = new QHBoxLayout(themes);
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(0);
     row->addWidget(buildList(tools.thumbnails), 4);
     row->addWidget(m_designer, 17);
-    connect(m_designer, &ThemeDesigner::saveWanted, this, [this] { saveTheme(); });
-    connect(&m_draft, &ThemeDraft::changed, &m_keeper, &DraftKeeper::touch);
-    connect(&m_keeper, &DraftKeeper::found, this, [this](const QJsonObject& json, const QString& where) {
-        const auto theme = themeFromJson(json, where);
-        theme ? recover(*theme) : m_keeper.refuse(theme.error());
-    });
-    connect(&m_keeper, &DraftKeeper::failed, &m_session, &Session::problem);
-    connect(&m_session.library(), &LibraryClient::opened, &m_keeper, &DraftKeeper::recover);
+    m_history = new RecordHistory<ThemeRecord>(m_editing, m_draft, m_session.library(), this);
+    m_pages = new QStackedLayout(this);
+    m_pages->addWidget(themes);
+    m_pages->addWidget(m_history);
+    connectEditing();
     connect(&m_session.book(), &SlideBook::themesChanged, this, &ThemeLibrary::fillList);
+    connect(&m_session.library(), &LibraryClient::opened, this, &ThemeLibrary::fillList);
     fillList();
+}
+
+void ThemeLibrary::connectEditing() {
+    connect(m_designer, &ThemeDesigner::saveWanted, this, &ThemeLibrary::saveTheme);
+    connect(&m_draft, &ThemeDraft::loaded, this, &ThemeLibrary::chooseEdited);
+    connect(&m_editing, &EditingSignals::problem, &m_session, &Session::problem);
+    connect(&m_editing, &EditingSignals::notLoaded, &m_session, &Session::problem);
+    connect(&m_editing, &EditingSignals::notice, &m_session, &Session::notice);
+    connect(&m_editing, &EditingSignals::untitled, m_designer, &ThemeDesigner::focusName);
+    connect(&m_editing, &EditingSignals::stays, this, &ThemeLibrary::chooseEdited);
+    connect(&m_editing, &EditingSignals::stored, this, [this] {
+        m_draft.endVisit();
+        tellWhereItIsUsed();
+    });
+    connect(&m_editing, &EditingSignals::recovered, &m_draft, &ThemeDraft::endVisit);
+    connect(&m_editing, &EditingSignals::conflict, this, [this] { m_pages->setCurrentWidget(m_history); });
+    connect(m_history, &VersionsPage::left, this, [this] {
+        m_pages->setCurrentIndex(0);
+        focusFind();
+    });
 }
 
 QWidget* ThemeLibrary::buildList(ThumbnailStore& thumbnails) {
     auto* side = new QWidget(this);
-    makeSide(side);
-    side->setMinimumWidth(spaced(46));
     m_list = new ThemeList(thumbnails, side);
     m_list->setObjectName(QStringLiteral("theme-list"));
     connect(m_list, &ThemeList::themeChosen, this, &ThemeLibrary::currentChanged);
@@ -79,17 +95,16 @@ QWidget* ThemeLibrary::buildList(ThumbnailStore& thumbnails) {
     add(QStringLiteral("theme-send-out"), tr("Send out, with its pictures\u2026"), &ThemeLibrary::sendOut);
     add(QStringLiteral("theme-bring-in"), tr("Bring in\u2026"), &ThemeLibrary::bringInFiles);
     menu->addSeparator();
+    add(QStringLiteral("theme-history"), tr("Earlier versions\u2026"), &ThemeLibrary::showHistory);
     add(QStringLiteral("theme-delete"), tr("Delete\u2026"), &ThemeLibrary::putInBin);
-    auto* bin = menu->addMenu(tr("Restore from the bin"));
+    auto* bin = menu->addMenu(tr("Bin"));
     connect(bin, &QMenu::aboutToShow, this, [this, bin] { fillBin(bin); });
     more->setMenu(menu);
     auto* buttons = new QHBoxLayout;
     buttons->addWidget(copy);
     buttons->addStretch(1);
     buttons->addWidget(more);
-    auto* column = new QVBoxLayout(side);
-    column->setContentsMargins(spaced(3), spaced(4), spaced(3), spaced(3));
-    column->setSpacing(spaced(2));
+    QVBoxLayout* column = sideRows(side, 46);
     column->addWidget(headingOf(tr("Themes"), side));
     column->addWidget(m_list, 1);
     column->addWidget(fresh);
@@ -99,27 +114,22 @@ QWidget* ThemeLibrary::buildList(ThumbnailStore& thumbnails) {
 
 template <typename T>
 void ThemeLibrary::ask(std::function<Result<T>(Library&)> work, std::function<void(T)> done) {
-    m_session.library().ask<T>(
-        this, std::move(work),
-        [this, done = std::move(done)](Result<T> result) {
-            if (!result)
-                Q_EMIT m_session.problem(result.error());
-            else
-                done(std::move(*result));
-        },
-        LibraryClient::Changes::Library);
+    m_session.library().ask<T>(this, std::move(work), [this, done = std::move(done)](Result<T> result) {
+        if (!result)
+            Q_EMIT m_session.problem(result.error());
+        else
+            done(std::move(*result));
+    });
 }
 
 void ThemeLibrary::change(std::function<Result<void>(Library&)> work, std::function<void()> done) {
-    m_session.library().ask<void>(
-        this, std::move(work),
-        [this, done = std::move(done)](const Result<void>& result) {
-            if (!result)
-                Q_EMIT m_session.problem(result.error());
-            else
-                done();
-        },
-        LibraryClient::Changes::Library);
+    m_session.library().ask<void>(this, std::move(work),
+                                  [this, done = std::move(done)](const Result<void>& result) {
+                                      if (!result)
+                                          Q_EMIT m_session.problem(result.error());
+                                      else
+                                          done();
+                                  });
 }
 
 void ThemeLibrary::focusFind() {
@@ -128,38 +138,48 @@ void ThemeLibrary::focusFind() {
 
 void ThemeLibrary::fillList() {
     const auto& themes = m_session.book().themes();
-    const QString shown = m_draft.theme() ? m_draft.theme()->id : QString();
     m_list->setThemes(themes);
     const QString wanted = std::exchange(m_wanted, {});
-    if (!wanted.isEmpty() && themeOf(wanted, themes) && wanted != shown)
+    if (!wanted.isEmpty() && themeOf(wanted, themes) && m_editing.id() != wanted)
         showTheme(wanted);
-    else if (!shown.isEmpty())
-        m_list->choose(shown);
-    else if (m_list->count() > 0)
-        m_list->setCurrentRow(0);
+    else if (m_editing.id())
+        chooseEdited();
+    else if (m_session.library().isOpen() && m_list->count() > 0)
+        m_editing.open(themes.front().id);
 }
 
 void ThemeLibrary::currentChanged(const QString& wanted) {
-    const QString staying = m_draft.theme() ? m_draft.theme()->id : QString();
-    if (wanted == staying)
-        return;
-    bool settled = false;
-    settle([&, wanted] {
-        settled = true;
-        if (const Theme* theme = themeOf(wanted, m_session.book().themes()))
-            m_draft.open(*theme);
-    });
-    if (!settled)
-        m_list->choose(staying);
+    if (!m_editing.choose(wanted, RecordEditing<ThemeRecord>::By::Person))
+        chooseEdited();
+}
+
+/// The list shows the theme that is edited as the chosen one.
+void ThemeLibrary::chooseEdited() {
+    m_list->choose(m_editing.id() && !m_draft.isNew() ? *m_editing.id() : QString());
 }
 
 void ThemeLibrary::showTheme(const QString& id) {
     settle([this, id] {
-        if (const Theme* theme = themeOf(id, m_session.book().themes())) {
-            m_draft.open(*theme);
-            m_list->choose(id);
-        }
+        m_pages->setCurrentIndex(0);
+        m_editing.open(id);
     });
+}
+
+void ThemeLibrary::undo() {
+    if (m_pages->currentIndex() == 0)
+        m_draft.undo();
+}
+
+void ThemeLibrary::redo() {
+    if (m_pages->currentIndex() == 0)
+        m_draft.redo();
+}
+
+void ThemeLibrary::showHistory() {
+    if (!m_draft.record())
+        return;
+    m_pages->setCurrentWidget(m_history);
+    m_history->setRecord(*m_draft.record());
 }
 
 void ThemeLibrary::begin(Theme theme) {
@@ -170,8 +190,7 @@ void ThemeLibrary::begin(Theme theme) {
          ++number)
         theme.name = QStringLiteral("%1 %2").arg(name).arg(number);
     theme.id = newThemeId(theme.name, themes);
-    m_draft.open(theme, true);
-    m_list->choose({});
+    m_editing.begin({theme, 0}, RecordEditing<ThemeRecord>::Begun::Filled);
     m_designer->focusName();
 }
 
@@ -196,29 +215,14 @@ void ThemeLibrary::duplicate() {
     });
 }
 
-void ThemeLibrary::saveTheme(const std::function<void()>& then) {
-    if (!m_draft.theme())
-        return;
-    change([theme = *m_draft.theme()](Library& library) { return library.themes().save(theme); },
-           [this, theme = *m_draft.theme(), then] {
-               m_draft.saved(theme);
-               tellWhereItIsUsed(theme);
-               if (!then)
-                   return;
-               if (m_draft.theme() && m_draft.theme()->id == theme.id && m_draft.isChanged())
-                   saveTheme(then); // more was changed meanwhile
-               else
-                   then();
-           });
-}
-
 /// The open service keeps the theme as it was until it is told otherwise.
-void ThemeLibrary::tellWhereItIsUsed(const Theme& theme) {
+void ThemeLibrary::tellWhereItIsUsed() {
+    const Theme* theme = m_draft.theme();
     const Service& service = m_session.document().service();
-    if (service.theme.id == theme.id && !(service.theme == theme))
+    if (theme && service.theme.id == theme->id && !(service.theme == *theme))
         Q_EMIT m_session.notice(tr("Saved in the library. The service still has \u201c%1\u201d as it was; "
                                    "\u201cUse it for the service\u201d under More changes that.")
-                                    .arg(theme.name));
+                                    .arg(theme->name));
 }
 
 void ThemeLibrary::useInService() {
@@ -235,26 +239,6 @@ void ThemeLibrary::makeUsual() {
            [this, name = m_draft.theme()->name] {
                Q_EMIT m_session.notice(tr("New services begin with the theme \u201c%1\u201d.").arg(name));
            });
-}
-
-void ThemeLibrary::settle(const std::function<void()>& then) {
-    if (!m_draft.isChanged()) {
-        then();
-        return;
-    }
-    switch (m_prompts.unsavedSong(m_draft.theme()->name)) {
-    case Prompts::Unsaved::Save:
-        saveTheme(then);
-        break;
-    case Prompts::Unsaved::GiveUp: {
-        const auto stored = themeOf(m_draft.theme()->id, m_session.book().themes());
-        m_draft.open(stored ? std::optional(*stored) : std::nullopt);
-        then();
-        break;
-    }
-    case Prompts::Unsaved::Cancel:
-        break;
-    }
 }
 
 void ThemeLibrary::bringInFiles() {
@@ -297,7 +281,7 @@ void ThemeLibrary::putInBin() {
         return;
     const Theme theme = *m_draft.theme();
     if (m_draft.isNew()) {
-        m_draft.open(std::nullopt);
+        m_editing.close();
         return;
     }
     ask<ThemeUses>(
@@ -315,50 +299,13 @@ void ThemeLibrary::putInBin() {
             if (users.isEmpty())
                 users << tr("Nothing uses it.");
             if (m_prompts.deleteTheme(theme.name, users.join(u'\n')))
-                reallyPutInBin(theme);
+                m_editing.putInBin();
         });
-}
-
-void ThemeLibrary::reallyPutInBin(const Theme& theme) {
-    change([id = theme.id](Library& library) { return library.themes().putInBin(id); },
-           [this, theme] {
-               if (m_draft.theme() && m_draft.theme()->id == theme.id)
-                   m_draft.open(std::nullopt);
-               Q_EMIT m_session.notice(
-                   tr("\u201c%1\u201d is in the bin; it can be restored from there.").arg(theme.name));
-           });
 }
 
 void ThemeLibrary::fillBin(QMenu* menu) {
     menu->clear();
-    menu->addAction(tr("Looking\u2026"))->setEnabled(false);
-    m_session.library().ask<std::vector<Theme>>(
-        this, [](Library& library) { return library.themes().bin(); },
-        [this, menu](const Result<std::vector<Theme>>& bin) {
-            menu->clear();
-            if (!bin || bin->empty()) {
-                menu->addAction(tr("The bin is empty"))->setEnabled(false);
-                return;
-            }
-            for (const Theme& gone : *bin)
-                menu->addAction(gone.name, this, [this, id = gone.id] {
-                    change([id](Library& library) { return library.themes().takeFromBin(id); },
-                           [this, id] { m_wanted = id; });
-                });
-        });
-}
-
-void ThemeLibrary::recover(const Theme& unsaved) {
-    const Theme* stored = themeOf(unsaved.id, m_session.book().themes());
-    m_draft.open(stored ? *stored : unsaved, !stored);
-    for (const LookProperty& property : lookProperties())
-        m_draft.set(property, property.get(unsaved.look));
-    m_draft.rename(unsaved.name);
-    m_draft.endVisit();
-    Q_EMIT m_session.notice(
-        tr("The theme \u201c%1\u201d was being designed and not saved last time. It is in the "
-           "Library, under Themes, as it was left.")
-            .arg(unsaved.name));
+    addBin<Theme>(menu, m_session, m_prompts, [this](const QString& id) { m_wanted = id; });
 }
 
 } // namespace mivanta

@@ -71,7 +71,7 @@ void ThemeSample::take(int index) {
     }
     m_item = {ItemId::create(), songItem(sampleSong())};
     if (const Item* item = m_session.document().service().item(ItemId::fromText(itemData(index).toString())))
-        m_item.content = item->content; // without its own look: the theme is what is tried
+        m_item.words = item->words; // without its own look: the theme is what is tried
     Q_EMIT sampleChanged();
 }
 
@@ -91,7 +91,7 @@ void ThemeSample::loadLongest() {
             }
             Song tried = *song;
             tried.usualTheme.clear();
-            m_item.content = songItem(std::move(tried));
+            m_item.words = songItem(std::move(tried));
             Q_EMIT sampleChanged();
         });
 }

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/TranslationsColumn.h"
+#include "desk/kit/BinMenu.h"
 #include "desk/kit/Columns.h"
 #include "desk/kit/Style.h"
 #include "desk/library/ScriptureReview.h"
@@ -27,8 +28,6 @@ TranslationsColumn::TranslationsColumn(Session& session, Prompts& prompts, QWidg
     : QWidget(parent),
       m_session(session),
       m_prompts(prompts) {
-    makeSide(this);
-    setMinimumWidth(spaced(66));
     m_heading = headingOf(tr("Translations"), this);
     m_empty =
         new QLabel(tr("No scripture yet. Bring in a translation as USFM or OSIS files, or as text with a "
@@ -40,9 +39,7 @@ TranslationsColumn::TranslationsColumn(Session& session, Prompts& prompts, QWidg
     m_list->setObjectName(QStringLiteral("translation-list"));
     m_list->setAccessibleName(tr("Translations"));
     m_list->setToolTip(tr("The translations of this library; the usual one is marked"));
-    auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(spaced(3), spaced(4), spaced(3), spaced(3));
-    column->setSpacing(spaced(2));
+    QVBoxLayout* column = sideRows(this, 66);
     column->addWidget(m_heading);
     column->addWidget(m_empty);
     column->addWidget(m_list, 1);
@@ -51,11 +48,13 @@ TranslationsColumn::TranslationsColumn(Session& session, Prompts& prompts, QWidg
     column->addWidget(buildButtons());
     connect(m_list, &QListWidget::currentRowChanged, this, [this] {
         showDetails();
-        if (!m_filling)
-            Q_EMIT currentChanged();
+        Q_EMIT currentChanged();
     });
     connect(&m_session.library(), &LibraryClient::opened, this, &TranslationsColumn::refresh);
-    connect(&m_session.library(), &LibraryClient::changed, this, &TranslationsColumn::refresh);
+    connect(&m_session.library(), &LibraryClient::changed, this, [this](LibraryParts parts) {
+        if (parts & LibraryPart::Scripture)
+            refresh();
+    });
     showDetails();
 }
 
@@ -182,7 +181,7 @@ void TranslationsColumn::fill(std::vector<TranslationSummary> all) {
     const TranslationId wanted = !m_toSelect.isNull() ? m_toSelect : before ? before->id : TranslationId();
     m_toSelect = {};
     m_all = std::move(all);
-    m_filling = true;
+    QSignalBlocker quiet(m_list);
     m_list->clear();
     int row = 0;
     for (size_t i = 0; i < m_all.size(); ++i) {
@@ -201,7 +200,7 @@ void TranslationsColumn::fill(std::vector<TranslationSummary> all) {
             row = int(i);
     }
     m_list->setCurrentRow(m_all.empty() ? -1 : row);
-    m_filling = false;
+    quiet.unblock();
     m_heading->setText(tr("Translations %1").arg(m_all.size()));
     m_empty->setVisible(m_all.empty());
     m_list->setVisible(!m_all.empty());
@@ -259,8 +258,7 @@ void TranslationsColumn::saveDetails() {
                 return;
             Q_EMIT m_session.problem(saved.error());
             showDetails(); // as they are still
-        },
-        LibraryClient::Changes::Library);
+        });
 }
 
 void TranslationsColumn::bringInFile() {
@@ -313,8 +311,7 @@ void TranslationsColumn::putInBin() {
                 Q_EMIT m_session.notice(tr("%1 is in the bin; More \u25be restores it.").arg(gone->name));
             else
                 Q_EMIT m_session.problem(done.error());
-        },
-        LibraryClient::Changes::Library);
+        });
 }
 
 void TranslationsColumn::fillMenu(QMenu* menu) {
@@ -327,34 +324,12 @@ void TranslationsColumn::fillMenu(QMenu* menu) {
                 [this](const Result<void>& done) {
                     if (!done)
                         Q_EMIT m_session.problem(done.error());
-                },
-                LibraryClient::Changes::Library);
+                });
         });
         menu->addAction(tr("Remove %1").arg(chosen->shortName), this, &TranslationsColumn::putInBin);
     }
-    m_session.library().ask<std::vector<Translation>>(
-        this, [](Library& library) { return library.scripture().bin(); },
-        [this, menu](const Result<std::vector<Translation>>& bin) {
-            if (!bin || bin->empty())
-                return;
-            menu->addSeparator();
-            for (const Translation& gone : *bin)
-                menu->addAction(tr("Restore %1").arg(gone.name), this, [this, id = gone.id] {
-                    m_toSelect = id;
-                    m_session.library().ask<void>(
-                        this, [id](Library& library) { return library.scripture().takeFromBin(id); },
-                        [](const Result<void>&) {}, LibraryClient::Changes::Library);
-                });
-            menu->addAction(tr("Empty the bin\u2026"), this, [this, count = int(bin->size())] {
-                if (m_prompts.removeForGood(tr("%n translations", nullptr, count)))
-                    m_session.library().ask<int>(
-                        this, [](Library& library) { return library.scripture().emptyBin(); },
-                        [this](const Result<int>& done) {
-                            if (!done)
-                                Q_EMIT m_session.problem(done.error());
-                        });
-            });
-        });
+    menu->addSeparator();
+    addBin<Translation>(menu, m_session, m_prompts, [this](const TranslationId& id) { m_toSelect = id; });
 }
 
 } // namespace mivanta

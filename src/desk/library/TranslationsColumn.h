@@ -46,7 +46,6 @@ private:
     Prompts& m_prompts;
     std::vector<TranslationSummary> m_all;
     TranslationId m_toSelect;
-    bool m_filling = false;
     QLabel* m_heading;
     QLabel* m_empty;
     QListWidget* m_list;

@@ -56,10 +56,7 @@ VersesView::VersesView(Session& session, QWidget* parent) : QWidget(parent), m_s
     column->addWidget(m_list, 1);
     connect(m_book, &QComboBox::activated, this, &VersesView::bookChosen);
     connect(m_chapter, &QComboBox::activated, this, &VersesView::load);
-    connect(m_list, &QListWidget::itemSelectionChanged, this, [this] {
-        if (!m_filling)
-            Q_EMIT chosenChanged(true);
-    });
+    connect(m_list, &QListWidget::itemSelectionChanged, this, &VersesView::versesChosen);
     connect(m_list, &QListWidget::itemActivated, this, &VersesView::wanted);
 }
 
@@ -164,7 +161,7 @@ void VersesView::load() {
 
 void VersesView::fill(const std::vector<Verse>& verses) {
     m_verses = verses;
-    m_filling = true;
+    QSignalBlocker quiet(m_list); // no person chooses
     m_list->clear();
     QListWidgetItem* first = nullptr;
     for (const Verse& verse : verses) {
@@ -183,10 +180,10 @@ void VersesView::fill(const std::vector<Verse>& verses) {
         m_list->scrollToItem(first,
                              QAbstractItemView::PositionAtCenter); // what stands before it is seen, too
     }
-    m_filling = false;
+    quiet.unblock();
     m_empty->setText(m_translation ? QString() : tr("Bring in a translation to read it here."));
     m_empty->setVisible(!m_translation);
-    Q_EMIT chosenChanged(false);
+    Q_EMIT filled();
 }
 
 Reference VersesView::chosen() const {

@@ -26,8 +26,9 @@ public:
     [[nodiscard]] const Outline& outline() const { return m_outline; }
 
 Q_SIGNALS:
-    void chosenChanged(bool byPerson);
-    void wanted(); ///< double click or Enter on verses
+    void versesChosen(); ///< by a person
+    void filled();       ///< with other verses, some of them perhaps chosen
+    void wanted();       ///< double click or Enter on verses
 
 private:
     void load();
@@ -41,7 +42,6 @@ private:
     Outline m_outline;
     std::optional<Reference> m_toChoose;
     std::vector<Verse> m_verses;
-    bool m_filling = false;
     QComboBox* m_book;
     QComboBox* m_chapter;
     QLabel* m_empty;

@@ -16,22 +16,24 @@ namespace {
 constexpr int kRevisionRole = Qt::UserRole;
 }
 
-VersionsPage::VersionsPage(const QString& prefix, const QString& backText, const QString& restoreTip,
-                           QWidget* parent)
-    : QWidget(parent) {
+VersionsPage::VersionsPage(const Texts& texts, QWidget* parent) : QWidget(parent) {
     m_heading = new QLabel(this);
     m_heading->setFont(textFont(1.5, TextWeight::Bold));
     m_list = new QListWidget(this);
-    m_list->setObjectName(prefix + QStringLiteral("version-list"));
+    m_list->setObjectName(texts.prefix + QStringLiteral("version-list"));
     m_list->setAccessibleName(tr("Earlier versions"));
     m_words = new CompareView(this);
-    auto* back = new QPushButton(backText, this);
-    back->setObjectName(prefix + QStringLiteral("history-back"));
+    auto* back = new QPushButton(texts.back, this);
+    back->setObjectName(texts.prefix + QStringLiteral("history-back"));
     back->setToolTip(tr("Cancel (Esc)"));
+    m_keep = new QPushButton(tr("Keep mine"), this);
+    m_keep->setObjectName(texts.prefix + QStringLiteral("history-keep"));
+    m_keep->setToolTip(texts.keepTip);
+    connect(m_keep, &QPushButton::clicked, this, &VersionsPage::keepWanted);
     m_restore = new QPushButton(this);
-    m_restore->setObjectName(prefix + QStringLiteral("history-restore"));
+    m_restore->setObjectName(texts.prefix + QStringLiteral("history-restore"));
     m_restore->setProperty("main", true);
-    m_restore->setToolTip(restoreTip);
+    m_restore->setToolTip(texts.restoreTip);
     connect(m_list, &QListWidget::currentRowChanged, this, [this] {
         m_restore->setEnabled(false);
         if (const auto revision = current())
@@ -51,16 +53,17 @@ VersionsPage::VersionsPage(const QString& prefix, const QString& backText, const
     both->setSpacing(spaced(4));
     both->addWidget(m_list, 4);
     both->addWidget(m_words, 12);
-    m_foot = new QHBoxLayout;
-    m_foot->addWidget(back);
-    m_foot->addStretch(1);
-    m_foot->addWidget(m_restore);
+    auto* foot = new QHBoxLayout;
+    foot->addWidget(back);
+    foot->addStretch(1);
+    foot->addWidget(m_keep);
+    foot->addWidget(m_restore);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(spaced(5), spaced(4), spaced(5), spaced(4));
     column->setSpacing(spaced(2));
     column->addWidget(m_heading);
     column->addLayout(both, 1);
-    column->addLayout(m_foot);
+    column->addLayout(foot);
 }
 
 void VersionsPage::start(const QString& heading) {
@@ -69,6 +72,7 @@ void VersionsPage::start(const QString& heading) {
     m_list->show();
     m_list->setFocus();
     m_words->showNothing();
+    m_keep->hide();
     m_restore->setText(tr("Restore this version"));
     m_restore->setEnabled(false);
 }
@@ -77,11 +81,17 @@ void VersionsPage::setHeading(const QString& heading) {
     m_heading->setText(heading);
 }
 
-void VersionsPage::setVersions(const std::vector<std::pair<int, QDateTime>>& versions) {
-    for (const auto& [revision, changedAt] : versions) {
+void VersionsPage::setVersions(const Result<std::vector<RecordVersion>>& versions, const QString& title) {
+    if (!versions || versions->empty()) {
+        setHeading(versions ? tr("There is no earlier version of \u201c%1\u201d yet").arg(title)
+                            : versions.error().text());
+        return;
+    }
+    for (const RecordVersion& version : *versions) {
         auto* item = new QListWidgetItem(
-            QLocale().toString(changedAt.toLocalTime(), tr("d MMMM yyyy, HH:mm:ss", "date format")), m_list);
-        item->setData(kRevisionRole, revision);
+            QLocale().toString(version.changedAt.toLocalTime(), tr("d MMMM yyyy, HH:mm:ss", "date format")),
+            m_list);
+        item->setData(kRevisionRole, version.revision);
     }
     m_list->setCurrentRow(0);
 }
@@ -102,17 +112,12 @@ void VersionsPage::showTwo(const Song& version, const QString& caption, const So
     m_restore->setEnabled(canRestore);
 }
 
-void VersionsPage::setRestoreText(const QString& text) {
-    m_restore->setText(text);
-}
-
-void VersionsPage::hideList() {
+void VersionsPage::showConflict(const Song& theirs, const Song& mine, const QString& mineCaption) {
     m_list->hide();
     m_words->setFocus();
-}
-
-void VersionsPage::addButton(QPushButton* button) {
-    m_foot->insertWidget(m_foot->count() - 1, button);
+    m_keep->show();
+    m_restore->setText(tr("Use the library\u2019s"));
+    showTwo(theirs, tr("In the library"), mine, mineCaption, true);
 }
 
 } // namespace mivanta

@@ -290,25 +290,29 @@ protected:
     void send() override { Q_EMIT edited(QPointF(share(0), share(1))); }
 };
 
-class PictureEditor : public LookEditor {
+class MediumEditor : public LookEditor {
 public:
-    PictureEditor(const LookProperty& property, PictureChooser choose, QWidget* parent) : LookEditor(parent) {
+    MediumEditor(const LookProperty& property, MediumKind kind, MediumChooser choose, QWidget* parent)
+        : LookEditor(parent) {
+        const bool isFilm = kind == MediumKind::Film;
         m_choose = new QPushButton(Said::tr("Choose\u2026"), this);
         m_choose->setAccessibleName(Said::tr("Choose: %1").arg(nameOf(property)));
-        m_choose->setToolTip(Said::tr("A picture file; it is copied into the library"));
+        m_choose->setToolTip(
+            isFilm ? Said::tr("A film; it is copied into the library, and goes round without its sound")
+                   : Said::tr("A picture file; it is copied into the library"));
         m_none = new QToolButton(this);
         m_none->setText(Said::tr("None"));
-        m_none->setToolTip(Said::tr("Remove the picture"));
+        m_none->setToolTip(isFilm ? Said::tr("Remove the film") : Said::tr("Remove the picture"));
         auto* row = new QHBoxLayout(this);
         row->setContentsMargins(0, 0, 0, 0);
         row->addWidget(m_choose);
         row->addWidget(m_none);
         row->addStretch(1);
         setFocusProxy(m_choose);
-        connect(m_choose, &QPushButton::clicked, this, [this, choose = std::move(choose)] {
-            choose([editor = QPointer<PictureEditor>(this)](const StoredMedium& picture) {
+        connect(m_choose, &QPushButton::clicked, this, [this, kind, choose = std::move(choose)] {
+            choose(kind, [editor = QPointer<MediumEditor>(this)](const Medium& medium) {
                 if (editor)
-                    Q_EMIT editor->edited(picture.name);
+                    Q_EMIT editor->edited(medium.name);
             });
         });
         connect(m_none, &QToolButton::clicked, this, [this] { Q_EMIT edited(QString()); });
@@ -324,34 +328,35 @@ private:
     QToolButton* m_none;
 };
 
-LookEditor* textEditor(const LookProperty& property, const PictureChooser& choosePicture, QWidget* parent) {
+LookEditor* textEditor(const LookProperty& property, const MediumChooser& chooseMedium, QWidget* parent) {
     if (property.keyText() == QLatin1String("words.family"))
         return new FontEditor(property, parent);
-    if (property.keyText() == QLatin1String("backdrop.picture"))
-        return new PictureEditor(property, choosePicture, parent);
+    if (property.isMedium)
+        return new MediumEditor(property,
+                                property.keyText() == QLatin1String("backdrop.film") ? MediumKind::Film
+                                                                                     : MediumKind::Picture,
+                                chooseMedium, parent);
     return new WordsEditor(property, parent);
 }
 
 } // namespace
 
-LookEditor* makeLookEditor(const LookProperty& property, const PictureChooser& choosePicture,
-                           QWidget* parent) {
+LookEditor* makeLookEditor(const LookProperty& property, const MediumChooser& chooseMedium, QWidget* parent) {
     using Made = LookEditor*;
     LookEditor* editor = std::visit(
-        Cases{[&](bool) -> Made { return new YesNoEditor(property, parent); },
-              [&](int) -> Made { return new WholeNumberEditor(property, parent); },
-              [&](double) -> Made { return new NumberEditor(property, parent); },
-              [&](const QString&) { return textEditor(property, choosePicture, parent); },
-              [&](const Colour&) -> Made { return new ColourEditor(property, parent); },
-              [&](const std::optional<Colour>&) -> Made { return new MaybeColourEditor(property, parent); },
-              [&](const QPointF&) -> Made { return new PointEditor(parent); },
-              [&](const QRectF&) -> Made { return new BoxEditor(parent); },
-              [&](const LookChoiceIndex&) -> Made { return new ChoiceEditor(property, parent); },
-              [&](const std::vector<GradientStop>&) -> Made { return new StopsEditor(parent); },
-              [&](const std::vector<RoleLook>&) -> Made { return new RolesEditor(parent); },
-              [&](const std::vector<SlideObject>&) -> Made {
-                  return new ObjectsEditor(choosePicture, parent);
-              }},
+        Cases{
+            [&](bool) -> Made { return new YesNoEditor(property, parent); },
+            [&](int) -> Made { return new WholeNumberEditor(property, parent); },
+            [&](double) -> Made { return new NumberEditor(property, parent); },
+            [&](const QString&) { return textEditor(property, chooseMedium, parent); },
+            [&](const Colour&) -> Made { return new ColourEditor(property, parent); },
+            [&](const std::optional<Colour>&) -> Made { return new MaybeColourEditor(property, parent); },
+            [&](const QPointF&) -> Made { return new PointEditor(parent); },
+            [&](const QRectF&) -> Made { return new BoxEditor(parent); },
+            [&](const LookChoiceIndex&) -> Made { return new ChoiceEditor(property, parent); },
+            [&](const std::vector<GradientStop>&) -> Made { return new StopsEditor(parent); },
+            [&](const std::vector<RoleLook>&) -> Made { return new RolesEditor(parent); },
+            [&](const std::vector<SlideObject>&) -> Made { return new ObjectsEditor(chooseMedium, parent); }},
         property.get(Look()));
     editor->setObjectName(property.keyText());
     return editor;

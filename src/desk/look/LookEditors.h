@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/theme/LookProperty.h"
-#include "store/MediaFiles.h"
+#include "desk/kit/BringInMedia.h"
 #include <QWidget>
 #include <functional>
 
@@ -20,10 +20,10 @@ Q_SIGNALS:
 };
 
 /// Asks the person for a picture of the library, or a file; the answer may come later, or never.
-using PictureChooser = std::function<void(const std::function<void(const StoredMedium&)>& chosen)>;
+using MediumChooser = std::function<void(MediumKind kind, const MediumTaken& chosen)>;
 
 /// The editor for a property; its object name is the property's key.
-[[nodiscard]] LookEditor* makeLookEditor(const LookProperty& property, const PictureChooser& choosePicture,
+[[nodiscard]] LookEditor* makeLookEditor(const LookProperty& property, const MediumChooser& chooseMedium,
                                          QWidget* parent);
 
 } // namespace mivanta

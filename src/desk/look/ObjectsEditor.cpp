@@ -39,11 +39,26 @@ std::optional<QString> writtenIn(const SlideObject& object) {
         object.what);
 }
 
-void write(SlideObject& object, const QString& text) {
-    std::visit(Cases{[&](TextObject& what) { what.text = text; },
-                     [&](ClockObject& clock) { clock.format = text; },
-                     [&](CountdownObject& countdown) { setCountdownText(countdown, text); }, [](auto&) {}},
-               object.what);
+/// False, with nothing changed, for what means nothing there: a countdown to no time.
+bool write(SlideObject& object, const QString& text) {
+    return std::visit(Cases{[&](TextObject& what) {
+                                what.text = text;
+                                return true;
+                            },
+                            [&](ClockObject& clock) {
+                                clock.format = text.trimmed().isEmpty() ? ClockObject().format : text;
+                                return true;
+                            },
+                            [&](CountdownObject& countdown) {
+                                CountdownObject other = countdown;
+                                setCountdownText(other, text);
+                                const bool isUnderstood =
+                                    text.trimmed().isEmpty() || other.ends || other.seconds;
+                                countdown = isUnderstood ? other : countdown;
+                                return isUnderstood;
+                            },
+                            [](auto&) { return false; }},
+                      object.what);
 }
 
 QString contentTip(const SlideObject& object) {
@@ -67,9 +82,9 @@ QHBoxLayout* lineOf(const QString& label, const std::vector<QWidget*>& fields, Q
 
 } // namespace
 
-ObjectsEditor::ObjectsEditor(PictureChooser choosePicture, QWidget* parent)
+ObjectsEditor::ObjectsEditor(MediumChooser chooseMedium, QWidget* parent)
     : ListEditor(tr("Add an object\u2026"), tr("A picture, a text, a shape, a clock or a countdown"), parent),
-      m_choosePicture(std::move(choosePicture)) {}
+      m_chooseMedium(std::move(chooseMedium)) {}
 
 void ObjectsEditor::setValue(const LookValue& value) {
     const auto& objects = std::get<std::vector<SlideObject>>(value);
@@ -167,6 +182,7 @@ void ObjectsEditor::addHead(QGridLayout* grid, size_t index, QWidget* row) {
                 [this, index, by] { swap(index, size_t(int(index) + by)); });
         return button;
     };
+    front->setVisible(!object.is<FilmObject>()); // always behind the words
     auto* line = new QHBoxLayout;
     line->setSpacing(spaced(1));
     line->addWidget(name);
@@ -217,6 +233,15 @@ void ObjectsEditor::addContent(QGridLayout* grid, size_t index, QWidget* row) {
     grid->addLayout(line, 1, 0);
 }
 
+/// What means nothing is taken back.
+void ObjectsEditor::writeInto(size_t index, QLineEdit& text) {
+    SlideObject changed = m_objects[index];
+    if (write(changed, text.text()))
+        change(index, [&](SlideObject& object) { object = changed; });
+    else
+        text.setText(writtenIn(m_objects[index]).value_or(QString()));
+}
+
 QWidget* ObjectsEditor::fieldBox(size_t index, QWidget* row) {
     auto* box = new QComboBox(row);
     box->setObjectName(QStringLiteral("object-field"));
@@ -240,7 +265,7 @@ QWidget* ObjectsEditor::textEdit(size_t index, QWidget* row) {
     text->setAccessibleName(text->toolTip());
     connect(text, &QLineEdit::editingFinished, this, [this, index, text] {
         if (text->text() != writtenIn(m_objects[index]))
-            change(index, [text](SlideObject& o) { write(o, text->text()); });
+            writeInto(index, *text);
     });
     return text;
 }
@@ -281,12 +306,12 @@ void ObjectsEditor::addShape(QGridLayout* grid, size_t index, QWidget* row) {
         });
         grid->addLayout(lineOf(tr("Edge"), {edge, wide}, row), 3, 0);
     }
-    if (const auto* rectangle = std::get_if<RectangleObject>(&object.what)) {
-        auto* round = makeNumber<QDoubleSpinBox>(rectangle->roundness, 0.0, 500.0, QStringLiteral(" px"),
+    if (const double* roundness = object.roundness()) {
+        auto* round = makeNumber<QDoubleSpinBox>(*roundness, 0.0, 500.0, QStringLiteral(" px"),
                                                  tr("How round its corners are"), row);
-        connect(round, &QDoubleSpinBox::valueChanged, this, [this, index](double px) {
-            change(index, [px](SlideObject& o) { std::get<RectangleObject>(o.what).roundness = px; });
-        });
+        round->setObjectName(QStringLiteral("object-corners"));
+        connect(round, &QDoubleSpinBox::valueChanged, this,
+                [this, index](double px) { change(index, [px](SlideObject& o) { *o.roundness() = px; }); });
         grid->addLayout(lineOf(tr("Corners"), {round}, row), 4, 0);
     }
 }
@@ -365,20 +390,21 @@ void ObjectsEditor::put(const SlideObject& object) {
     Q_EMIT opened(m_open);
 }
 
-void ObjectsEditor::addPicture(const StoredMedium& picture) {
-    put(SlideObject::ofPicture(picture.name));
+void ObjectsEditor::addMedium(const Medium& medium) {
+    put(objectOf(medium));
 }
 
 void ObjectsEditor::addObject(const ObjectKind& kind) {
     const SlideObject object = kind.make();
-    if (!object.is<PictureObject>()) {
+    if (!object.medium()) {
         put(object);
         return;
     }
-    m_choosePicture([editor = QPointer<ObjectsEditor>(this)](const StoredMedium& picture) {
-        if (editor)
-            editor->addPicture(picture);
-    });
+    m_chooseMedium(object.is<FilmObject>() ? MediumKind::Film : MediumKind::Picture,
+                   [editor = QPointer<ObjectsEditor>(this)](const Medium& medium) {
+                       if (editor)
+                           editor->addMedium(medium);
+                   });
 }
 
 } // namespace mivanta

@@ -6,6 +6,7 @@
 
 class QDoubleSpinBox;
 class QGridLayout;
+class QLineEdit;
 
 namespace mivanta {
 
@@ -14,12 +15,12 @@ namespace mivanta {
 class ObjectsEditor : public ListEditor {
     Q_OBJECT
 public:
-    ObjectsEditor(PictureChooser choosePicture, QWidget* parent = nullptr);
+    ObjectsEditor(MediumChooser chooseMedium, QWidget* parent = nullptr);
     void setValue(const LookValue& value) override;
     [[nodiscard]] const std::vector<SlideObject>& objects() const { return m_objects; }
     /// Opens one of them, and closes the others; -1 = all are closed.
     void open(int index);
-    void addPicture(const StoredMedium& picture);
+    void addMedium(const Medium& medium);
 
 Q_SIGNALS:
     void opened(int index);
@@ -36,6 +37,7 @@ private:
     void swap(size_t index, size_t other);
     void change(size_t index, const std::function<void(SlideObject&)>& work);
     void addHead(QGridLayout* grid, size_t index, QWidget* row);
+    void writeInto(size_t index, QLineEdit& text);
     QWidget* fieldBox(size_t index, QWidget* row);
     QWidget* textEdit(size_t index, QWidget* row);
     void addContent(QGridLayout* grid, size_t index, QWidget* row);
@@ -43,7 +45,7 @@ private:
     void addPlace(QGridLayout* grid, size_t index, QWidget* row);
     void addManner(QGridLayout* grid, size_t index, QWidget* row);
 
-    PictureChooser m_choosePicture;
+    MediumChooser m_chooseMedium;
     std::vector<SlideObject> m_objects;
     int m_open = 0;
     std::array<QDoubleSpinBox*, 4> m_place{}; ///< left, top, width, height of the open one; null when none is

@@ -3,6 +3,7 @@
 #include "core/run/RunState.h"
 #include "desk/kit/PictureView.h"
 #include "desk/kit/Style.h"
+#include "render/LegibilityMeasure.h"
 #include <QGridLayout>
 #include <QLabel>
 #include <QVBoxLayout>
@@ -81,6 +82,8 @@ void ReadingPanel::setReading(const ItemSlides& slides, const OutputSlides& outp
                    .arg(slide.look.words.size)
                    .arg(std::lround(slide.fontSize))
                    .arg(output.reasonText);
+    if (slide.look.backdrop.kind == BackdropKind::Film)
+        text += u' ' + tr("That is the worst of %n moments of the film.", nullptr, kMeasuredMoments);
     if (!offers.empty())
         text += u' ' + tr("This would mend it:");
     else if (!isFine && !slide.insisted.empty())

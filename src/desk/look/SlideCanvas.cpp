@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/look/SlideCanvas.h"
+#include "core/media/MediumKind.h"
 #include "desk/kit/LookDrag.h"
 #include "desk/kit/PictureView.h"
 #include "desk/kit/Style.h"
@@ -273,7 +274,9 @@ void SlideCanvas::dropEvent(QDropEvent* event) {
     menu->setObjectName(QStringLiteral("dropped-picture"));
     menu->setAttribute(Qt::WA_DeleteOnClose);
     menu->addAction(tr("As the backdrop"), this, [this, path] { Q_EMIT backdropDropped(path); });
-    menu->addAction(tr("As a picture on the slide"), this, [this, path] { Q_EMIT objectDropped(path); });
+    menu->addAction(mediumKindOf(path) == MediumKind::Film ? tr("As a film on the slide")
+                                                           : tr("As a picture on the slide"),
+                    this, [this, path] { Q_EMIT objectDropped(path); });
     menu->popup(mapToGlobal(event->position().toPoint()));
 }
 

@@ -23,7 +23,7 @@ const LookProperty& objectsProperty() {
 } // namespace
 
 ArrangeInService::ArrangeInService(Session& session, ThumbnailStore& thumbnails,
-                                   const PictureChooser& choosePicture, LookInService& look)
+                                   const MediumChooser& chooseMedium, LookInService& look)
     : QWidget(&look),
       m_session(session),
       m_look(look) {
@@ -39,7 +39,7 @@ ArrangeInService::ArrangeInService(Session& session, ThumbnailStore& thumbnails,
     m_leaveOut = new QCheckBox(tr("Leave out the objects of the theme"), this);
     m_leaveOut->setObjectName(QStringLiteral("leave-out-objects"));
     m_leaveOut->setToolTip(tr("A clock or a line that the theme has is not shown here"));
-    m_objects = new ObjectsEditor(choosePicture, this);
+    m_objects = new ObjectsEditor(chooseMedium, this);
     m_objects->setObjectName(QStringLiteral("own-objects"));
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
@@ -68,11 +68,11 @@ ArrangeInService::ArrangeInService(Session& session, ThumbnailStore& thumbnails,
     connect(m_canvas, &SlideCanvas::objectRemoved, this, [this](int index) {
         changeObjects([index](auto& objects) { objects.erase(objects.begin() + index); });
     });
-    const auto add = [this](const StoredMedium& picture) { m_objects->addPicture(picture); };
+    const auto add = [this](const Medium& medium) { m_objects->addMedium(medium); };
     connect(m_canvas, &SlideCanvas::objectDropped, this,
-            [this, add](const QString& path) { bringInPicture(m_session, this, path, add); });
+            [this, add](const QString& path) { bringInOne(m_session, this, path, add); });
     connect(m_canvas, &SlideCanvas::picturePasted, this,
-            [this, add](const QImage& pasted) { bringInPicture(m_session, this, pasted, add); });
+            [this, add](const QImage& pasted) { bringInPasted(m_session, this, pasted, add); });
     connect(m_canvas, &SlideCanvas::backdropDropped, this, [this](const QString& path) {
         dropLook(m_session, this, m_look.target(), m_look.targetText(), {{}, path, false});
     });
@@ -137,10 +137,9 @@ void ArrangeInService::refresh() {
     m_leaveOut->setChecked(choice.own.has(objectsProperty()));
     const int others = all - here;
     m_others->setVisible(insisted || others > 0);
-    m_others->setText(insisted ? tr("%1 insists on the objects of its own theme.").arg(output.output.label())
-                      : others == 1
-                          ? tr("One more object comes from elsewhere; it is changed there.")
-                          : tr("%1 more objects come from elsewhere; they are changed there.").arg(others));
+    m_others->setText(
+        insisted ? tr("%1 insists on the objects of its own theme.").arg(output.output.label())
+                 : tr("%n more objects come from elsewhere; they are changed there.", nullptr, others));
 }
 
 } // namespace mivanta

@@ -4,10 +4,12 @@
 #include "desk/kit/Columns.h"
 #include "desk/kit/ElidedLabel.h"
 #include "desk/kit/Style.h"
+#include "desk/prepare/FilmInService.h"
 #include "desk/prepare/ItemFacts.h"
 #include "desk/prepare/LookDrops.h"
 #include "desk/prepare/LookInService.h"
 #include "desk/prepare/MomentInService.h"
+#include "desk/prepare/MusicInService.h"
 #include "desk/prepare/PassageInService.h"
 #include "desk/prepare/PicturesInService.h"
 #include "desk/prepare/PlanInService.h"
@@ -17,6 +19,7 @@
 #include "desk/prepare/SoundInService.h"
 #include "desk/prepare/StageInService.h"
 #include "desk/prepare/TextInService.h"
+#include "desk/prepare/TrackInService.h"
 #include <QScrollArea>
 #include <QSettings>
 #include <QShortcut>
@@ -31,7 +34,7 @@ const QString kTabKey = QStringLiteral("bench/tab");
 }
 
 Bench::Bench(Session& session, Prompts& prompts, ThumbnailStore& thumbnails,
-             const PictureChooser& choosePicture, QWidget* parent)
+             const MediumChooser& chooseMedium, QWidget* parent)
     : QWidget(parent),
       m_session(session) {
     setObjectName(QStringLiteral("bench"));
@@ -57,6 +60,8 @@ Bench::Bench(Session& session, Prompts& prompts, ThumbnailStore& thumbnails,
     m_passage = new PassageInService(m_session, this);
     m_text = new TextInService(m_session, this);
     m_set = new PicturesInService(m_session, prompts, this);
+    m_film = new FilmInService(m_session, this);
+    m_music = new MusicInService(m_session, prompts, this);
     m_moment = new MomentInService(m_session, this);
     m_slide = new SlideInService(m_session, this);
     connect(m_slides, &SlideGrid::hideWanted, m_slide, &SlideInService::hide);
@@ -65,8 +70,9 @@ Bench::Bench(Session& session, Prompts& prompts, ThumbnailStore& thumbnails,
     connect(m_text, &TextInService::libraryWanted, this, &Bench::openInLibrary);
     m_plan = new PlanInService(m_session, this);
     m_sound = new SoundInService(m_session, prompts, this);
+    m_track = new TrackInService(m_session, prompts, this);
     m_stage = new StageInService(m_session, this);
-    m_look = new LookInService(m_session, thumbnails, choosePicture, this);
+    m_look = new LookInService(m_session, thumbnails, chooseMedium, this);
     buildTabs();
 
     auto* column = new QVBoxLayout(this);
@@ -92,11 +98,11 @@ void Bench::buildTabs() {
     m_tabs->setFocusPolicy(Qt::TabFocus);
     m_pages = new QStackedWidget(this);
     addTab(tr("Words"), tr("What it says, in which order"),
-           {m_slide, m_song, m_passage, m_text, m_set, m_moment});
+           {m_slide, m_song, m_passage, m_text, m_set, m_film, m_music, m_moment});
     addTab(tr("Look"), tr("How it looks on the screens"), {m_look});
     addTab(tr("When"), tr("When it comes, how long it takes, who leads it"), {m_plan});
     addTab(tr("Stage"), tr("What only the musicians see"), {m_stage});
-    addTab(tr("Sound"), tr("What sounds when it is taken"), {m_sound});
+    addTab(tr("Sound"), tr("What sounds when it is taken"), {m_sound, m_track});
     connect(m_tabs, &QTabBar::currentChanged, this, &Bench::goToTab);
     const auto onLook = [this](const char* key, void (LookInService::*work)()) {
         auto* shortcut = new QShortcut(QKeySequence(QLatin1String(key)), this);
@@ -171,6 +177,9 @@ void Bench::setItem(const ItemId& id) {
     m_passage->setItem(id);
     m_text->setItem(id);
     m_set->setItem(id);
+    m_film->setItem(id);
+    m_music->setItem(id);
+    m_track->setItem(id);
     m_moment->setItem(id);
     m_slide->setItem(id);
     m_plan->setItem(id);
@@ -198,6 +207,9 @@ void Bench::refresh() {
     m_passage->refresh();
     m_text->refresh();
     m_set->refresh();
+    m_film->refresh();
+    m_music->refresh();
+    m_track->refresh();
     m_moment->refresh();
     m_slide->refresh();
     m_slides->setSlides(slides ? *slides : ItemSlides());
@@ -224,7 +236,7 @@ std::optional<int> Bench::pictureAt(const std::optional<int>& slide) const {
     const Item* item = m_session.document().service().item(m_item);
     const ItemSlides* slides = m_session.book().slidesOf(m_item);
     const int main = slides ? mainOutput(*slides) : -1;
-    if (!slide || !item || !std::holds_alternative<PictureItem>(item->content) || main < 0 ||
+    if (!slide || !item || !std::holds_alternative<PictureItem>(item->words) || main < 0 ||
         *slide >= int(slides->outputs[size_t(main)].slides.size()))
         return std::nullopt;
     const Slide& shown = slides->outputs[size_t(main)].slides[size_t(*slide)];

@@ -15,7 +15,9 @@ namespace mivanta {
 class ElidedLabel;
 class LookInService;
 class MomentInService;
+class MusicInService;
 class PassageInService;
+class FilmInService;
 class PicturesInService;
 class PlanInService;
 class Prompts;
@@ -25,6 +27,7 @@ class SongInService;
 class SoundInService;
 class StageInService;
 class TextInService;
+class TrackInService;
 
 /// What the chosen item is: its slides, and under them, in tabs, its words, its look, its time, what the
 /// stage sees and what sounds. The tab that was seen last stays.
@@ -33,7 +36,7 @@ class Bench : public QWidget {
 public:
     enum Tab { WordsTab, LookTab, WhenTab, StageTab, SoundTab };
 
-    Bench(Session& session, Prompts& prompts, ThumbnailStore& thumbnails, const PictureChooser& choosePicture,
+    Bench(Session& session, Prompts& prompts, ThumbnailStore& thumbnails, const MediumChooser& chooseMedium,
           QWidget* parent = nullptr);
     void setItem(const ItemId& id);
     /// Goes to the tab that this part of the bench is on.
@@ -73,6 +76,9 @@ private:
     SongInService* m_song;
     PassageInService* m_passage;
     PicturesInService* m_set;
+    FilmInService* m_film;
+    MusicInService* m_music;
+    TrackInService* m_track;
     MomentInService* m_moment;
     SlideInService* m_slide;
     TextInService* m_text;

@@ -1,7 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/FileDrops.h"
+#include "core/media/MediumKind.h"
 #include "desk/kit/BringInMedia.h"
 #include "formats/SongReader.h"
+#include "media/FilmFormat.h"
 #include "media/PictureProxies.h"
 #include <QFileInfo>
 
@@ -43,30 +45,48 @@ void placeSongs(Session& session, QObject* asker, const QStringList& files, cons
                 words.push_back(songItem(std::move(song)));
             if (!words.empty())
                 place(std::move(words));
-        },
-        LibraryClient::Changes::Library);
+        });
 }
 
 } // namespace
 
 void placeFiles(Session& session, QObject* asker, const QStringList& files, const PlaceWords& place) {
     QStringList pictures;
+    QStringList films;
+    QStringList music;
     QStringList songs;
     for (const QString& file : files) {
-        if (pictureSuffixes().contains(QFileInfo(file).suffix().toLower()))
+        if (mediumKindOf(file) == MediumKind::Picture)
             pictures << file;
+        else if (mediumKindOf(file) == MediumKind::Film)
+            films << file;
+        else if (mediumKindOf(file) == MediumKind::Sound)
+            music << file;
         else if (isSongFileName(file))
             songs << file;
         else
             Q_EMIT session.problem(
                 {QObject::tr("\u201c%1\u201d cannot be put into the order").arg(QFileInfo(file).fileName()),
                  file,
-                 QObject::tr("Drop pictures or song files here, and sounds beside \u201cSounds\u201d of an "
-                             "item; open a "
-                             "service with Ctrl+O.")});
+                 QObject::tr("Drop pictures, films, music or song files here; open a service with Ctrl+O.")});
     }
-    bringInPictures(session, asker, pictures, [place](std::vector<OrderPicture> taken) {
-        place({PictureItem{{}, std::move(taken)}});
+    bringInSeveral(session, asker, pictures, [place](const std::vector<Medium>& media) {
+        PictureItem set;
+        for (const Medium& medium : media)
+            set.pictures.push_back(pictureOf(medium));
+        place({std::move(set)});
+    });
+    bringInSeveral(session, asker, films, [place](const std::vector<Medium>& media) {
+        std::vector<ItemWords> items;
+        for (const Medium& medium : media)
+            items.push_back(itemOf(medium));
+        place(std::move(items));
+    });
+    bringInSeveral(session, asker, music, [place](const std::vector<Medium>& media) {
+        MusicItem pieces;
+        for (const Medium& medium : media)
+            pieces.pieces.push_back(pieceOf(medium));
+        place({std::move(pieces)});
     });
     if (!songs.isEmpty())
         placeSongs(session, asker, songs, place);

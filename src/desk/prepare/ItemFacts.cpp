@@ -13,7 +13,7 @@ QString joined(QStringList facts) {
 
 /// `counted` is a text for translation: "%n slides hidden".
 QString countedOrNothing(size_t count, const char* counted) {
-    return count == 0 ? QString() : Said::tr(counted, nullptr, Said::n(qint64(count)));
+    return count == 0 ? QString() : Said::tr(counted, nullptr, Said::n(count));
 }
 
 } // namespace
@@ -25,7 +25,7 @@ QString kindFacts(const Item& item) {
             ? Said::tr(
                   "This came from another version of Mivanta. It is kept in the order as it is, and passed "
                   "over while running.")
-            : kindText(item.content)};
+            : kindText(item.words)};
     if (const Passage* passage = item.passage())
         facts << passage->words.front().translation.name;
     if (const TextItem* text = item.text())
@@ -62,6 +62,8 @@ QString unusualFacts(const Item& item, const std::vector<Theme>& themes) {
         facts << Said::tr("note: %1").arg(plan.note);
     if (plan.sound)
         facts << Said::tr("sounds %1").arg(plan.sound->title);
+    if (plan.track)
+        facts << Said::tr("sung to %1").arg(plan.track->title);
     const LookChoice& choice = item.look.choice;
     if (const Theme* theme = choice.theme.isEmpty() ? nullptr : themeOf(choice.theme, themes))
         facts << Said::tr("theme %1").arg(theme->name);
@@ -86,7 +88,8 @@ SetTabs setTabsOf(const Item& item) {
             !item.look.choice.isEmpty() || !item.look.slides.empty(),
             plan.skipped || plan.at || plan.seconds || plan.advance || !plan.leader.isEmpty() ||
                 !plan.note.isEmpty(),
-            !edits.stageNote.isEmpty() || !edits.stageWords.isEmpty(), plan.sound.has_value()};
+            !edits.stageNote.isEmpty() || !edits.stageWords.isEmpty(),
+            plan.sound.has_value() || plan.track.has_value()};
 }
 
 QString wordsTabName(const Item& item) {
@@ -94,9 +97,9 @@ QString wordsTabName(const Item& item) {
         return Said::tr("Words");
     if (item.passage())
         return Said::tr("Verses");
-    if (std::holds_alternative<PictureItem>(item.content))
+    if (std::holds_alternative<PictureItem>(item.words))
         return Said::tr("Pictures");
-    return kindText(item.content);
+    return kindText(item.words);
 }
 
 } // namespace mivanta

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/LookAheadFacts.h"
+#include "core/base/Clock.h"
 #include "desk/kit/Style.h"
 
 namespace mivanta {
@@ -62,7 +63,7 @@ void LookAheadFacts::look() {
 
 void LookAheadFacts::tell(const QHash<SongId, QDate>& lastSung) {
     const Service& now = m_session.document().service();
-    const QDate on = now.start.isValid() ? now.start.date() : QDate::currentDate();
+    const QDate on = now.start.isValid() ? now.start.date() : Clock::the().date();
     const LookAhead ahead = lookAheadOf(now, lastSung, on);
     setText(ahead.facts().join(QStringLiteral(" \u00b7 ")));
     setToolTip(ahead.details());

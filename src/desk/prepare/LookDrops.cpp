@@ -20,18 +20,20 @@ void useTheme(Session& session, const LookTarget& target, const QString& onto, c
                               .arg(theme.name, onto));
 }
 
-void usePicture(Session& session, const LookTarget& target, const QString& onto,
-                const StoredMedium& picture) {
+void useBackdrop(Session& session, const LookTarget& target, const QString& onto, BackdropKind kind,
+                 const Medium& medium) {
+    const bool isFilm = kind == BackdropKind::Film;
     session.document().changeLook(
         target, session.book().themes(),
         [&](LookChoice& choice) {
-            choice.own.set(*lookProperty(QStringLiteral("backdrop.picture")), picture.name);
-            choice.own.set(*lookProperty(QStringLiteral("backdrop.kind")),
-                           LookChoiceIndex{int(BackdropKind::Picture)});
+            choice.own.set(
+                *lookProperty(isFilm ? QStringLiteral("backdrop.film") : QStringLiteral("backdrop.picture")),
+                medium.name);
+            choice.own.set(*lookProperty(QStringLiteral("backdrop.kind")), LookChoiceIndex{int(kind)});
         },
-        Said::tr("the backdrop %1").arg(picture.title));
+        Said::tr("the backdrop %1").arg(medium.title));
     Q_EMIT session.notice(Said::tr("\u201c%1\u201d is now the backdrop of %2. Undo (Ctrl+Z) takes it back.")
-                              .arg(picture.title, onto));
+                              .arg(medium.title, onto));
 }
 
 } // namespace
@@ -52,11 +54,12 @@ void dropLook(Session& session, QObject* asker, const LookTarget& target, const 
                     useTheme(session, target, onto, *theme);
                 else
                     Q_EMIT session.problem(theme.error());
-            },
-            LibraryClient::Changes::Library);
+            });
     } else {
-        bringInPicture(session, asker, drop.file, [&session, target, onto](const StoredMedium& picture) {
-            usePicture(session, target, onto, picture);
+        const auto kind =
+            mediumKindOf(drop.file) == MediumKind::Film ? BackdropKind::Film : BackdropKind::Picture;
+        bringInOne(session, asker, drop.file, [&session, target, onto, kind](const Medium& medium) {
+            useBackdrop(session, target, onto, kind, medium);
         });
     }
 }

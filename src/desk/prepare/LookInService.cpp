@@ -39,12 +39,12 @@ QString allOf(ItemKind kind) {
 
 } // namespace
 
-LookInService::LookInService(Session& session, ThumbnailStore& thumbnails,
-                             const PictureChooser& choosePicture, QWidget* parent)
+LookInService::LookInService(Session& session, ThumbnailStore& thumbnails, const MediumChooser& chooseMedium,
+                             QWidget* parent)
     : QWidget(parent),
       m_session(session),
       m_thumbnails(thumbnails),
-      m_choosePicture(choosePicture) {
+      m_chooseMedium(chooseMedium) {
     setObjectName(QStringLiteral("look-in-service"));
     m_grid = new QGridLayout;
     m_grid->setColumnStretch(1, 1);
@@ -59,8 +59,7 @@ LookInService::LookInService(Session& session, ThumbnailStore& thumbnails,
     m_reading = new ReadingPanel(m_thumbnails, m_session.contrasts(), this);
     connect(m_reading, &ReadingPanel::mendWanted, this,
             [this](const LookOverrides& changes, const QString& label) {
-                change(tr("mending: %1").arg(label.toLower()),
-                       [&](LookChoice& choice) { choice.own.add(changes); });
+                change(tr("mending: %1").arg(label), [&](LookChoice& choice) { choice.own.add(changes); });
             });
     connect(&m_session.contrasts(), &Contrasts::measured, this, [this] {
         if (isVisible()) {
@@ -95,10 +94,10 @@ LookInService::LookInService(Session& session, ThumbnailStore& thumbnails,
 
 /// Made when it is first wanted: it has a great many fields.
 void LookInService::buildForm() {
-    m_form = new LookForm(m_choosePicture, m_reasons);
+    m_form = new LookForm(m_chooseMedium, m_reasons);
     connect(m_form, &LookForm::edited, this, &LookInService::set);
     connect(m_form, &LookForm::givenUp, this, [this](const LookProperty& property) {
-        change(tr("resetting: %1").arg(property.label().toLower()), [&](LookChoice& choice) {
+        change(tr("resetting: %1").arg(property.label()), [&](LookChoice& choice) {
             choice.own.clear(property);
             if (property.group == LookGroup::Objects)
                 choice.objects.clear();
@@ -228,11 +227,12 @@ QString LookInService::targetText() const {
     const LookTarget now = target();
     if (now.level == LookLevel::Item && now.items.size() > 1)
         return tr("%n items", nullptr, int(now.items.size()));
-    if (now.level == LookLevel::Item)
-        if (const Item* item = m_session.document().service().item(m_item))
-            return QStringLiteral("\u201c%1\u201d").arg(item->title());
-    const QString text = m_level->currentText();
-    return text.left(1).toLower() + text.mid(1);
+    const Item* item = m_session.document().service().item(m_item);
+    if (now.level == LookLevel::Item && item)
+        return QStringLiteral("\u201c%1\u201d").arg(item->title());
+    if (now.level == LookLevel::Kind)
+        return QStringLiteral("\u201c%1\u201d").arg(allOf(now.kind));
+    return m_slide && now.level == LookLevel::Slide ? tr("slide %1").arg(*m_slide + 1) : tr("the service");
 }
 
 LookTarget LookInService::target() const {
@@ -240,7 +240,7 @@ LookTarget LookInService::target() const {
     const Item* item = m_session.document().service().item(m_item);
     if (!item)
         return target;
-    target.kind = kindOf(item->content).value_or(ItemKind::Song);
+    target.kind = kindOf(item->words).value_or(ItemKind::Song);
     if (target.level == LookLevel::Item && m_selection)
         if (auto selected = m_selection(); selected.size() > 1)
             target.items = std::move(selected);
@@ -254,7 +254,7 @@ void LookInService::change(const QString& what, const std::function<void(LookCho
 }
 
 void LookInService::set(const LookProperty& property, const LookValue& value) {
-    change(property.label().toLower(), [&](LookChoice& choice) { choice.own.set(property, value); });
+    change(property.label(), [&](LookChoice& choice) { choice.own.set(property, value); });
 }
 
 void LookInService::setTheme(const QString& id) {
@@ -272,7 +272,7 @@ void LookInService::whitenWords() {
 
 void LookInService::fillLevels() {
     const Item* item = m_session.document().service().item(m_item);
-    const auto kind = item ? kindOf(item->content) : std::nullopt;
+    const auto kind = item ? kindOf(item->words) : std::nullopt;
     const QVariant before = m_level->currentData();
     m_level->clear();
     m_level->addItem(tr("The whole service"), int(LookLevel::Service));
@@ -321,7 +321,7 @@ void LookInService::refresh() {
 /// Made when it is first wanted, as the form is.
 void LookInService::showArrange(bool shown) {
     if (!m_arrange) {
-        m_arrange = new ArrangeInService(m_session, m_thumbnails, m_choosePicture, *this);
+        m_arrange = new ArrangeInService(m_session, m_thumbnails, m_chooseMedium, *this);
         qobject_cast<QVBoxLayout*>(layout())->insertWidget(m_arrangeAt, m_arrange);
     }
     m_arrange->setVisible(shown);

@@ -24,7 +24,7 @@ class ThemeList;
 class LookInService : public QWidget {
     Q_OBJECT
 public:
-    LookInService(Session& session, ThumbnailStore& thumbnails, const PictureChooser& choosePicture,
+    LookInService(Session& session, ThumbnailStore& thumbnails, const MediumChooser& chooseMedium,
                   QWidget* parent = nullptr);
     /// What "this item" means when several are chosen.
     void setSelection(std::function<std::vector<ItemId>()> selection) { m_selection = std::move(selection); }
@@ -45,7 +45,7 @@ public:
 
     /// What the look is chosen for now.
     [[nodiscard]] LookTarget target() const;
-    [[nodiscard]] QString targetText() const; ///< "the service", "2 items", "slide 3"
+    [[nodiscard]] QString targetText() const; ///< "the service", "“All songs”", "2 items", "slide 3"
     [[nodiscard]] LookTarget targetOfSlide(int slide) const;
     [[nodiscard]] const ItemSlides* slides() const; ///< of the item; null when there are none
     /// How many objects of the slide that is shown are chosen at stronger levels than this.
@@ -68,7 +68,7 @@ private:
 
     Session& m_session;
     ThumbnailStore& m_thumbnails;
-    PictureChooser m_choosePicture;
+    MediumChooser m_chooseMedium;
     std::function<std::vector<ItemId>()> m_selection;
     ItemId m_item;
     std::optional<int> m_slide;

@@ -96,15 +96,15 @@ void MomentInService::focusWords() {
 
 void MomentInService::refresh() {
     const Item* shown = item();
-    const auto words = shown ? wordsOf(shown->content) : std::nullopt;
+    const auto words = shown ? wordsOf(shown->words) : std::nullopt;
     setVisible(words.has_value());
     if (!words)
         return;
-    const auto* countdown = std::get_if<CountdownItem>(&shown->content);
+    const auto* countdown = std::get_if<CountdownItem>(&shown->words);
     m_what->setText(countdown ? tr("Words over the figures")
                     : shown->isSlot()
                         ? tr("What this place is for; what Find has for it is put here with Enter")
-                    : std::holds_alternative<PauseItem>(shown->content)
+                    : std::holds_alternative<PauseItem>(shown->words)
                         ? tr("What the pause is for; the musicians see it, the hall does not")
                         : tr("What the operator reads here while running; it is on no screen"));
     m_words->setAccessibleName(m_what->text());
@@ -125,7 +125,7 @@ void MomentInService::refresh() {
 
 void MomentInService::takeWords() {
     if (const Item* shown = item())
-        m_session.document().change(m_item, named(shown->content, m_words->toPlainText()), tr("what it says"),
+        m_session.document().change(m_item, named(shown->words, m_words->toPlainText()), tr("what it says"),
                                     m_visit);
 }
 
@@ -136,7 +136,7 @@ void MomentInService::complain(const QString& text) {
 
 void MomentInService::changeCountdown(const std::function<void(CountdownItem&)>& change) {
     const Item* shown = item();
-    const auto* countdown = shown ? std::get_if<CountdownItem>(&shown->content) : nullptr;
+    const auto* countdown = shown ? std::get_if<CountdownItem>(&shown->words) : nullptr;
     if (!countdown)
         return;
     CountdownItem changed = *countdown;

@@ -16,7 +16,7 @@ constexpr const char* kItemsMime = "application/x-mivanta-items";
 QString sideText(const Item& item, const Service& service) {
     const Song* song = item.song();
     if (!song)
-        return kindText(item.content);
+        return kindText(item.words);
     QStringList chips;
     for (const PartChip& chip : partChips(contentOf(item, service)))
         chips << chip.label;
@@ -99,7 +99,7 @@ QVariant OrderModel::data(const QModelIndex& index, int role) const {
     case IsHeadingRole:
         return item.isHeading();
     case IsNoteRole:
-        return std::holds_alternative<NoteItem>(item.content) || item.isSlot();
+        return std::holds_alternative<NoteItem>(item.words) || item.isSlot();
     case GroupRole:
         return groupPlace(index.row());
     case SideRole: {
@@ -142,7 +142,7 @@ Qt::ItemFlags OrderModel::flags(const QModelIndex& index) const {
     if (!index.isValid() || index.row() >= rowCount()) // the model may be about to be reset
         return Qt::ItemIsDropEnabled;                  // between items, never onto one
     Qt::ItemFlags flags = Qt::ItemIsEnabled | Qt::ItemIsSelectable | Qt::ItemIsDragEnabled;
-    if (canBeNamed(m_document.service().items[size_t(index.row())].content))
+    if (canBeNamed(m_document.service().items[size_t(index.row())].words))
         flags |= Qt::ItemIsEditable;
     return flags;
 }

@@ -3,7 +3,7 @@
 #include "desk/find/ReferenceHelp.h"
 #include "desk/kit/LayoutForm.h"
 #include "desk/kit/Style.h"
-#include "store/Settings.h"
+#include "store/UsualLayout.h"
 #include <QComboBox>
 #include <QGridLayout>
 #include <QLabel>

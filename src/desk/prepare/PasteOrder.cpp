@@ -97,7 +97,8 @@ void PasteOrder::match() {
     m_session.library().ask<Lines>(
         this,
         [lines = orderLinesOf(m_text->toPlainText())](Library& library) {
-            return matchOrder(library, lines);
+            LibraryFinder finder(library);
+            return matchOrder(finder, lines);
         },
         [this, mine = ++m_asked](Result<Lines> lines) {
             if (mine != m_asked)
@@ -178,9 +179,10 @@ void PasteOrder::take() {
     m_session.library().ask<Items>(
         this,
         [chosen](Library& library) -> Result<Items> {
+            LibraryFinder finder(library);
             Items items;
             for (const auto& [line, choice] : chosen) {
-                auto item = itemOf(library, line, choice);
+                auto item = itemOf(finder, line, choice);
                 if (!item)
                     return tl::unexpected(item.error());
                 if (*item)

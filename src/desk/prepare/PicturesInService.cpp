@@ -3,11 +3,10 @@
 #include "desk/kit/BringInMedia.h"
 #include "desk/kit/Prompts.h"
 #include "desk/kit/Style.h"
+#include "desk/prepare/FieldsOfItems.h"
 #include <QCheckBox>
-#include <QComboBox>
 #include <QFormLayout>
 #include <QHBoxLayout>
-#include <QLineEdit>
 #include <QPushButton>
 
 namespace mivanta {
@@ -17,22 +16,9 @@ PicturesInService::PicturesInService(Session& session, Prompts& prompts, QWidget
       m_session(session),
       m_prompts(prompts) {
     setObjectName(QStringLiteral("pictures-in-service"));
-    const auto field = [&](const char* name, const QString& tip) {
-        auto* edit = new QLineEdit(this);
-        edit->setObjectName(QLatin1String(name));
-        edit->setToolTip(tip);
-        edit->setAccessibleName(tip);
-        return edit;
-    };
-    m_title = field("pictures-title", tr("What the item is called in the order"));
-    m_caption = field("picture-caption", tr("What is said of the chosen picture"));
-    m_fit = new QComboBox(this);
-    m_fit->setObjectName(QStringLiteral("pictures-fit"));
-    m_fit->setToolTip(tr("How a picture of another shape meets the screen"));
-    m_fit->setAccessibleName(m_fit->toolTip());
-    m_fit->addItem(tr("Show all of it, black around it"), int(PictureFit::Whole));
-    m_fit->addItem(tr("Fill the screen, cut the edges off"), int(PictureFit::Fill));
-    m_fit->addItem(tr("Stretch it to the screen"), int(PictureFit::Stretch));
+    m_title = makeField("pictures-title", tr("What the item is called in the order"), this);
+    m_caption = makeField("picture-caption", tr("What is said of the chosen picture"), this);
+    m_fit = makeFitBox("pictures-fit", tr("How a picture of another shape meets the screen"), this);
     m_captions = new QCheckBox(tr("Show captions"), this);
     m_captions->setObjectName(QStringLiteral("pictures-captions"));
     m_captions->setToolTip(tr("Captions stand over the pictures as words of the theme do"));
@@ -77,7 +63,7 @@ PicturesInService::PicturesInService(Session& session, Prompts& prompts, QWidget
 
 const PictureItem* PicturesInService::item() const {
     const Item* at = m_session.document().service().item(m_item);
-    return at ? std::get_if<PictureItem>(&at->content) : nullptr;
+    return at ? std::get_if<PictureItem>(&at->words) : nullptr;
 }
 
 void PicturesInService::setItem(const ItemId& id) {
@@ -125,13 +111,16 @@ void PicturesInService::removePicture() {
 }
 
 void PicturesInService::addPictures() {
-    bringInPictures(m_session, this, m_prompts.picturesToChoose(),
-                    [this, id = m_item](std::vector<OrderPicture> pictures) {
-                        if (id == m_item)
-                            change(tr("adding pictures"), [&](PictureItem& item) {
-                                item.pictures.insert(item.pictures.end(), pictures.begin(), pictures.end());
-                            });
-                    });
+    bringInSeveral(m_session, this, m_prompts.picturesToChoose(),
+                   [this, id = m_item](const std::vector<Medium>& media) {
+                       if (id != m_item)
+                           return;
+                       change(tr("adding pictures"), [&](PictureItem& item) {
+                           for (const Medium& medium : media)
+                               if (medium.kind == MediumKind::Picture)
+                                   item.pictures.push_back(pictureOf(medium));
+                       });
+                   });
 }
 
 void PicturesInService::refresh() {

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/PrepareDesk.h"
 #include "core/run/Cards.h"
+#include "desk/find/PastedLines.h"
 #include "desk/kit/BringInMedia.h"
 #include "desk/kit/Columns.h"
 #include "desk/kit/EmptyState.h"
@@ -35,6 +36,7 @@ PrepareDesk::PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileAc
     : QWidget(parent),
       m_session(tools.session),
       m_prompts(tools.prompts),
+      m_details(m_session, m_prompts),
       m_sender(tools.sender) {
     setObjectName(QStringLiteral("prepare-desk"));
     m_orderSender = new OrderSender(m_session, m_prompts, this);
@@ -43,7 +45,10 @@ PrepareDesk::PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileAc
     m_sheet->addToFoot(new LookAheadFacts(m_session, m_sheet));
     m_bench = new Bench(
         m_session, tools.prompts, tools.thumbnails,
-        [this](const auto& chosen) { choosePicture(m_session, m_prompts, this, chosen); }, order);
+        [this](MediumKind kind, const auto& chosen) {
+            chooseMedium(m_session, m_prompts, this, kind, chosen);
+        },
+        order);
     m_bench->look()->setSelection([this] { return m_sheet->selected(); });
     m_bench->plan()->setSelection([this] { return m_sheet->selected(); });
     m_bench->stage()->setSelection([this] { return m_sheet->selected(); });
@@ -68,7 +73,7 @@ PrepareDesk::PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileAc
     row->setSpacing(0);
     row->addWidget(buildSheetColumn(fileActions), 5);
     row->addWidget(m_bench, 7);
-    row->addWidget(buildFindColumn(tools.thumbnails), 4);
+    row->addWidget(buildFindColumn(tools), 4);
     m_words = new WordsInService(tools, this);
     m_pages = new QStackedLayout(this);
     m_pages->addWidget(order);
@@ -95,8 +100,8 @@ PrepareDesk::PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileAc
         m_bench->stage()->refresh();
         m_bench->sound()->refresh();
     });
-    connect(m_sheet, &OrderSheet::titleClicked, this, &PrepareDesk::rename);
-    connect(m_sheet, &OrderSheet::startClicked, this, &PrepareDesk::changeStart);
+    connect(m_sheet, &OrderSheet::titleClicked, &m_details, &ServiceDetails::rename);
+    connect(m_sheet, &OrderSheet::startClicked, &m_details, &ServiceDetails::changeStart);
     connect(m_sheet, &OrderSheet::failed, &m_session, &Session::problem);
     buildSheetMenu();
     connect(m_sheet, &OrderSheet::lookDropped, this, &PrepareDesk::takeLook);
@@ -106,7 +111,8 @@ PrepareDesk::PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileAc
     connect(m_find, &FindPanel::chosen, this, &PrepareDesk::add);
     connect(m_find, &FindPanel::opened, this, &PrepareDesk::openInLibrary);
     connect(m_find, &FindPanel::currentChanged, this, &PrepareDesk::previewFound);
-    m_find->setPasteOffers(true, true);
+    connect(m_find, &FindPanel::refilled, this, &PrepareDesk::previewFound);
+    m_find->setPasteOffers(PastedLines::NewSong | PastedLines::NewItems);
     connect(m_find, &FindPanel::newSongWanted, this, &PrepareDesk::newSongWanted);
     connect(m_find, &FindPanel::orderWanted, this,
             [this](const QString& text) { addText(text, m_sheet->markerRow()); });
@@ -197,14 +203,15 @@ QWidget* PrepareDesk::buildSheetColumn(const std::vector<QAction*>& fileActions)
     return side;
 }
 
-QWidget* PrepareDesk::buildFindColumn(ThumbnailStore& thumbnails) {
+QWidget* PrepareDesk::buildFindColumn(const Tools& tools) {
     auto* side = new QWidget(this);
     makeSide(side);
     side->setMinimumWidth(spaced(60));
     m_find =
         new FindPanel(m_session.library(), tr("Title, words, number, or luk 5 1-11\u2026"), FindAll, side);
     m_find->box()->setObjectName(QStringLiteral("prepare-find-box"));
-    m_preview = new PictureView(thumbnails, side);
+    m_find->setMedia(tools.mediumPictures, tools.session.folderFinder());
+    m_preview = new PictureView(tools.thumbnails, side);
     auto* hint = new QLabel(tr("Enter adds at the mark \u00b7 Shift+Enter opens it in the Library"), side);
     hint->setWordWrap(true);
     hint->setFont(textFont(0.85));
@@ -307,7 +314,7 @@ void PrepareDesk::addText(const QString& text, int at) {
 /// Find says what it is for while a place to fill is chosen.
 void PrepareDesk::showWanted() {
     const Item* item = m_session.document().service().item(m_sheet->current());
-    const auto* slot = item ? std::get_if<SlotItem>(&item->content) : nullptr;
+    const auto* slot = item ? std::get_if<SlotItem>(&item->words) : nullptr;
     m_find->box()->setPlaceholderText(
         slot ? tr("For \u201c%1\u201d: title, words, luk 5 1-11\u2026").arg(item->title())
              : tr("Title, words, number, or luk 5 1-11\u2026"));
@@ -336,6 +343,11 @@ QToolButton* PrepareDesk::addMenuButton(QAction* heading) {
         [this] {
             placeFiles(m_session, this, m_prompts.picturesToChoose(), placeFrom(m_sheet->markerRow()));
         });
+    add("add-films", tr("&Films\u2026"), tr("An item for each, played with its sound"),
+        [this] { placeFiles(m_session, this, m_prompts.filmsToChoose(), placeFrom(m_sheet->markerRow())); });
+    add("add-music", tr("&Music\u2026"),
+        tr("One piece, or several that follow each other, over the backdrop"),
+        [this] { placeFiles(m_session, this, m_prompts.soundsToChoose(), placeFrom(m_sheet->markerRow())); });
     add("add-note", tr("A &note for the operator"), tr("Read on the Run desk only"),
         [this] { addMoment(NoteItem()); });
     add("add-slot", tr("A place to &fill"), tr("To be chosen later; Find fills it while it is chosen"),
@@ -376,6 +388,10 @@ void PrepareDesk::takeLook(const std::vector<ItemId>& onto, const LookDrop& drop
     dropLook(m_session, this, target, what, drop);
 }
 
+void PrepareDesk::setBackdrop(const QString& path) {
+    takeLook({}, {{}, path, false});
+}
+
 void PrepareDesk::addHeading() {
     const QString title = m_prompts.text(tr("The heading:"), {});
     if (!title.isEmpty())
@@ -392,13 +408,6 @@ void PrepareDesk::sendSheets(SendWay way) {
         Q_EMIT m_session.notice(tr("There is no song in this service yet."));
     else
         m_sender.sendSongs(way, songs, service.title.isEmpty() ? tr("Service") : service.title);
-}
-
-void PrepareDesk::rename() {
-    const QString title =
-        m_prompts.text(tr("The name of the service:"), m_session.document().service().title);
-    if (!title.isEmpty())
-        m_session.document().setTitle(title);
 }
 
 /// What can be done to the chosen items, by a right click and by its keys.
@@ -437,42 +446,14 @@ void PrepareDesk::buildSheetMenu() {
         view->actions().last()->setShortcutContext(Qt::WidgetWithChildrenShortcut);
         addAction(view->actions().last()); // also while the order is empty, or Find has the focus
     };
-    addForService("service-name", tr("Name of the service\u2026"), "Ctrl+Shift+T", [this] { rename(); });
-    addForService("service-place", tr("Where it is\u2026"), "Ctrl+Shift+W", [this] { changePlace(); });
-    addForService("service-start", tr("When it begins\u2026"), "Ctrl+Shift+B", [this] { changeStart(); });
+    addForService("service-name", tr("Name of the service\u2026"), "Ctrl+Shift+T",
+                  [this] { m_details.rename(); });
+    addForService("service-place", tr("Where it is\u2026"), "Ctrl+Shift+W",
+                  [this] { m_details.changePlace(); });
+    addForService("service-start", tr("When it begins\u2026"), "Ctrl+Shift+B",
+                  [this] { m_details.changeStart(); });
     addForService("service-white-words", tr("White words everywhere"), "Ctrl+Alt+W",
-                  [this] { whitenWords(); });
-}
-
-/// Wherever nothing nearer says another colour.
-void PrepareDesk::whitenWords() {
-    m_session.document().changeLook(
-        {LookLevel::Service, {}, {}, {}}, m_session.book().themes(),
-        [](LookChoice& choice) {
-            choice.own.set(*lookProperty(QStringLiteral("words.colour")), Colour{255, 255, 255, 255});
-        },
-        tr("white words everywhere"));
-}
-
-void PrepareDesk::changePlace() {
-    const QString before = m_session.document().service().place;
-    if (const QString place = m_prompts.text(tr("Where the service is:"), before); !place.isEmpty())
-        m_session.document().setPlace(place);
-}
-
-void PrepareDesk::changeStart() {
-    const QString form = QStringLiteral("yyyy-MM-dd HH:mm");
-    const QDateTime before = m_session.document().service().start;
-    const QString given = m_prompts.text(tr("When does the service begin? Such as 2026-10-04 10:30."),
-                                         before.isValid() ? before.toString(form) : QString());
-    if (given.isEmpty())
-        return;
-    const QDateTime start = QDateTime::fromString(given.trimmed(), form);
-    if (start.isValid())
-        m_session.document().setStart(start);
-    else
-        Q_EMIT m_session.problem(
-            {tr("\u201c%1\u201d is no date and time").arg(given), {}, tr("Write it like 2026-10-04 10:30.")});
+                  [this] { m_details.whitenWords(); });
 }
 
 void PrepareDesk::previewFound() {

@@ -5,6 +5,7 @@
 #include "desk/kit/Tools.h"
 #include "desk/prepare/Bench.h"
 #include "desk/prepare/OrderSheet.h"
+#include "desk/prepare/ServiceDetails.h"
 #include "desk/sending/Sender.h"
 #include "session/Session.h"
 
@@ -29,6 +30,8 @@ public:
     void focusFind();
     /// Loads what was picked and puts it where the mark is, in its order.
     void add(const std::vector<FindPick>& picks);
+    /// A picture or film is behind the words of the service from now on.
+    void setBackdrop(const QString& path);
     void undo();
     void redo();
     void selectItem(const ItemId& id);
@@ -41,7 +44,7 @@ Q_SIGNALS:
 
 private:
     QWidget* buildSheetColumn(const std::vector<QAction*>& fileActions);
-    QWidget* buildFindColumn(ThumbnailStore& thumbnails);
+    QWidget* buildFindColumn(const Tools& tools);
     QAction* sheetAction(const QString& name, const QString& iconName, const QString& text,
                          const QString& tip);
     QToolButton* addMenuButton(QAction* heading);
@@ -56,15 +59,12 @@ private:
     void addHeading();
     /// Every song of the service, as it stands here.
     void sendSheets(SendWay way);
-    void rename();
-    void changePlace();
-    void whitenWords();
-    void changeStart();
     void buildSheetMenu();
     void previewFound();
 
     Session& m_session;
     Prompts& m_prompts;
+    ServiceDetails m_details;
     Sender& m_sender;
     OrderSender* m_orderSender;
     OrderSheet* m_sheet;

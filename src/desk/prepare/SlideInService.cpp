@@ -152,7 +152,7 @@ void SlideInService::move(int slide, int by) {
     const ItemSlides* all = slides();
     if (!placeOf(slide) || !item())
         return;
-    if (std::holds_alternative<PictureItem>(item()->content)) {
+    if (std::holds_alternative<PictureItem>(item()->words)) {
         Q_EMIT moveWanted(slide, by);
         return;
     }

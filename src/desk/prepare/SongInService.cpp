@@ -28,8 +28,8 @@ SongInService::SongInService(Session& session, QWidget* parent) : QWidget(parent
     column->addWidget(buildEditRow());
     column->addWidget(buildStateRow());
     connect(m_order, &OrderEdit::orderWanted, this,
-            [this](const std::vector<SungPart>& entries, const QString& what, bool goesOn) {
-                if (!goesOn)
+            [this](const std::vector<SungPart>& entries, const QString& what, OrderEdit::Step step) {
+                if (step == OrderEdit::Step::New)
                     m_orderVisit = m_session.document().startVisit();
                 change(
                     what, [&](Song& song) { song.singingOrder = entries; }, m_orderVisit);
@@ -37,7 +37,10 @@ SongInService::SongInService(Session& session, QWidget* parent) : QWidget(parent
     connect(m_order, &OrderEdit::otherOrderWanted, this, [this](int index) {
         change(tr("the order"), [index](Song& song) { useOtherOrder(song, index); });
     });
-    connect(&m_session.library(), &LibraryClient::changed, this, &SongInService::compare);
+    connect(&m_session.library(), &LibraryClient::changed, this, [this](LibraryParts parts) {
+        if (parts & LibraryPart::Songs)
+            compare();
+    });
     refresh();
 }
 
@@ -153,7 +156,7 @@ void SongInService::setItem(const ItemId& id) {
 
 void SongInService::refresh() {
     const Item* item = m_session.document().service().item(m_item);
-    const auto* content = item ? std::get_if<SongItem>(&item->content) : nullptr;
+    const auto* content = item ? std::get_if<SongItem>(&item->words) : nullptr;
     setVisible(content);
     if (!content) {
         m_song.reset();

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/SoundInService.h"
+#include "core/media/MediumKind.h"
 #include "desk/kit/BringInMedia.h"
 #include "desk/kit/Prompts.h"
 #include "desk/kit/Style.h"
@@ -21,7 +22,7 @@ namespace {
 /// The sound file among what is dragged; empty = none.
 QString soundIn(const QMimeData& data) {
     for (const QUrl& url : data.urls())
-        if (url.isLocalFile() && soundSuffixes().contains(QFileInfo(url.toLocalFile()).suffix().toLower()))
+        if (url.isLocalFile() && mediumKindOf(url.toLocalFile()) == MediumKind::Sound)
             return url.toLocalFile();
     return {};
 }
@@ -88,12 +89,11 @@ void SoundInService::setItem(const ItemId& id) {
 
 /// For the items that are chosen now, whatever is chosen when the file is in the library.
 void SoundInService::take(const QString& path) {
-    bringInSound(m_session, this, path, [this, ids = items()](const StoredMedium& sound) {
+    bringInOne(m_session, this, path, MediumKind::Sound, [this, ids = items()](const Medium& sound) {
         m_session.document().changePlan(
             ids,
             [&](ItemPlan& plan) {
-                plan.sound = ItemSound{sound.name, QFileInfo(sound.title).completeBaseName(),
-                                       plan.sound && plan.sound->goesOn};
+                plan.sound = ItemSound{sound.name, sound.title, plan.sound && plan.sound->goesOn};
             },
             tr("the sound %1").arg(sound.title));
     });

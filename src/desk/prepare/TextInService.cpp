@@ -65,7 +65,10 @@ TextInService::TextInService(Session& session, QWidget* parent) : QWidget(parent
         if (const TextItem* shown = item())
             Q_EMIT libraryWanted(shown->text->id);
     });
-    connect(&m_session.library(), &LibraryClient::changed, this, &TextInService::compare);
+    connect(&m_session.library(), &LibraryClient::changed, this, [this](LibraryParts parts) {
+        if (parts & LibraryPart::Texts)
+            compare();
+    });
 }
 
 const TextItem* TextInService::item() const {

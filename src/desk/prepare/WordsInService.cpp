@@ -60,15 +60,16 @@ WordsInService::WordsInService(const Tools& tools, QWidget* parent)
     column->setSpacing(0);
     column->addLayout(strip);
     column->addLayout(row, 1);
-    connect(&m_draft, &SongDraft::loaded, this, [this] { m_preview->setSong(m_draft.song(), false); });
+    connect(&m_draft, &SongDraft::loaded, this,
+            [this] { m_preview->setSong(m_draft.record(), WordsPreview::Shows::Another); });
     connect(&m_draft, &SongDraft::changed, this, [this] {
-        m_preview->setSong(m_draft.song(), true);
+        m_preview->setSong(m_draft.record(), WordsPreview::Shows::Same);
         keep();
     });
     connect(m_editor, &SongEditor::placeChanged, m_preview, &WordsPreview::showPlace);
     connect(m_editor, &SongEditor::sheetWanted, this,
             [this, &sender = tools.sender](SendWay way, const ChartOptions& options) {
-                if (const auto& song = m_draft.song())
+                if (const auto& song = m_draft.record())
                     sender.sendSongs(way, {*song}, song->title, options);
             });
 }
@@ -86,8 +87,8 @@ void WordsInService::setItem(const ItemId& id) {
 }
 
 void WordsInService::keep() {
-    m_session.document().change(m_item, songItem(*m_draft.song()),
-                                tr("changing %1 here").arg(m_draft.song()->title), m_visit);
+    m_session.document().change(m_item, songItem(*m_draft.record()),
+                                tr("changing %1 here").arg(m_draft.record()->title), m_visit);
 }
 
 void WordsInService::undo() {

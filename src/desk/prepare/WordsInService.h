@@ -2,7 +2,7 @@
 #pragma once
 #include "core/order/Service.h"
 #include "desk/kit/Tools.h"
-#include "session/library/SongDraft.h"
+#include "session/library/RecordDraft.h"
 #include <QWidget>
 
 class QLabel;

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/run/AdvanceLine.h"
+#include "core/base/Clock.h"
 #include "core/order/ItemPlan.h"
 #include "desk/kit/Style.h"
 #include <QPainter>
@@ -37,7 +38,7 @@ void AdvanceLine::refresh() {
 double AdvanceLine::shareLeft() const {
     const auto& due = m_advance.due();
     const qint64 whole = due ? m_run.takenAt().msecsTo(*due) : 0;
-    const qint64 left = due ? QDateTime::currentDateTime().msecsTo(*due) : 0;
+    const qint64 left = due ? Clock::the().now().msecsTo(*due) : 0;
     return whole > 0 ? std::clamp(double(left) / double(whole), 0.0, 1.0) : 0;
 }
 
@@ -45,7 +46,7 @@ QString AdvanceLine::text() const {
     const auto& due = m_advance.due();
     if (!due)
         return {};
-    const qint64 left = std::max<qint64>(0, QDateTime::currentDateTime().msecsTo(*due));
+    const qint64 left = std::max<qint64>(0, Clock::the().now().msecsTo(*due));
     return tr("Next by itself in %1. %2 holds it.")
         .arg(durationText(int((left + 999) / 1000)), m_keys.textOf(RunAction::HoldAdvance));
 }

@@ -135,7 +135,7 @@ void AheadPanel::showByItself() {
     m_others->setText(others.join(u'\n'));
     m_others->setVisible(!others.isEmpty());
     m_nothing->setVisible(others.isEmpty() && !m_session.advance().due() &&
-                          m_session.sounds().sounding().name.isEmpty());
+                          !m_session.sounds().isAnythingHeard());
 }
 
 void AheadPanel::showAhead() {
@@ -160,7 +160,7 @@ void AheadPanel::showAhead() {
     m_item->setText(item ? item->title() : tr("None: this is the last one"));
     QStringList facts;
     if (item) {
-        facts << item->plan.leader << kindText(item->content);
+        facts << item->plan.leader << kindText(item->words);
         if (const Song* song = item->song())
             facts << (song->key.isEmpty() ? QString() : tr("key %1").arg(song->key));
         const int seconds =

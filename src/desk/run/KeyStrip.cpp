@@ -6,6 +6,7 @@
 #include <QGridLayout>
 #include <QHBoxLayout>
 #include <QLabel>
+#include <algorithm>
 
 namespace mivanta {
 
@@ -42,6 +43,7 @@ KeyStrip::KeyStrip(const RunKeys& keys, QWidget* parent) : QWidget(parent), m_ke
     m_row = new QHBoxLayout(this);
     m_row->setContentsMargins(spaced(4), spaced(2), spaced(4), spaced(2));
     m_row->setSpacing(spaced(3.5));
+    m_row->setSizeConstraint(QLayout::SetNoConstraint); // what has no room is not shown
     connect(&m_keys, &RunKeys::changed, this, &KeyStrip::fill);
     fill();
 }
@@ -51,9 +53,12 @@ void KeyStrip::fill() {
         delete item->widget();
         delete item;
     }
+    m_entries.clear();
     const auto add = [&](const QString& caps, const QString& text) {
-        if (!caps.isEmpty())
-            m_row->addWidget(quietLabel(caps + QStringLiteral("&nbsp; ") + text, this));
+        if (caps.isEmpty())
+            return;
+        m_entries.push_back(quietLabel(caps + QStringLiteral("&nbsp; ") + text, this));
+        m_row->addWidget(m_entries.back());
     };
     const auto caps = [&](RunAction action, size_t most = 1) { return capsOf(m_keys.keysOf(action), most); };
     add(caps(RunAction::Take, 2), tr("take"));
@@ -71,6 +76,28 @@ void KeyStrip::fill() {
     QLabel* locked = quietLabel(tr("editing is off"), this);
     locked->setToolTip(tr("The order and its words are changed on the Prepare desk"));
     m_row->addWidget(locked);
+    // Wanted more than the rest: the way to every key, and behind it that nothing is edited here.
+    std::rotate(m_entries.begin(), m_entries.end() - 1, m_entries.end());
+    m_entries.insert(m_entries.begin() + 1, locked);
+    fit();
+}
+
+QSize KeyStrip::minimumSizeHint() const {
+    return {0, QWidget::minimumSizeHint().height()};
+}
+
+void KeyStrip::resizeEvent(QResizeEvent* event) {
+    QWidget::resizeEvent(event);
+    fit();
+}
+
+void KeyStrip::fit() {
+    const QMargins margins = m_row->contentsMargins();
+    int room = width() - margins.left() - margins.right();
+    for (QLabel* entry : m_entries) {
+        room -= entry->sizeHint().width() + m_row->spacing();
+        entry->setVisible(room >= 0);
+    }
 }
 
 KeySheet::KeySheet(const RunKeys& keys, QWidget* desk) : QFrame(desk), m_keys(keys) {

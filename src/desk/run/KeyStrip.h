@@ -3,19 +3,28 @@
 #include "session/run/RunKeys.h"
 #include <QFrame>
 #include <QWidget>
+#include <vector>
 
 class QHBoxLayout;
+class QLabel;
 
 namespace mivanta {
 
-/// The keys that are wanted most, at the foot of the Run desk.
+/// The keys that are wanted most, at the foot of the Run desk; as many as there is room for.
 class KeyStrip : public QWidget {
     Q_OBJECT
 public:
     explicit KeyStrip(const RunKeys& keys, QWidget* parent = nullptr);
+    [[nodiscard]] QSize minimumSizeHint() const override;
+
+protected:
+    void resizeEvent(QResizeEvent* event) override;
 
 private:
     void fill();
+    /// Those that are wanted less give way when there is no room; none is cut off.
+    void fit();
+    std::vector<QLabel*> m_entries; ///< the most wanted first
     const RunKeys& m_keys;
     QHBoxLayout* m_row;
 };

@@ -112,14 +112,15 @@ void Lane::markCards() {
             return card->card().firstStep <= step && step <= card->card().lastStep;
         };
         if (holds(m_onScreen))
-            card->setState(m_cover.isEmpty() ? LaneCard::State::OnScreen : LaneCard::State::Covered,
-                           m_onScreen, holds(m_next), m_cover);
+            card->setMark({.state = m_cover.isEmpty() ? LaneCard::State::OnScreen : LaneCard::State::Covered,
+                           .step = m_onScreen,
+                           .holdsNext = holds(m_next),
+                           .cover = m_cover});
         else if (holds(m_next))
-            card->setState(LaneCard::State::Next, m_next, true);
+            card->setMark({.state = LaneCard::State::Next, .step = m_next, .holdsNext = true});
         else
-            card->setState(card->card().lastStep < m_onScreen ? LaneCard::State::Past
-                                                              : LaneCard::State::Coming,
-                           -1, false);
+            card->setMark({.state = card->card().lastStep < m_onScreen ? LaneCard::State::Past
+                                                                       : LaneCard::State::Coming});
     }
 }
 

@@ -60,14 +60,11 @@ QStringList wrapped(const QString& line, int cardWidth, int mostRows) {
 LaneCard::LaneCard(const Card& card, QWidget* parent) : QWidget(parent), m_card(card) {
     setFocusPolicy(Qt::NoFocus);
     setToolTip(tr("Click: make this next. Double click: put it on screen."));
-    setState(State::Coming, -1, false);
+    setMark({});
 }
 
-void LaneCard::setState(State state, int step, bool nextToo, const QString& cover) {
-    m_state = state;
-    m_cover = cover;
-    m_step = step;
-    m_nextToo = nextToo;
+void LaneCard::setMark(const Mark& mark) {
+    m_mark = mark;
     setAccessibleName(QStringLiteral("%1 %2 %3").arg(m_card.label, m_card.place, tag()).simplified());
     QStringList said;
     for (qsizetype i = 0; i < m_card.lines.size(); ++i) {
@@ -80,12 +77,12 @@ void LaneCard::setState(State state, int step, bool nextToo, const QString& cove
 }
 
 QString LaneCard::tag() const {
-    switch (m_state) {
+    switch (m_mark.state) {
     case State::OnScreen:
-        return m_nextToo ? tr("ON SCREEN \u00b7 NEXT") : tr("ON SCREEN");
+        return m_mark.holdsNext ? tr("ON SCREEN \u00b7 NEXT") : tr("ON SCREEN");
     case State::Covered: {
-        const QString covered = tr("NOT SEEN \u00b7 %1").arg(m_cover.toUpper());
-        return m_nextToo ? tr("%1 \u00b7 NEXT").arg(covered) : covered;
+        const QString covered = tr("NOT SEEN \u00b7 %1").arg(m_mark.cover.toUpper());
+        return m_mark.holdsNext ? tr("%1 \u00b7 NEXT").arg(covered) : covered;
     }
     case State::Next:
         return tr("NEXT");
@@ -116,14 +113,14 @@ void LaneCard::paintEvent(QPaintEvent*) {
     painter.setRenderHint(QPainter::Antialiasing);
     const Palette& colours = night();
     const QRectF frame = QRectF(rect()).adjusted(1, 1, -1, -1);
-    const bool lit = m_state == State::OnScreen;
+    const bool lit = m_mark.state == State::OnScreen;
     if (lit) {
         painter.setPen(Qt::NoPen);
         painter.setBrush(colours.marker);
-    } else if (m_state == State::Covered) {
+    } else if (m_mark.state == State::Covered) {
         painter.setPen(QPen(colours.marker, 2));
         painter.setBrush(Qt::NoBrush);
-    } else if (m_state == State::Next) {
+    } else if (m_mark.state == State::Next) {
         painter.setPen(QPen(colours.accent, 2, Qt::DashLine));
         painter.setBrush(Qt::NoBrush);
     } else {
@@ -133,16 +130,16 @@ void LaneCard::paintEvent(QPaintEvent*) {
     painter.drawRoundedRect(frame, 3, 3);
 
     const QColor past(0x74, 0x82, 0x82);
-    const QColor label = lit                         ? kSlabText
-                         : m_state == State::Covered ? colours.marker
-                         : m_state == State::Next    ? colours.accent
-                         : m_state == State::Past    ? past
-                                                     : colours.quiet;
-    const QColor words = lit ? kSlabText : m_state == State::Past ? past : colours.text;
+    const QColor label = lit                              ? kSlabText
+                         : m_mark.state == State::Covered ? colours.marker
+                         : m_mark.state == State::Next    ? colours.accent
+                         : m_mark.state == State::Past    ? past
+                                                          : colours.quiet;
+    const QColor words = lit ? kSlabText : m_mark.state == State::Past ? past : colours.text;
     const QRect inner = rect().adjusted(margin(), spaced(1), -margin(), -spaced(1));
     const QRect top(inner.left(), inner.top(), inner.width(), head() - spaced(1.5));
     painter.setPen(label);
-    const bool standsOut = m_state == State::Next || m_state == State::Covered || lit;
+    const bool standsOut = m_mark.state == State::Next || m_mark.state == State::Covered || lit;
     painter.setFont(textFont(0.85, standsOut ? TextWeight::Bold : TextWeight::Regular));
     QStringList right{m_card.place, tag()};
     right.removeAll(QString());
@@ -192,7 +189,7 @@ const CardVoice* LaneCard::voiceAt(size_t line) const {
 /// and for what is past, all words have one.
 QColor LaneCard::colourOf(size_t line, const QColor& words) const {
     const CardVoice* voice = voiceAt(line);
-    if (!voice || !voice->colour || m_state == State::OnScreen || m_state == State::Past)
+    if (!voice || !voice->colour || m_mark.state == State::OnScreen || m_mark.state == State::Past)
         return words;
     QColor colour(voice->colour->red, voice->colour->green, voice->colour->blue);
     colour.setHsl(colour.hslHue(), colour.hslSaturation(), std::max(colour.lightness(), kReadableLightness));
@@ -209,11 +206,11 @@ void LaneCard::paintTicks(QPainter& painter) const {
     for (int s = 0; s < steps; ++s) {
         const int step = m_card.firstStep + s;
         const QRectF bar(margin() + s * (wide + gap), height() - spaced(1.75), wide, 3);
-        const bool here = step == m_step;
-        if (m_state == State::OnScreen)
+        const bool here = step == m_mark.step;
+        if (m_mark.state == State::OnScreen)
             painter.fillRect(bar, here ? kSlabText : QColor(0xB07A10));
         else
-            painter.fillRect(bar, m_state == State::Covered && here ? night().marker : night().line);
+            painter.fillRect(bar, m_mark.state == State::Covered && here ? night().marker : night().line);
     }
 }
 

@@ -14,10 +14,14 @@ public:
     enum class State { Coming, Next, OnScreen, Covered, Past };
 
     LaneCard(const Card& card, QWidget* parent = nullptr);
-    /// `nextToo`: the card on screen holds the next step, too. `step`: the step shown or marked, for the
-    /// ticks. `cover`: the name of the curtain over it.
-    void setState(State state, int step, bool nextToo, const QString& cover = {});
-    [[nodiscard]] State state() const { return m_state; }
+    struct Mark {
+        State state = State::Coming;
+        int step = -1;          ///< that is shown or next, for the ticks
+        bool holdsNext = false; ///< also when it is on screen
+        QString cover{};        ///< name of the curtain over it
+    };
+    void setMark(const Mark& mark);
+    [[nodiscard]] State state() const { return m_mark.state; }
     [[nodiscard]] const Card& card() const { return m_card; }
     /// The height that shows every line at this width, each wrapped to two rows at most.
     [[nodiscard]] int wantedHeight(int width) const;
@@ -38,10 +42,7 @@ private:
     [[nodiscard]] QColor colourOf(size_t line, const QColor& words) const;
 
     Card m_card;
-    State m_state = State::Coming;
-    int m_step = -1;
-    bool m_nextToo = false;
-    QString m_cover;
+    Mark m_mark;
 };
 
 } // namespace mivanta

@@ -31,7 +31,7 @@ LaneList::LaneList(const RunController& run, RunOrders& orders, OnScreen& onScre
     m_sightSoon.setSingleShot(true);
     m_sightSoon.setInterval(0);
     connect(&m_sightSoon, &QTimer::timeout, this, &LaneList::keepInSight);
-    connect(&m_run.plan(), &SlideBook::changed, this, &LaneList::planChanged);
+    connect(&m_run.lineup(), &SlideBook::changed, this, &LaneList::planChanged);
     connect(&m_onScreen, &OnScreen::changed, this, &LaneList::mark);
 }
 
@@ -55,11 +55,13 @@ void setContent(Lane& lane, const Item& item, const ServiceDocument& document) {
     QStringList side;
     if (item.plan.sound)
         side << QStringLiteral("\u266a ") + item.plan.sound->title;
+    if (item.plan.track)
+        side << QStringLiteral("\u266a ") + item.plan.track->title;
     side << item.plan.leader;
     if (const Song* song = item.song())
         side << (song->capo > 0 ? LaneList::tr("%1, capo %2").arg(song->key).arg(song->capo) : song->key);
     else
-        side << kindText(item.content);
+        side << kindText(item.words);
     if (item.plan.advance)
         side << LaneList::tr("every %1 by itself").arg(durationText(*item.plan.advance));
     if (const int seconds = secondsOf(item, document.service(), {}, plannedLengths(document)); seconds > 0)
@@ -90,7 +92,7 @@ QLabel* noteOf(const NoteItem& note, QWidget* parent) {
 
 void LaneList::connectLane(Lane* lane, const ItemId& id) {
     const auto look = [this, id](int step) {
-        const ItemSlides* slides = m_run.plan().slidesOf(id);
+        const ItemSlides* slides = m_run.lineup().slidesOf(id);
         if (slides)
             m_orders.obey(order::LookAt{{id, slides->steps[size_t(step)].position}});
         return slides != nullptr;
@@ -118,7 +120,7 @@ void LaneList::rebuild() {
     m_notes.clear();
     int at = 0; // in the column
     for (const Item& item : m_document.service().items) {
-        if (const auto* note = std::get_if<NoteItem>(&item.content)) {
+        if (const auto* note = std::get_if<NoteItem>(&item.words)) {
             m_notes.push_back(noteOf(*note, widget()));
             m_column->insertWidget(at++, m_notes.back());
         }
@@ -140,21 +142,21 @@ QString LaneList::coverName() const {
 }
 
 void LaneList::mark() {
-    const SlideBook& plan = m_run.plan();
-    if (m_isStale || int(m_lanes.size()) != plan.itemCount())
+    const SlideBook& lineup = m_run.lineup();
+    if (m_isStale || int(m_lanes.size()) != lineup.itemCount())
         return; // a rebuild follows
     const RunState& state = m_run.state();
     const auto cue = m_onScreen.cue();
-    const int onScreen = cue ? plan.indexOf(cue->item) : -1;
-    const int next = state.next ? plan.indexOf(state.next->item) : -1;
+    const int onScreen = cue ? lineup.indexOf(cue->item) : -1;
+    const int next = state.next ? lineup.indexOf(state.next->item) : -1;
     const QString cover = coverName();
     for (int i = 0; i < int(m_lanes.size()); ++i) {
         Lane* lane = m_lanes[size_t(i)];
-        lane->setMarks(i == onScreen ? plan.slides(i).stepAt(cue->position) : -1,
-                       i == next ? plan.slides(i).stepAt(state.next->position) : -1, cover);
+        lane->setMarks(i == onScreen ? lineup.slides(i).stepAt(cue->position) : -1,
+                       i == next ? lineup.slides(i).stepAt(state.next->position) : -1, cover);
         lane->setPast(onScreen >= 0 && i < onScreen && i != next);
         if (i == onScreen || i == next)
-            lane->open(plan.slides(i));
+            lane->open(lineup.slides(i));
         else
             lane->close();
     }
@@ -163,26 +165,26 @@ void LaneList::mark() {
 }
 
 void LaneList::showUnplanned() {
-    const SlideBook& plan = m_run.plan();
+    const SlideBook& lineup = m_run.lineup();
     const RunState& state = m_run.state();
     const auto onScreen = m_onScreen.cue();
-    const Item* item = state.next ? plan.unplannedItem(state.next->item) : nullptr;
+    const Item* item = state.next ? lineup.unplannedItem(state.next->item) : nullptr;
     if (!item && onScreen)
-        item = plan.unplannedItem(onScreen->item);
+        item = lineup.unplannedItem(onScreen->item);
     if (m_unplanned && (!item || !(m_unplanned->item() == item->id))) {
         m_unplanned->deleteLater();
         m_unplanned = nullptr;
     }
     if (!item)
         return;
-    const ItemSlides& slides = *plan.slidesOf(item->id);
+    const ItemSlides& slides = *lineup.slidesOf(item->id);
     if (!m_unplanned) {
         m_unplanned = new Lane(0, item->id, widget());
         m_unplanned->setObjectName(QStringLiteral("lane-unplanned"));
         setContent(*m_unplanned, *item, m_document);
         connectLane(m_unplanned, item->id);
         // Where it is read: behind what was on screen before.
-        const int before = state.planOnScreen ? plan.indexOf(state.planOnScreen->item) : -1;
+        const int before = state.lineupOnScreen ? lineup.indexOf(state.lineupOnScreen->item) : -1;
         m_column->insertWidget(before >= 0 ? m_column->indexOf(m_lanes[size_t(before)]) + 1 : 0, m_unplanned);
     }
     const auto stepOf = [&](const std::optional<Cue>& cue) {

@@ -15,8 +15,8 @@ MendSheet::MendSheet(Session& session, QWidget* desk)
     : RunOverlay(QStringLiteral("mend-sheet"), {150, 84}, desk),
       m_session(session),
       m_mend(session.run(), session.document(), session.book(), session.library()) {
-    connect(&m_mend, &LiveMend::told, &m_session, &Session::notice);
-    connect(&m_mend, &LiveMend::failed, &m_session, &Session::problem);
+    connect(&m_mend, &MendOnScreen::told, &m_session, &Session::notice);
+    connect(&m_mend, &MendOnScreen::failed, &m_session, &Session::problem);
     m_title = new QLabel(this);
     m_title->setObjectName(QStringLiteral("mend-title"));
     m_title->setFont(textFont(1.15, TextWeight::Bold));
@@ -89,9 +89,9 @@ void MendSheet::refresh() {
 void MendSheet::mend() {
     if (!m_do->isEnabled())
         return;
-    const LiveMend::Found found = *m_found;
+    const MendOnScreen::Found found = *m_found;
     const QString words = m_words->toPlainText();
-    const LiveMend::Wishes wishes{m_atOnce->isChecked(), m_inLibrary->isChecked()};
+    const MendOnScreen::Wishes wishes{m_atOnce->isChecked(), m_inLibrary->isChecked()};
     close();
     m_mend.mend(found, words, wishes);
 }

@@ -2,7 +2,7 @@
 #pragma once
 #include "desk/run/RunOverlay.h"
 #include "session/Session.h"
-#include "session/run/LiveMend.h"
+#include "session/run/MendOnScreen.h"
 
 class QCheckBox;
 class QLabel;
@@ -27,8 +27,8 @@ private:
     void mend();
 
     Session& m_session;
-    LiveMend m_mend;
-    std::optional<LiveMend::Found> m_found;
+    MendOnScreen m_mend;
+    std::optional<MendOnScreen::Found> m_found;
     QLabel* m_title;
     QPlainTextEdit* m_words;
     QCheckBox* m_atOnce;

@@ -57,7 +57,7 @@ QString outputStateText(const RunState& state, const QString& output) {
     if (state.frozen.contains(output))
         facts << OutputsMenu::tr("frozen");
     if (const auto own = state.covers.own.find(output); own != state.covers.own.end())
-        facts << curtainName(own->second).toLower();
+        facts << curtainName(own->second);
     return facts.join(QStringLiteral(", "));
 }
 

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/run/RunDesk.h"
+#include "core/media/MediumKind.h"
 #include "desk/kit/BringInMedia.h"
 #include "desk/kit/EmptyState.h"
 #include "desk/kit/Placing.h"
@@ -7,6 +8,7 @@
 #include "desk/run/AheadPanel.h"
 #include "desk/run/CallOutBar.h"
 #include "desk/run/CurtainBar.h"
+#include "desk/run/FilmPanel.h"
 #include "desk/run/KeyStrip.h"
 #include "desk/run/MendSheet.h"
 #include "desk/run/RunFind.h"
@@ -34,7 +36,7 @@ constexpr int kTypedMs = 2500; ///< what is typed in a row belongs together for 
 QStringList picturesIn(const QMimeData& data) {
     QStringList files;
     for (const QUrl& url : data.urls())
-        if (url.isLocalFile() && pictureSuffixes().contains(QFileInfo(url.toLocalFile()).suffix().toLower()))
+        if (url.isLocalFile() && mediumKindOf(url.toLocalFile()) == MediumKind::Picture)
             files << url.toLocalFile();
     return files;
 }
@@ -58,6 +60,7 @@ RunDesk::RunDesk(const Tools& tools, RunKeys& keys, QWidget* parent)
     auto* lanesColumn = new QVBoxLayout(lanes);
     lanesColumn->setContentsMargins(0, 0, 0, 0);
     lanesColumn->addWidget(m_lanes);
+    lanesColumn->addWidget(new FilmPanel(m_session, m_keys, lanes));
     auto* nothing = new EmptyState(
         tr("Nothing to run yet"),
         tr("Put songs, scripture and texts into the service order first. Something unplanned can "
@@ -87,7 +90,7 @@ RunDesk::RunDesk(const Tools& tools, RunKeys& keys, QWidget* parent)
     m_typedOver.setInterval(kTypedMs);
     connect(&m_typedOver, &QTimer::timeout, this, &RunDesk::forgetTyped);
     connect(&m_session.onScreen(), &OnScreen::changed, this, &RunDesk::refresh);
-    m_find = new RunFind(m_session, this);
+    m_find = new RunFind(tools, this);
     connect(m_find, &RunFind::chosen, this, &RunDesk::look);
     connect(m_find, &RunFind::pictureWanted, this, &RunDesk::lookAtPicture);
     connect(m_find, &RunFind::closed, this, [this] { setFocus(); });
@@ -181,8 +184,13 @@ void RunDesk::lookAtPicture() {
 }
 
 void RunDesk::lookAtPictures(const QStringList& files) {
-    bringInPictures(m_session, this, files, [this](std::vector<OrderPicture> pictures) {
-        m_session.orders().obey(order::LookAtUnplanned{PictureItem{{}, std::move(pictures)}});
+    bringInSeveral(m_session, this, files, [this](const std::vector<Medium>& media) {
+        PictureItem set;
+        for (const Medium& medium : media)
+            if (medium.kind == MediumKind::Picture)
+                set.pictures.push_back(pictureOf(medium));
+        if (!set.pictures.empty())
+            m_session.orders().obey(order::LookAtUnplanned{std::move(set)});
     });
 }
 
@@ -195,7 +203,7 @@ void RunDesk::keepUnplanned() {
         if (!item)
             continue;
         const Service& service = m_session.document().service();
-        const int before = state.planOnScreen ? service.indexOf(state.planOnScreen->item) : -1;
+        const int before = state.lineupOnScreen ? service.indexOf(state.lineupOnScreen->item) : -1;
         m_session.document().insertItems(before + 1, {*item}, tr("keeping %1").arg(item->title()));
         Q_EMIT m_session.notice(tr("%1 is in the order now.").arg(item->title()));
         return;
@@ -235,10 +243,10 @@ bool RunDesk::obeyKey(QKeyEvent* event) {
         return true;
     }
     const auto key = Qt::Key(event->key());
-    if (const auto action = m_keys.actionOf(key)) {
-        const auto facts = std::find_if(runActions().begin(), runActions().end(),
-                                        [&](const RunActionFacts& each) { return each.action == *action; });
-        if (!event->isAutoRepeat() || facts->repeats) // a key held down must not run through the song
+    const auto film = m_session.film().play() ? RunKeys::Film::OnScreen : RunKeys::Film::None;
+    if (const auto action = m_keys.actionOf(key, film)) {
+        if (!event->isAutoRepeat() ||
+            factsOf(*action).repeats) // a key held down must not run through the song
             obey(*action);
         return true;
     }
@@ -264,7 +272,7 @@ bool RunDesk::mayEdit() {
 void RunDesk::obey(RunAction action) {
     if (action == RunAction::Take || action == RunAction::Back || action == RunAction::StopLooking)
         forgetTyped();
-    if (const auto ordered = orderOf(action)) {
+    if (const auto& ordered = factsOf(action).order) {
         m_session.orders().obey(*ordered);
         return;
     }
@@ -297,9 +305,8 @@ void RunDesk::typeDigit(int digit) {
     m_digits = std::min(m_digits * 10 + digit, 9999);
     m_typedOver.start();
     if (!m_letter.isNull()) {
-        const QString part = QString(m_letter) + QString::number(m_digits);
-        m_session.orders().obey(order::LookAtPart{part, std::nullopt});
-        m_goTo->setText(part);
+        m_session.orders().obey(order::LookAtPart{m_letter, m_digits});
+        m_goTo->setText(QString(m_letter) + QString::number(m_digits));
         return;
     }
     const auto looked = m_session.orders().obey(order::LookAtItem{m_digits});
@@ -312,7 +319,7 @@ void RunDesk::typeLetter(QChar letter) {
     m_letter = letter;
     m_typedOver.start();
     m_goTo->setText(QString(letter));
-    m_session.orders().obey(order::LookAtPart{QString(letter), std::nullopt});
+    m_session.orders().obey(order::LookAtPart{letter});
 }
 
 void RunDesk::forgetTyped() {

@@ -8,11 +8,12 @@
 
 namespace mivanta {
 
-RunFind::RunFind(Session& session, QWidget* desk)
+RunFind::RunFind(const Tools& tools, QWidget* desk)
     : RunOverlay(QStringLiteral("run-find"), {150, 120}, desk),
-      m_session(session) {
-    m_find = new FindPanel(session.library(), tr("luk 5 1-11, a title, words\u2026"), FindAll, this);
+      m_session(tools.session) {
+    m_find = new FindPanel(m_session.library(), tr("luk 5 1-11, a title, words\u2026"), FindAll, this);
     m_find->setNight(true);
+    m_find->setMedia(tools.mediumPictures, tools.session.folderFinder());
     m_find->box()->setObjectName(QStringLiteral("run-find-box"));
     watch(m_find->box());
     auto* hint = new QLabel(tr("Enter makes it next \u00b7 Space then takes it \u00b7 the order goes on "
@@ -43,6 +44,7 @@ RunFind::RunFind(Session& session, QWidget* desk)
         Q_EMIT chosen(pick);
     });
     connect(m_find, &FindPanel::currentChanged, this, &RunFind::countSlides);
+    connect(m_find, &FindPanel::refilled, this, &RunFind::countSlides);
 }
 
 void RunFind::open() {

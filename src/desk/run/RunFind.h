@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "desk/kit/Tools.h"
 #include "desk/run/RunOverlay.h"
 #include "session/Session.h"
 
@@ -12,7 +13,7 @@ class FindPanel;
 class RunFind : public RunOverlay {
     Q_OBJECT
 public:
-    RunFind(Session& session, QWidget* desk);
+    RunFind(const Tools& tools, QWidget* desk);
     void open();
 
 Q_SIGNALS:

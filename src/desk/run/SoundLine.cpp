@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/run/SoundLine.h"
+#include "core/timing/Moment.h"
 #include "desk/kit/Style.h"
 
 namespace mivanta {
@@ -16,19 +17,30 @@ SoundLine::SoundLine(ItemSounds& sounds, const RunKeys& keys, QWidget* parent)
     refresh();
 }
 
-void SoundLine::refresh() {
-    const message::Sounding& sounding = m_sounds.sounding();
-    setVisible(!sounding.name.isEmpty());
+QString SoundLine::lineOf(SoundChannel channel) const {
+    const message::Sounding& sounding = m_sounds.sounding(channel);
     if (sounding.name.isEmpty())
-        return;
-    const auto clock = [](qint64 ms) {
-        return QStringLiteral("%1:%2").arg(ms / 60000).arg(ms / 1000 % 60, 2, 10, QLatin1Char('0'));
-    };
+        return {};
+    const auto clock = [](qint64 ms) { return momentText(double(ms / 1000)); };
     const QString place = sounding.duration > 0
                               ? tr("%1 of %2").arg(clock(sounding.position), clock(sounding.duration))
                               : clock(sounding.position);
-    setText(tr("\u266a %1 \u00b7 %2. %3 fades it out.")
-                .arg(m_sounds.title(), place, m_keys.textOf(RunAction::FadeSound)));
+    const QString line = tr("\u266a %1 \u00b7 %2").arg(m_sounds.title(channel), place);
+    return sounding.isPaused ? tr("%1, paused", "a piece of music").arg(line) : line;
+}
+
+void SoundLine::refresh() {
+    setVisible(m_sounds.isAnythingHeard());
+    QStringList lines;
+    for (size_t i = 0; i < kSoundChannels; ++i)
+        if (const QString line = lineOf(SoundChannel(i)); !line.isEmpty())
+            lines << line;
+    lines << tr("%1 fades it out.").arg(m_keys.textOf(RunAction::FadeSound));
+    if (!m_sounds.sounding(SoundChannel::Music).name.isEmpty())
+        lines.back() +=
+            u' ' + tr("%1 pauses the music, %2 goes to the next piece.")
+                       .arg(m_keys.textOf(RunAction::PauseMusic), m_keys.textOf(RunAction::NextPiece));
+    setText(lines.join(u'\n'));
 }
 
 } // namespace mivanta

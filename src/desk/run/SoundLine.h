@@ -14,6 +14,7 @@ public:
 
 private:
     void refresh();
+    [[nodiscard]] QString lineOf(SoundChannel channel) const;
     ItemSounds& m_sounds;
     const RunKeys& m_keys;
 };

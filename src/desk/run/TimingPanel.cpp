@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/run/TimingPanel.h"
+#include "core/timing/Moment.h"
 #include "desk/kit/Style.h"
 #include "session/service/PlannedLengths.h"
 #include <QHBoxLayout>
@@ -15,16 +16,6 @@ constexpr int kLate = 120;  // seconds behind that are worth a colour
 constexpr int kOnTime = 15; // nobody is that exact
 
 } // namespace
-
-QString stopwatchText(int seconds) {
-    const QLatin1Char zero('0');
-    if (seconds >= 3600)
-        return QStringLiteral("%1:%2:%3")
-            .arg(seconds / 3600)
-            .arg(seconds / 60 % 60, 2, 10, zero)
-            .arg(seconds % 60, 2, 10, zero);
-    return QStringLiteral("%1:%2").arg(seconds / 60).arg(seconds % 60, 2, 10, zero);
-}
 
 TimingPanel::TimingPanel(Session& session, QWidget* parent) : QWidget(parent), m_session(session) {
     setObjectName(QStringLiteral("run-timing"));
@@ -66,14 +57,14 @@ void TimingPanel::refresh() {
         m_behind.value->setText(QStringLiteral("\u2013"));
         m_behind.meaning->setText(tr("not begun"));
     } else if (!timing.behind) {
-        m_behind.value->setText(stopwatchText(timing.elapsed));
+        m_behind.value->setText(momentText(timing.elapsed));
         m_behind.meaning->setText(tr("since the first take"));
     } else {
         const int seconds = *timing.behind;
         const bool isOnTime = std::abs(seconds) < kOnTime;
         m_behind.value->setText(isOnTime ? tr("on time")
                                          : (seconds > 0 ? QStringLiteral("+") : QStringLiteral("\u2212")) +
-                                               stopwatchText(std::abs(seconds)));
+                                               momentText(std::abs(seconds)));
         m_behind.meaning->setText(isOnTime      ? tr("by the plan")
                                   : seconds > 0 ? tr("behind the plan")
                                                 : tr("ahead of the plan"));
@@ -81,9 +72,9 @@ void TimingPanel::refresh() {
     const bool isLate = isRunning && timing.behind.value_or(0) > kLate;
     m_behind.value->setStyleSheet(
         QStringLiteral("color: %1").arg((isLate ? night().marker : night().text).name()));
-    m_item.value->setText(isRunning ? stopwatchText(timing.inItem) : QStringLiteral("\u2013"));
+    m_item.value->setText(isRunning ? momentText(timing.inItem) : QStringLiteral("\u2013"));
     m_item.meaning->setText(timing.usually && isRunning
-                                ? tr("in this item, usually %1").arg(stopwatchText(*timing.usually))
+                                ? tr("in this item, usually %1").arg(momentText(*timing.usually))
                                 : tr("in this item"));
     m_end.value->setText(timing.likelyEnd.isValid() && isRunning
                              ? timing.likelyEnd.toString(QStringLiteral("HH:mm"))

@@ -33,7 +33,4 @@ private:
     Figure m_end;
 };
 
-/// "2:08", "1:02:08".
-[[nodiscard]] QString stopwatchText(int seconds);
-
 } // namespace mivanta

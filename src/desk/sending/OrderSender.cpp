@@ -61,9 +61,9 @@ OrderSender::~OrderSender() {
 }
 
 RenderSources OrderSender::pictures() const {
-    const QString folder = m_session.library().folder();
+    const LibraryAddress& library = m_session.library().address();
     return {PictureProxies::loader(
-        std::make_shared<PictureProxies>(mediaFolderOf(folder), pictureCacheFolder(folder)))};
+        std::make_shared<PictureProxies>(library.mediaFolder(), library.pictureCacheFolder()))};
 }
 
 std::vector<SlideOnPaper> OrderSender::slides() const {

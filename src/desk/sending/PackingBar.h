@@ -27,10 +27,14 @@ public:
 private:
     struct Planned {
         Service service; ///< with the facts of its media
-        PackPlan plan;
+        PackList list;
+    };
+    struct Packed {
+        FileStamp stamp;
+        QStringList whole; ///< films that could not be cut
     };
     void ask(const Planned& planned);
-    void pack(const Planned& planned, const QString& path);
+    void pack(const Planned& planned, const QString& path, bool onlyParts);
 
     Session& m_session;
     Prompts& m_prompts;
@@ -42,6 +46,6 @@ private:
 };
 
 /// What packing takes along, what it cannot, and how large it becomes, in words.
-[[nodiscard]] QString packingText(const PackPlan& plan);
+[[nodiscard]] QString packingText(const PackList& list);
 
 } // namespace mivanta

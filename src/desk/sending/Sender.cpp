@@ -25,9 +25,9 @@ Result<QString> print(QPrinter& printer, const std::vector<Song>& songs, ChartOp
 
 } // namespace
 
-Sender::Sender(QString libraryFolder, Prompts& prompts, QObject* parent)
+Sender::Sender(LibraryAddress library, Prompts& prompts, QObject* parent)
     : QObject(parent),
-      m_folder(std::move(libraryFolder)),
+      m_library(std::move(library)),
       m_prompts(prompts) {}
 
 Sender::~Sender() {
@@ -54,8 +54,8 @@ void Sender::cancel() {
 }
 
 void Sender::sendFromLibrary(SendWay way, const std::vector<SongId>& ids, const QString& name) {
-    const auto songs = [folder = m_folder, ids]() -> Result<Source> {
-        auto opened = Library::open(folder);
+    const auto songs = [address = m_library, ids]() -> Result<Source> {
+        auto opened = Library::open(address);
         if (!opened)
             return tl::unexpected(opened.error());
         std::shared_ptr<Library> library = std::move(*opened);

@@ -3,6 +3,7 @@
 #include "desk/kit/Prompts.h"
 #include "sending/SongFiles.h"
 #include "session/work/Worker.h"
+#include "store/LibraryAddress.h"
 #include <QObject>
 #include <atomic>
 
@@ -14,7 +15,7 @@ enum class SendWay { ChordProFiles, TextFiles, Table, ChartsPdf, LyricsPdf, Prin
 class Sender : public QObject {
     Q_OBJECT
 public:
-    Sender(QString libraryFolder, Prompts& prompts, QObject* parent = nullptr);
+    Sender(LibraryAddress library, Prompts& prompts, QObject* parent = nullptr);
     ~Sender() override;
 
     /// How sheets are laid out when nothing else is said: in the columns that were chosen last.
@@ -44,7 +45,7 @@ private:
     void send(SendWay way, const MakeSource& songs, const QString& name, ChartOptions options);
     void run(const MakeSource& songs, const std::function<Result<QString>(const NextSong&)>& write);
 
-    QString m_folder;
+    const LibraryAddress m_library;
     Prompts& m_prompts;
     Worker m_worker{QStringLiteral("sending")};
     std::shared_ptr<std::atomic<bool>> m_cancel = std::make_shared<std::atomic<bool>>(false);

@@ -61,8 +61,8 @@ KeysPanel::KeysPanel(RunKeys& keys, QWidget* parent) : QWidget(parent), m_keys(k
     column->addWidget(m_state);
     column->addWidget(m_list);
     column->addLayout(buttons);
-    connect(m_list, &QTreeWidget::currentItemChanged, this, [this] { wait(false); });
-    connect(m_give, &QPushButton::clicked, this, [this] { wait(true); });
+    connect(m_list, &QTreeWidget::currentItemChanged, this, [this] { waitFor({}); });
+    connect(m_give, &QPushButton::clicked, this, [this] { waitFor(chosen()); });
     connect(m_takeAway, &QPushButton::clicked, this, [this] {
         if (const auto action = chosen())
             for (const Qt::Key key : std::vector<Qt::Key>(m_keys.keysOf(*action)))
@@ -71,7 +71,7 @@ KeysPanel::KeysPanel(RunKeys& keys, QWidget* parent) : QWidget(parent), m_keys(k
     connect(reset, &QPushButton::clicked, this, [this] { m_keys.reset(); });
     connect(&m_keys, &RunKeys::changed, this, &KeysPanel::refresh);
     fill();
-    wait(false);
+    waitFor({});
 }
 
 void KeysPanel::fill() {
@@ -94,11 +94,10 @@ std::optional<RunAction> KeysPanel::chosen() const {
     return row ? std::optional(RunAction(row->data(0, Qt::UserRole).toInt())) : std::nullopt;
 }
 
-void KeysPanel::wait(bool waiting) {
-    const auto action = chosen();
-    m_isWaiting = waiting && action;
-    m_give->setEnabled(action.has_value());
-    m_takeAway->setEnabled(action.has_value());
+void KeysPanel::waitFor(std::optional<RunAction> action) {
+    m_isWaiting = action.has_value();
+    m_give->setEnabled(chosen().has_value());
+    m_takeAway->setEnabled(chosen().has_value());
     m_state->setText(
         m_isWaiting
             ? tr("Press the key for \u201c%1\u201d now; Esc cancels.").arg(nameOf(*action))
@@ -109,7 +108,7 @@ void KeysPanel::wait(bool waiting) {
 void KeysPanel::take(Qt::Key key) {
     const RunAction action = *chosen();
     const auto before = m_keys.give(action, key);
-    wait(false);
+    waitFor({});
     if (before)
         m_state->setText(tr("%1 no longer does \u201c%2\u201d.").arg(RunKeys::textOf(key), nameOf(*before)));
 }
@@ -125,7 +124,7 @@ bool KeysPanel::eventFilter(QObject* watched, QEvent* event) {
     const auto action = chosen();
     const bool isGivenUp = key == Qt::Key_Escape && action != RunAction::StopLooking;
     if (isGivenUp)
-        wait(false);
+        waitFor({});
     else if (RunKeys::canBeGiven(key))
         take(key);
     return true;

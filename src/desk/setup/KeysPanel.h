@@ -22,7 +22,8 @@ private:
     void fill();
     void refresh();
     [[nodiscard]] std::optional<RunAction> chosen() const;
-    void wait(bool waiting);
+    /// For the key that is pressed next; nothing = for none any more.
+    void waitFor(std::optional<RunAction> action);
     void take(Qt::Key key);
 
     RunKeys& m_keys;

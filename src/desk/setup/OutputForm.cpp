@@ -106,7 +106,7 @@ OutputForm::OutputForm(QWidget* parent) : QWidget(parent) {
     });
     form->addRow(tr("Theme"), m_theme);
     for (const LookGroup group : allLookGroups()) {
-        auto* box = new QCheckBox(tr("insists on: %1").arg(labelOf(group).toLower()), this);
+        auto* box = new QCheckBox(tr("insists on: %1").arg(labelOf(group)), this);
         box->setObjectName(QStringLiteral("insists-") + QLatin1String(keyOf(group)));
         box->setToolTip(tr("This output keeps it whatever the service, an item or a slide says"));
         connect(box, &QCheckBox::clicked, this, &OutputForm::send);

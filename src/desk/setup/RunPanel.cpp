@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/setup/RunPanel.h"
+#include "core/base/Clock.h"
 #include "desk/kit/BringInMedia.h"
 #include "desk/kit/Columns.h"
 #include "desk/kit/Prompts.h"
@@ -127,7 +128,7 @@ void RunPanel::refresh() {
 }
 
 void RunPanel::choosePicture() {
-    mivanta::choosePicture(m_session, m_prompts, this, [this](const StoredMedium& picture) {
+    chooseMedium(m_session, m_prompts, this, MediumKind::Picture, [this](const Medium& picture) {
         change([&](RunSettings& settings) { settings.houseCard.picture = picture.name; });
     });
 }
@@ -139,7 +140,7 @@ void RunPanel::sendRecord() {
     m_session.library().ask<void>(
         this,
         [path](Library& library) -> Result<void> {
-            const auto takes = library.takes().since(QDate::currentDate().addYears(-1));
+            const auto takes = library.takes().since(Clock::the().date().addYears(-1));
             if (!takes)
                 return tl::unexpected(takes.error());
             return writeSafely(path, takesToCsv(*takes));

@@ -8,6 +8,7 @@
 #include "desk/setup/OutputForm.h"
 #include "desk/setup/RunPanel.h"
 #include "desk/setup/ScreenForm.h"
+#include "desk/setup/SoundPanel.h"
 #include "render/LegibilityMeasure.h"
 #include "session/outputs/ScreenTexts.h"
 #include <QComboBox>
@@ -83,6 +84,7 @@ SetupDesk::SetupDesk(Session& session, ThumbnailStore& thumbnails, Prompts& prom
     column->addLayout(buildButtons(prompts));
     column->addLayout(m_grid);
     column->addWidget(new RunPanel(m_session, prompts, content));
+    column->addWidget(new SoundPanel(m_session, content));
     column->addWidget(new KeysPanel(keys, content));
     column->addWidget(new BackupsPanel(m_session, prompts, content));
     column->addStretch(1);

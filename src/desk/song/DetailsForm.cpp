@@ -161,8 +161,6 @@ DetailsForm::DetailsForm(QWidget* parent) : QScrollArea(parent) {
     m_notes->setTabChangesFocus(true);
     m_notes->setFixedHeight(spaced(20));
     connect(m_notes, &QPlainTextEdit::textChanged, this, [this] {
-        if (m_showing)
-            return;
         const QString text = m_notes->toPlainText();
         Q_EMIT edited(
             tr("notes"), [text](Song& song) { song.notes = text; }, int(m_fields.size()) + 1);
@@ -182,13 +180,12 @@ void DetailsForm::addField(const QString& name, const QString& label, const QStr
     const int field = int(m_fields.size());
     connect(edit, &QLineEdit::textEdited, this, [this, label, set, field](const QString& text) {
         Q_EMIT edited(
-            label.toLower(), [set, text](Song& song) { set(song, text); }, field);
+            label, [set, text](Song& song) { set(song, text); }, field);
     });
 }
 
 void DetailsForm::setSong(const Song& song) {
     m_isFresh = isFresh(song);
-    m_showing = true;
     for (const Field& field : m_fields) {
         Song typed = song;
         field.set(typed, field.edit->text());
@@ -197,13 +194,14 @@ void DetailsForm::setSong(const Song& song) {
     }
     findChild<QLineEdit*>(QStringLiteral("detail-key"))
         ->setPlaceholderText(guessedKey(song).value_or(QString()));
-    if (m_notes->toPlainText() != song.notes)
+    if (m_notes->toPlainText() != song.notes) {
+        const QSignalBlocker quiet(m_notes);
         m_notes->setPlainText(song.notes);
+    }
     m_theme->setTheme(song.usualTheme);
     const QString gaps = gapsOf(song);
     m_gaps->setText(gaps);
     m_form->setRowVisible(m_gaps, !gaps.isEmpty());
-    m_showing = false;
 }
 
 QString DetailsForm::summaryOf(const Song& song) {

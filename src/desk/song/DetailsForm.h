@@ -50,7 +50,6 @@ private:
     QPlainTextEdit* m_notes;
     ThemeBox* m_theme;
     QLabel* m_gaps;
-    bool m_showing = false;
     bool m_isFresh = false; ///< the song has no words yet
 };
 

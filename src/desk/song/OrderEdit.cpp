@@ -81,10 +81,9 @@ OrderEdit::OrderEdit(QWidget* parent) : QWidget(parent) {
             "QListWidget::item:selected { background: %3; color: %2; border: 2px solid %4; }")
             .arg(day().sheet.name(), day().text.name(), day().chosen.name(), day().accent.name()));
     m_chips->installEventFilter(this);
-    connect(m_chips->model(), &QAbstractItemModel::rowsMoved, this, [this] {
-        if (!m_showing)
-            QMetaObject::invokeMethod(this, &OrderEdit::chipsMoved, Qt::QueuedConnection);
-    });
+    // By a person: chips that are shown anew are taken away and put in.
+    connect(m_chips->model(), &QAbstractItemModel::rowsMoved, this, &OrderEdit::chipsMoved,
+            Qt::QueuedConnection);
 
     auto* add = new QToolButton(this);
     add->setObjectName(QStringLiteral("order-add"));
@@ -155,7 +154,7 @@ bool OrderEdit::isUnderstood() const {
 /// The text says what counts.
 void OrderEdit::showText() {
     m_standing.reset();
-    m_typingBegan = false;
+    m_typing = Step::New;
     m_text->setText(singingOrderText(m_song));
     showMeaning(readSingingOrder(m_text->text(), m_song.parts), m_text->text());
 }
@@ -177,7 +176,6 @@ void OrderEdit::showOrders() {
 }
 
 void OrderEdit::showChips() {
-    m_showing = true;
     const int row = m_chips->currentRow();
     m_chips->clear();
     const bool asWritten = m_song.singingOrder.empty();
@@ -199,7 +197,6 @@ void OrderEdit::showChips() {
     for (int i = 0; i < m_chips->count(); ++i)
         bottom = std::max(bottom, m_chips->visualItemRect(m_chips->item(i)).bottom());
     m_chips->setFixedHeight(std::min(bottom + spaced(2), spaced(60)));
-    m_showing = false;
 }
 
 void OrderEdit::fillAddMenu() {
@@ -211,7 +208,7 @@ void OrderEdit::fillAddMenu() {
             const auto at =
                 row < 0 ? entries.end() : entries.begin() + std::min(row + 1, int(entries.size()));
             entries.insert(at, {id, 1, {}});
-            Q_EMIT orderWanted(entries, tr("adding %1 to the order").arg(name), false);
+            Q_EMIT orderWanted(entries, tr("adding %1 to the order").arg(name), Step::New);
         });
     };
     const auto isSung = [this](const Part& part) {
@@ -234,7 +231,7 @@ void OrderEdit::chipsMoved() {
     for (int i = 0; i < m_chips->count(); ++i)
         after.push_back(before[size_t(m_chips->item(i)->data(kIndexRole).toInt())]);
     if (after != before)
-        Q_EMIT orderWanted(after, tr("moving in the order"), false);
+        Q_EMIT orderWanted(after, tr("moving in the order"), Step::New);
 }
 
 void OrderEdit::changeChip(int index, const std::function<void(std::vector<SungPart>&, int)>& work,
@@ -243,7 +240,7 @@ void OrderEdit::changeChip(int index, const std::function<void(std::vector<SungP
     if (index < 0 || index >= int(entries.size()))
         return;
     work(entries, index);
-    Q_EMIT orderWanted(entries, what, false);
+    Q_EMIT orderWanted(entries, what, Step::New);
 }
 
 bool OrderEdit::eventFilter(QObject* watched, QEvent* event) {
@@ -303,7 +300,7 @@ void OrderEdit::textEdited() {
 
 void OrderEdit::want(const std::vector<SungPart>& entries) {
     if (entries != m_song.singingOrder)
-        Q_EMIT orderWanted(entries, tr("the singing order"), std::exchange(m_typingBegan, true));
+        Q_EMIT orderWanted(entries, tr("the singing order"), std::exchange(m_typing, Step::GoesOn));
 }
 
 void OrderEdit::showMeaning(const ReadOrder& read, const QString& text) {

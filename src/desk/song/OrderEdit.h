@@ -17,6 +17,8 @@ namespace mivanta {
 class OrderEdit : public QWidget {
     Q_OBJECT
 public:
+    /// A change by itself, or more of the typing that the one before began: both are one step then.
+    enum class Step { New, GoesOn };
     explicit OrderEdit(QWidget* parent = nullptr);
     /// Nothing empties it. Tells nothing.
     void setSong(const std::optional<Song>& song);
@@ -24,9 +26,9 @@ public:
     void setOtherOrdersShown(bool shown) { m_editsOrders = shown; }
 
 Q_SIGNALS:
-    /// The usual order is to be these entries. `goesOn`: typing that began with the one before goes on, so
-    /// that both are one step.
-    void orderWanted(const std::vector<mivanta::SungPart>& entries, const QString& what, bool goesOn);
+    /// The usual order is to be these entries.
+    void orderWanted(const std::vector<mivanta::SungPart>& entries, const QString& what,
+                     mivanta::OrderEdit::Step step);
     void otherOrderWanted(int index); ///< the other order of this index is to be the usual one
     void newOrderWanted();
     void renameWanted();
@@ -57,10 +59,9 @@ private:
     QLineEdit* m_text;
     QLabel* m_meaning;
     bool m_editsOrders = true;
-    bool m_showing = false;
     /// The order as it was when the text began to be edited; nothing while the text says what counts.
     std::optional<std::vector<SungPart>> m_standing;
-    bool m_typingBegan = false; ///< something of what is being typed counted already
+    Step m_typing = Step::New; ///< GoesOn: something of what is being typed counted already
 };
 
 } // namespace mivanta

@@ -103,7 +103,7 @@ void PartActions::showMenu(int part, const QPoint& globalPlace) {
 
 void PartActions::popUp(int part, const QPoint& globalPlace, const QString& wrong,
                         const QStringList& better) {
-    if (!m_draft.song() || part < 0 || part >= int(m_words.parts().size()))
+    if (!m_draft.record() || part < 0 || part >= int(m_words.parts().size()))
         return;
     auto* menu = new QMenu(&m_words);
     menu->setObjectName(QStringLiteral("part-actions"));

@@ -2,7 +2,7 @@
 #pragma once
 #include "desk/kit/Prompts.h"
 #include "desk/song/Speller.h"
-#include "session/library/SongDraft.h"
+#include "session/library/RecordDraft.h"
 
 class QMenu;
 class QPoint;

@@ -82,10 +82,7 @@ SongEditor::SongEditor(SongDraft& draft, Prompts& prompts, Speller& speller, QWi
     m_textSoon->setSingleShot(true);
     m_textSoon->setInterval(kTextSoonMs);
     connect(m_textSoon, &QTimer::timeout, this, &SongEditor::wholeTextEdited);
-    connect(m_text, &QPlainTextEdit::textChanged, this, [this] {
-        if (!m_showing)
-            m_textSoon->start();
-    });
+    connect(m_text, &QPlainTextEdit::textChanged, m_textSoon, qOverload<>(&QTimer::start));
     connect(m_words, &WordsSheet::edited, this, &SongEditor::wordsEdited);
     connect(m_words, &WordsSheet::pasted, this, &SongEditor::pasted);
     connect(m_words, &WordsSheet::undoWanted, this, &SongEditor::undo);
@@ -305,35 +302,36 @@ void SongEditor::redo() {
 }
 
 void SongEditor::showSong() {
-    const auto& song = m_draft.song();
+    const auto& song = m_draft.record();
     m_content->setVisible(song.has_value());
     m_empty->setVisible(!song);
     if (!song)
         return;
-    m_showing = true;
     m_title->setText(song->title.trimmed().isEmpty() ? tr("A song without a title") : song->title);
     m_details->setText(DetailsForm::summaryOf(*song));
     m_speller.setLanguage(song->language);
     const QString key = keyOf(*song);
     m_key->setText(key.isEmpty() ? QStringLiteral("\u2013") : key);
     const int view = m_stack->currentIndex();
-    if (view == PartsView && !m_typing)
+    const bool isShownAlready = m_typed == song->parts;
+    if (view == PartsView && !isShownAlready)
         m_words->setParts(song->parts);
-    if (view == TextView && !m_typing)
+    if (view == TextView && !isShownAlready) {
+        const QSignalBlocker quiet(m_text);
         m_text->setPlainText(wholeText(song->parts));
+    }
     if (view == ChartPage)
         m_chart->setSong(*song);
     if (view == DetailsView)
         m_form->setSong(*song);
-    m_showing = false;
     showState();
 }
 
 void SongEditor::showState() {
     const bool changed = m_draft.isChanged();
-    m_state->setText(!m_draft.song() ? QString()
-                     : changed       ? (m_isForService ? tr("changed here") : tr("changed, not saved"))
-                                     : QString());
+    m_state->setText(!m_draft.record() ? QString()
+                     : changed         ? (m_isForService ? tr("changed here") : tr("changed, not saved"))
+                                       : QString());
     m_save->setVisible(changed && !m_isForService);
     m_revert->setVisible(changed);
 }
@@ -347,35 +345,40 @@ void SongEditor::setForService() {
 /// Two editors share one speller; the one that is seen has its say.
 void SongEditor::showEvent(QShowEvent* event) {
     QWidget::showEvent(event);
-    if (m_draft.song())
-        m_speller.setLanguage(m_draft.song()->language);
+    if (m_draft.record())
+        m_speller.setLanguage(m_draft.record()->language);
 }
 
 void SongEditor::wordsEdited(const QString& what, int typing) {
-    m_typing = true;
     m_draft.change(
-        what, [this](Song& song) { takeParts(song, m_words->parts()); }, typing);
-    m_typing = false;
+        what,
+        [this](Song& song) {
+            takeParts(song, m_words->parts());
+            m_typed = song.parts;
+        },
+        typing);
+    m_typed.reset();
 }
 
 void SongEditor::wholeTextEdited() {
-    m_typing = true;
-    m_draft.change(tr("typing"),
-                   [this](Song& song) { takeParts(song, readWholeText(m_text->toPlainText(), song.parts)); });
-    m_typing = false;
+    m_draft.change(tr("typing"), [this](Song& song) {
+        takeParts(song, readWholeText(m_text->toPlainText(), song.parts));
+        m_typed = song.parts;
+    });
+    m_typed.reset();
 }
 
 bool SongEditor::takeWholeSong(const QString& text) {
-    if (!m_draft.song() || m_isForService || !isFresh(*m_draft.song()))
+    if (!m_draft.record() || m_isForService || !isFresh(*m_draft.record()))
         return false;
-    Song taken = *m_draft.song();
+    Song taken = *m_draft.record();
     const auto understood = takeWhole(taken, text);
     if (!understood)
         return false;
     m_draft.change(tr("pasting a song"), [&](Song& song) { song = taken; });
     setView(PartsView);
     m_words->setPlace({});
-    say(*understood, true);
+    sayWhatWasDone(*understood);
     return true;
 }
 
@@ -399,15 +402,14 @@ void SongEditor::pasted(const QString& text) {
     m_draft.change(tr("pasting"), [&](Song& song) { end = pasteInto(song, place, selected, cleaned); });
     m_words->setPlace(end);
     if (const QString done = cleaned.summary(); !done.isEmpty())
-        say(tr("Pasted: %1.").arg(done), true);
+        sayWhatWasDone(tr("Pasted: %1.").arg(done));
     else
         m_message->hide();
 }
 
-void SongEditor::say(const QString& text, bool canUndo) {
-    m_message->setText(
-        text.toHtmlEscaped() +
-        (canUndo ? QStringLiteral(" \u00b7 <a href='undo'>%1</a>").arg(tr("undo")) : QString()));
+void SongEditor::sayWhatWasDone(const QString& text) {
+    m_message->setText(text.toHtmlEscaped() +
+                       QStringLiteral(" \u00b7 <a href='undo'>%1</a>").arg(tr("undo")));
     m_message->show();
 }
 

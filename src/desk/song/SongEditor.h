@@ -3,7 +3,7 @@
 #include "core/theme/Theme.h"
 #include "desk/kit/Prompts.h"
 #include "desk/sending/Sender.h"
-#include "session/library/SongDraft.h"
+#include "session/library/RecordDraft.h"
 #include <QWidget>
 
 class QButtonGroup;
@@ -72,7 +72,8 @@ private:
     void pasted(const QString& text);
     void showSpelling();
     void transposeSong(int semitones);
-    void say(const QString& text, bool canUndo);
+    /// What was done for the person, and can be undone.
+    void sayWhatWasDone(const QString& text);
 
     SongDraft& m_draft;
     Prompts& m_prompts;
@@ -97,8 +98,7 @@ private:
     QLabel* m_message;
     QTimer* m_textSoon;
     bool m_isForService = false;
-    bool m_showing = false;
-    bool m_typing = false; ///< the change comes from a view that shows it already
+    std::optional<std::vector<Part>> m_typed; ///< just now, in the view that is seen: it shows it already
 };
 
 } // namespace mivanta

@@ -44,20 +44,20 @@ WordsPreview::WordsPreview(SlideBook& book, ThumbnailStore& thumbnails, QWidget*
     connect(&m_soon, &QTimer::timeout, this, &WordsPreview::makeSlides);
 }
 
-void WordsPreview::setSong(const std::optional<Song>& song, bool same) {
+void WordsPreview::setSong(const std::optional<Song>& song, Shows shows) {
     m_song = song;
     m_words.reset();
-    changed(same && song);
+    changed(song ? shows : Shows::Another);
 }
 
-void WordsPreview::setWords(const std::optional<ItemWords>& words, bool same) {
+void WordsPreview::setWords(const std::optional<ItemWords>& words, Shows shows) {
     m_song.reset();
     m_words = words;
-    changed(same && words);
+    changed(words ? shows : Shows::Another);
 }
 
-void WordsPreview::changed(bool same) {
-    if (same) {
+void WordsPreview::changed(Shows shows) {
+    if (shows == Shows::Same) {
         m_soon.start();
         return;
     }

@@ -12,8 +12,10 @@ class WordsPreview : public QWidget {
 public:
     WordsPreview(SlideBook& book, ThumbnailStore& thumbnails, QWidget* parent = nullptr);
     /// `same`: it was only edited; the step stays.
-    void setSong(const std::optional<Song>& song, bool same);
-    void setWords(const std::optional<ItemWords>& words, bool same);
+    /// Is it what was shown before, changed, or another one, which is shown from its beginning?
+    enum class Shows { Same, Another };
+    void setSong(const std::optional<Song>& song, Shows shows);
+    void setWords(const std::optional<ItemWords>& words, Shows shows);
     /// Shows the slide that holds this line of the part, the first time that it is sung.
     void showPlace(int part, int line);
     [[nodiscard]] const std::optional<ItemSlides>& slides() const { return m_slides; }
@@ -26,7 +28,7 @@ Q_SIGNALS:
     void slidesMade();
 
 private:
-    void changed(bool same);
+    void changed(Shows shows);
     void makeSlides();
     void stepBy(int by);
     void showStep();

@@ -9,6 +9,7 @@
 #include <QKeyEvent>
 #include <QLineEdit>
 #include <QMimeData>
+#include <QScopedValueRollback>
 #include <QScrollBar>
 #include <QTextBlock>
 
@@ -36,14 +37,13 @@ WordsSheet::WordsSheet(QWidget* parent) : QTextEdit(parent) {
     connect(document(), &QTextDocument::contentsChange, this, [this](int at) {
         if (m_toHighlight)
             highlightNow();
-        else if (!m_showing) {
-            m_telling = true;
+        else if (m_changeIs == Change::Typed) {
+            const QScopedValueRollback taking(m_changeIs, Change::TakenIn);
             textChangedAt(at);
-            m_telling = false;
         }
     });
     connect(this, &QTextEdit::cursorPositionChanged, this, [this] {
-        if (!m_showing)
+        if (m_changeIs == Change::Typed)
             Q_EMIT placeChanged(place());
     });
 }
@@ -104,9 +104,13 @@ std::vector<WordsSheet::Shown> WordsSheet::blocksOf(const std::vector<Part>& par
     return blocks;
 }
 
+WordsSheet::Change WordsSheet::ownChange() const {
+    return m_changeIs == Change::Typed ? Change::Shown : m_changeIs;
+}
+
 /// Brings the document up to the parts, touching only the blocks that differ: a song may have thousands.
 void WordsSheet::showText() {
-    m_showing = true;
+    const QScopedValueRollback showing(m_changeIs, ownChange());
     m_placeOf.clear();
     for (int p = 0; p < int(m_parts.size()); ++p)
         for (int l = 0; l < int(m_parts[size_t(p)].lines.size()); ++l)
@@ -128,7 +132,6 @@ void WordsSheet::showText() {
         cursor.insertText(change.inserted);
     }
     layOutBlocks(int(from), int(m_shown.size()) - int(behind));
-    m_showing = false;
     viewport()->update();
 }
 
@@ -180,16 +183,15 @@ void WordsSheet::layOutBlocks(int from, int to) {
 /// once and not once for each block.
 void WordsSheet::highlight(std::pair<int, int> blocks) {
     m_toHighlight = blocks;
-    if (m_telling) {
+    if (m_changeIs == Change::TakenIn) {
         highlightNow();
         m_toHighlight.reset();
         return;
     }
-    const bool showing = std::exchange(m_showing, true);
+    const QScopedValueRollback showing(m_changeIs, Change::Shown);
     const QTextBlock first = document()->begin();
     QTextCursor(first).setBlockFormat(first.blockFormat());
     m_toHighlight.reset();
-    m_showing = showing;
 }
 
 void WordsSheet::highlightNow() {
@@ -253,9 +255,8 @@ void WordsSheet::setPlace(const WordsPlace& place) {
 
 void WordsSheet::resizeEvent(QResizeEvent* event) {
     QTextEdit::resizeEvent(event);
-    m_showing = true;
+    const QScopedValueRollback showing(m_changeIs, ownChange());
     layOutBlocks(0, int(m_shown.size())); // lines wrap elsewhere
-    m_showing = false;
 }
 
 void WordsSheet::changeHere(const QString& what, const std::function<void(std::vector<Part>&)>& work) {

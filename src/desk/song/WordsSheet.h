@@ -59,6 +59,13 @@ protected:
     bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:
+    /// Whose change it is that the document tells of.
+    enum class Change {
+        Typed,   ///< a person's: the parts follow it
+        TakenIn, ///< a person's, while the parts follow it and the document follows them
+        Shown,   ///< the sheet's own, which brings the document up to the parts
+    };
+    [[nodiscard]] Change ownChange() const;
     void textChangedAt(int at);
     void showText();
     /// What a block shows.
@@ -92,8 +99,7 @@ private:
     QLineEdit* m_chordBox;
     WordsPlace m_chordPlace;
     std::optional<std::pair<int, int>> m_toHighlight; ///< [from, to)
-    bool m_telling = false;                           ///< the document is telling of a change
-    bool m_showing = false;                           ///< the document is being brought up to date
+    Change m_changeIs = Change::Typed;
 };
 
 } // namespace mivanta

@@ -110,13 +110,13 @@ void Header::buildLock() {
                             "quitting"));
     m_unlock->setStyleSheet(style);
     connect(m_unlock, &HoldButton::held, this, &Header::unlockWanted);
-    setLock(false, false);
+    setLock(Lock::None);
 }
 
-void Header::setLock(bool canLock, bool isLocked) {
-    m_lock->setVisible(canLock && !isLocked);
-    m_unlock->setVisible(isLocked);
-    m_tabs->setVisible(!isLocked);
+void Header::setLock(Lock lock) {
+    m_lock->setVisible(lock == Lock::Open);
+    m_unlock->setVisible(lock == Lock::Closed);
+    m_tabs->setVisible(lock != Lock::Closed);
 }
 
 void Header::addDesk(const QString& key, const QString& name, const QString& tip, const QString& shortcut) {

@@ -32,8 +32,9 @@ public:
     void setService(const QString& title, const QString& state);
     void setLamp(const LampState& lamp);
     void setTime(const QString& time);
-    /// `canLock`: a lock is there to be closed; `isLocked`: the desks are away until it is held open.
-    void setLock(bool canLock, bool isLocked);
+    /// None; one to be closed; one that keeps the desks away until it is held open.
+    enum class Lock { None, Open, Closed };
+    void setLock(Lock lock);
     [[nodiscard]] QString lampText() const { return m_lamp.text; }
 
 Q_SIGNALS:

@@ -23,6 +23,8 @@ QString textOf(ShownKind kind) {
         return Said::tr("Plain words");
     case ShownKind::Words:
         return Said::tr("Words on screen");
+    case ShownKind::Film:
+        return Said::tr("Film on screen");
     case ShownKind::Picture:
         return Said::tr("Picture on screen");
     }
@@ -59,11 +61,12 @@ LampState lampOf(const std::vector<Shown>& outputs, const QString& otherService,
         first = outputs.begin();
     const ShownKind kind = first == outputs.end() ? ShownKind::Nothing : first->kind;
     LampState lamp;
-    lamp.lit = kind == ShownKind::Words || kind == ShownKind::PlainWords || kind == ShownKind::Picture;
+    lamp.lit = kind == ShownKind::Words || kind == ShownKind::PlainWords || kind == ShownKind::Picture ||
+               kind == ShownKind::Film;
     QStringList facts{textOf(kind)};
     if (!otherService.isEmpty())
         facts << Said::tr("from \u201c%1\u201d").arg(otherService);
-    facts << Said::tr("%n outputs", nullptr, Said::n(qint64(outputs.size())));
+    facts << Said::tr("%n outputs", nullptr, Said::n(outputs.size()));
     if (std::any_of(outputs.begin(), outputs.end(), [](const Shown& each) { return each.hasCallOut; }))
         facts << Said::tr("call-out");
     if (const auto apart = std::count_if(outputs.begin(), outputs.end(), isApart); apart > 0)

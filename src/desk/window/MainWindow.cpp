@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/window/MainWindow.h"
+#include "core/base/Clock.h"
 #include "desk/check/CheckDesk.h"
 #include "desk/kit/NoticeBar.h"
 #include "desk/kit/Style.h"
@@ -8,6 +9,7 @@
 #include "desk/run/RunDesk.h"
 #include "desk/sending/PackingBar.h"
 #include "desk/setup/SetupDesk.h"
+#include "desk/window/CopyingBar.h"
 #include "desk/window/Header.h"
 #include "desk/window/Lamp.h"
 #include "desk/window/OpeningBar.h"
@@ -44,8 +46,8 @@ MainWindow::MainWindow(Session& session, std::unique_ptr<Prompts> prompts)
     : m_session(session),
       m_prompts(prompts ? std::move(prompts) : std::make_unique<DialogPrompts>(this)),
       m_files(session, *m_prompts),
-      m_sender(session.library().folder(), *m_prompts),
-      m_speller(session.library().folder() + QStringLiteral("/own-words.txt")) {
+      m_sender(session.library().address(), *m_prompts),
+      m_speller(session.library().address().ownWordsFile()) {
     setObjectName(QStringLiteral("main-window"));
     setWindowTitle(session.isSecond() ? tr("Mivanta \u2013 second window, to prepare")
                                       : QStringLiteral("Mivanta"));
@@ -63,6 +65,7 @@ MainWindow::MainWindow(Session& session, std::unique_ptr<Prompts> prompts)
     column->addWidget(m_notices);
     column->addWidget(m_opening);
     column->addWidget(m_packing);
+    column->addWidget(new CopyingBar(m_session.library(), content));
     column->addWidget(m_stack, 1);
     setCentralWidget(content);
     layout()->setSizeConstraint(QLayout::SetNoConstraint); // no text makes the window larger than its monitor
@@ -78,7 +81,7 @@ MainWindow::MainWindow(Session& session, std::unique_ptr<Prompts> prompts)
     if (m_session.isSecond())
         m_notices->tell(tr("A second window, to prepare and to save: it cannot put anything on the screens. "
                            "The lamp shows what the first window has there."),
-                        false);
+                        NoticeBar::Weight::News);
     showLock();
     showHeader();
 }
@@ -121,6 +124,7 @@ void MainWindow::makeActions() {
                                QKeySequence(QStringLiteral("Ctrl+Z")));
     QAction* redo = makeAction(this, QStringLiteral("redo"), QStringLiteral("redo-2"), tr("Redo"), tr("Redo"),
                                QKeySequence(QStringLiteral("Ctrl+Shift+Z")));
+    redo->setShortcuts({redo->shortcut(), QKeySequence(QStringLiteral("Ctrl+Y"))});
     QAction* find =
         makeAction(this, QStringLiteral("find"), QString(), tr("Find"), tr("Find"), QKeySequence::Find);
     QAction* files = makeAction(this, QStringLiteral("import"), QString(), tr("Bring in files"),
@@ -135,9 +139,9 @@ void MainWindow::makeActions() {
         if (currentDesk() == LibraryAt && m_libraryDesk->hasUnsaved())
             m_libraryDesk->save();
         else
-            m_files.save(false);
+            m_files.save();
     });
-    connect(storeAs, &QAction::triggered, this, [this] { m_files.save(true); });
+    connect(storeAs, &QAction::triggered, this, [this] { m_files.saveAs(); });
     connect(undo, &QAction::triggered, this,
             [this] { currentDesk() == LibraryAt ? m_libraryDesk->undo() : m_prepareDesk->undo(); });
     connect(redo, &QAction::triggered, this,
@@ -165,11 +169,12 @@ void MainWindow::makeActions() {
 }
 
 void MainWindow::makeDesks() {
-    const QString pictures = mediaFolderOf(m_session.library().folder());
-    const QString cache = pictureCacheFolder(m_session.library().folder());
+    const QString pictures = m_session.library().address().mediaFolder();
+    const QString cache = m_session.library().address().pictureCacheFolder();
     m_thumbnails.setPictures(pictures, cache);
+    m_mediumPictures.setPictures(pictures, cache);
     m_session.contrasts().setPictures(pictures, cache);
-    const Tools tools{m_session, *m_prompts, m_sender, m_speller, m_thumbnails};
+    const Tools tools{m_session, *m_prompts, m_sender, m_speller, m_thumbnails, m_mediumPictures};
     m_libraryDesk = new LibraryDesk(tools, m_stack);
     m_prepareDesk = new PrepareDesk(tools, m_fileActions, m_stack);
     m_checkDesk = new CheckDesk(m_session, *m_prompts, m_stack);
@@ -210,6 +215,7 @@ void MainWindow::makeDesks() {
         m_prepareDesk->add(picks);
         goTo(PrepareAt);
     });
+    connect(m_libraryDesk, &LibraryDesk::backdropWanted, m_prepareDesk, &PrepareDesk::setBackdrop);
     connect(m_libraryDesk, &LibraryDesk::reviewIsThere, this, [this] {
         if (currentDesk() != RunAt) // a running service is not left by itself
             goTo(LibraryAt);
@@ -237,18 +243,19 @@ void MainWindow::makeDesks() {
 }
 
 void MainWindow::connectSession() {
-    connect(&m_session, &Session::problem, this, [this](const Error& e) { m_notices->tell(e.text(), true); });
+    connect(&m_session, &Session::problem, this,
+            [this](const Error& e) { m_notices->tell(e.text(), NoticeBar::Weight::Problem); });
     connect(&m_sender, &Sender::failed, &m_session, &Session::problem);
     connect(&m_sender, &Sender::finished, &m_session, &Session::notice);
     connect(&m_session, &Session::notice, this,
-            [this](const QString& text) { m_notices->tell(text, false); });
+            [this](const QString& text) { m_notices->tell(text, NoticeBar::Weight::News); });
     connect(&m_session, &Session::warning, this,
-            [this](const QString& text) { m_notices->tell(text, true); });
+            [this](const QString& text) { m_notices->tell(text, NoticeBar::Weight::Problem); });
     connect(&m_session, &Session::offered, m_notices, &NoticeBar::offer);
     connect(&m_session, &Session::playerRefused, this, [this] {
         m_notices->tell(
             tr("Mivanta is already running with this library. Close this window and use the other one."),
-            true);
+            NoticeBar::Weight::Problem);
         m_stack->setEnabled(false); // two would write over each other's unsaved work
         for (QAction* action : m_fileActions)
             action->setEnabled(false);
@@ -277,7 +284,9 @@ MainWindow::Desk MainWindow::currentDesk() const {
 void MainWindow::showLock() {
     const RunOnly& runOnly = m_session.runOnly();
     const bool isLocked = runOnly.isLocked();
-    m_header->setLock(runOnly.isSet(), isLocked);
+    m_header->setLock(isLocked          ? Header::Lock::Closed
+                      : runOnly.isSet() ? Header::Lock::Open
+                                        : Header::Lock::None);
     for (QAction* action : m_openActions)
         action->setEnabled(!isLocked);
     if (isLocked != isFullScreen())
@@ -342,14 +351,15 @@ void MainWindow::showHeader() {
 }
 
 void MainWindow::showClock() {
-    m_header->setTime(QTime::currentTime().toString(currentDesk() == RunAt ? QStringLiteral("HH:mm:ss")
-                                                                           : QStringLiteral("HH:mm")));
+    m_header->setTime(Clock::the().time().toString(currentDesk() == RunAt ? QStringLiteral("HH:mm:ss")
+                                                                          : QStringLiteral("HH:mm")));
 }
 
 bool MainWindow::listenAtDoor() {
     auto* door = new Door(this);
     connect(door, &Door::knocked, this, &MainWindow::obey);
-    return door->listen(Door::pathOf(sessionFolder(m_session.library().folder()), m_session.isSecond()));
+    return door->listen(
+        Door::pathOf(sessionFolder(m_session.library().address().folder()), m_session.isSecond()));
 }
 
 void MainWindow::obey(const DoorRequest& request) {
@@ -363,7 +373,7 @@ void MainWindow::obey(const DoorRequest& request) {
             m_session.runOnly().isLocked()
                 ? tr("This computer is set to run only; no other service is opened while it is locked.")
                 : tr("Answer the question that is open first, then open the service again."),
-            false);
+            NoticeBar::Weight::News);
         return;
     }
     if (request.kind == DoorRequest::Kind::Open)
@@ -374,10 +384,15 @@ void MainWindow::obey(const DoorRequest& request) {
         m_files.settleUnsaved([this, request] { m_session.takeHandedOver(request.path); });
 }
 
+void MainWindow::keepForNextTime() {
+    m_session.keepForNextTime();
+    m_libraryDesk->keepNow();
+}
+
 bool MainWindow::prepareToLogOut(bool mayAsk) {
     if (!m_session.isSecond() && m_session.onScreen().isSeen() && mayAsk && !m_prompts->logOutWhileOnScreen())
         return false;
-    m_session.keepForNextTime();
+    keepForNextTime();
     m_isLoggingOut = true; // whatever closes the window now asks no more
     QTimer::singleShot(kLogOutMs, this,
                        [this] { m_isLoggingOut = false; }); // another program may have stayed
@@ -386,7 +401,7 @@ bool MainWindow::prepareToLogOut(bool mayAsk) {
 
 void MainWindow::closeEvent(QCloseEvent* event) {
     if (std::exchange(m_isLoggingOut, false) && !m_finished) {
-        m_session.keepForNextTime();
+        keepForNextTime();
         finish();
         event->ignore();
         return;
@@ -399,7 +414,7 @@ void MainWindow::closeEvent(QCloseEvent* event) {
     if (m_session.runOnly().isLocked()) {
         m_notices->tell(tr("This computer is set to run only. Hold \u201cLocked\u201d down for two seconds, "
                            "then you can quit."),
-                        false);
+                        NoticeBar::Weight::News);
         return;
     }
     if (!m_session.isSecond() && m_session.onScreen().isSeen() && !m_prompts->quitWhileOnScreen())

@@ -4,6 +4,7 @@
 #include "desk/song/Speller.h"
 #include "desk/window/ServiceFiles.h"
 #include "session/machine/Door.h"
+#include "session/media/MediumPictures.h"
 #include "session/readings/ThumbnailStore.h"
 #include "session/run/RunKeys.h"
 #include <QMainWindow>
@@ -53,6 +54,7 @@ protected:
     void changeEvent(QEvent* event) override;
 
 private:
+    void keepForNextTime();
     void makeActions();
     void makeDesks();
     void connectSession();
@@ -70,6 +72,7 @@ private:
     Sender m_sender;
     Speller m_speller;
     ThumbnailStore m_thumbnails;
+    MediumPictures m_mediumPictures;
     Header* m_header;
     NoticeBar* m_notices;
     OpeningBar* m_opening;

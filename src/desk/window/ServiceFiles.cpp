@@ -67,8 +67,8 @@ void ServiceFiles::begin(const QString& name, const Service& service) {
 
 /// The service goes over in a file that the second window takes away.
 void ServiceFiles::beginInSecondWindow(const Service& service) {
-    const QString path =
-        sessionFolder(m_session.library().folder()) + u'/' + service.id.text() + QStringLiteral(".mivanta");
+    const QString path = sessionFolder(m_session.library().address().folder()) + u'/' + service.id.text() +
+                         QStringLiteral(".mivanta");
     m_files.run(
         this, [service, path] { return saveService(service, path, {}); },
         [this, path](const Result<FileStamp>& saved) {
@@ -79,13 +79,22 @@ void ServiceFiles::beginInSecondWindow(const Service& service) {
         });
 }
 
-void ServiceFiles::save(bool askWhere, std::function<void()> then) {
-    QString path = m_session.document().path();
-    if (askWhere || path.isEmpty()) {
-        path = m_prompts.whereToSave(m_session.document().shownTitle() + QStringLiteral(".mivanta"));
-        if (path.isEmpty())
-            return;
-    }
+void ServiceFiles::save(std::function<void()> then) {
+    const QString path = m_session.document().path();
+    if (path.isEmpty())
+        saveAs(std::move(then));
+    else
+        saveTo(path, std::move(then));
+}
+
+void ServiceFiles::saveAs(std::function<void()> then) {
+    const QString path =
+        m_prompts.whereToSave(m_session.document().shownTitle() + QStringLiteral(".mivanta"));
+    if (!path.isEmpty())
+        saveTo(path, std::move(then));
+}
+
+void ServiceFiles::saveTo(const QString& path, std::function<void()> then) {
     m_afterSave = std::move(then);
     m_session.document().save(path);
 }
@@ -97,7 +106,7 @@ void ServiceFiles::settleUnsaved(const std::function<void()>& then) {
     }
     switch (m_prompts.unsavedWork(m_session.document().shownTitle())) {
     case Prompts::Unsaved::Save:
-        save(false, then);
+        save(then);
         break;
     case Prompts::Unsaved::GiveUp:
         then();

@@ -18,9 +18,10 @@ public:
     void open(const QString& path);
     /// A service that was made of something else; `name`: what it is called here.
     void begin(const QString& name, const Service& service);
-    /// Saves; asks where when there is no file yet, or when it is to be another. `then` runs once it is on
-    /// the disk.
-    void save(bool askWhere, std::function<void()> then = {});
+    /// Saves; asks where when there is no file yet. `then` runs once it is on the disk.
+    void save(std::function<void()> then = {});
+    /// Asks where, and saves there.
+    void saveAs(std::function<void()> then = {});
     /// Runs the rest once unsaved work is saved or given up; not at all when the person stays.
     void settleUnsaved(const std::function<void()>& then);
 
@@ -32,6 +33,7 @@ private:
     void change(const QString& name, const std::function<void()>& inSecondWindow,
                 const std::function<void()>& then);
     void beginInSecondWindow(const Service& service);
+    void saveTo(const QString& path, std::function<void()> then);
 
     Session& m_session;
     Prompts& m_prompts;

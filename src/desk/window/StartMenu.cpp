@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/window/StartMenu.h"
+#include "core/base/Clock.h"
 #include "core/order/Templates.h"
 #include "desk/prepare/PasteOrder.h"
 #include "desk/window/RecentServices.h"
@@ -34,7 +35,7 @@ StartMenu::StartMenu(Session& session, Prompts& prompts, ServiceFiles& files, QW
 /// What is in the folder, on another thread: its disk may take its time.
 void StartMenu::look() {
     m_files.run(
-        this, [folder = m_session.library().folder()] { return templatesOf(folder); },
+        this, [folder = m_session.library().address().folder()] { return templatesOf(folder); },
         [this](const std::vector<ServiceTemplate>& found) {
             if (found == m_templates)
                 return;
@@ -80,7 +81,7 @@ void StartMenu::fillEarlier(QMenu& menu, bool choosesAnew) {
                     const auto opened = openService(path);
                     if (!opened)
                         return tl::unexpected(opened.error());
-                    return serviceLike(opened->service, QDate::currentDate(), choosesAnew);
+                    return serviceLike(opened->service, Clock::the().date(), choosesAnew);
                 });
             });
         action->setObjectName(
@@ -118,7 +119,7 @@ void StartMenu::keepAsTemplate() {
         m_prompts.text(tr("The name of the template:"), m_session.document().service().title).trimmed();
     if (name.isEmpty())
         return;
-    const QString folder = m_session.library().folder();
+    const QString folder = m_session.library().address().folder();
     for (const ServiceTemplate& each : m_templates)
         if (!each.isShipped && each.name == name &&
             !m_prompts.agree(tr("There is a template \u201c%1\u201d already.").arg(name), tr("Replace it")))

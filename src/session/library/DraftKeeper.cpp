@@ -7,10 +7,9 @@ namespace {
 constexpr int kDelayMs = 300;
 }
 
-DraftKeeper::DraftKeeper(const QString& libraryFolder, const QString& what, std::function<Writer()> unsaved,
-                         QObject* parent)
+DraftKeeper::DraftKeeper(UnsavedFile file, std::function<Writer()> unsaved, QObject* parent)
     : QObject(parent),
-      m_file(libraryFolder, what),
+      m_file(std::move(file)),
       m_unsaved(std::move(unsaved)) {
     m_soon.setSingleShot(true);
     m_soon.setInterval(kDelayMs);
@@ -26,22 +25,29 @@ void DraftKeeper::recover() {
     m_files.run(
         this, [file = m_file] { return file.read(); },
         [this](const Result<std::optional<QJsonObject>>& json) {
-            if (!json) { // it stays where it is
-                Q_EMIT failed(json.error());
-                return;
-            }
             m_mayKeep = true;
-            m_holds = json->has_value();
-            if (*json)
+            m_holds = json && json->has_value();
+            if (!json)
+                Q_EMIT failed(json.error());
+            else if (*json)
                 Q_EMIT found(**json, m_file.path());
             else
                 touch();
         });
 }
 
+void DraftKeeper::keepNow() {
+    if (m_soon.isActive())
+        keep();
+    m_soon.stop();
+    m_files.wait();
+}
+
 void DraftKeeper::refuse(const Error& error) {
-    m_mayKeep = false;
-    Q_EMIT failed(error);
+    m_holds = false;
+    m_files.run(
+        this, [file = m_file, why = error.what] { return file.putAside(why); },
+        [this](const Error& told) { Q_EMIT failed(told); });
 }
 
 void DraftKeeper::keep() {

@@ -15,13 +15,14 @@ public:
     /// Makes the JSON of a copy, on another thread.
     using Writer = std::function<QJsonObject()>;
     /// `unsaved`: how to write what is not saved now; an empty function when everything is.
-    DraftKeeper(const QString& libraryFolder, const QString& what, std::function<Writer()> unsaved,
-                QObject* parent = nullptr);
+    DraftKeeper(UnsavedFile file, std::function<Writer()> unsaved, QObject* parent = nullptr);
     /// Looks for work from last time; found() answers when there is some. Before this nothing is written.
     void recover();
     /// Something was changed, saved or given up.
     void touch();
-    /// What was found is no such thing: it is told, and left where it is.
+    /// What is not saved is on the disk when this returns.
+    void keepNow();
+    /// What was found is no such thing: it is told, and put aside.
     void refuse(const Error& error);
 
 Q_SIGNALS:

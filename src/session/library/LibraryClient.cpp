@@ -1,5 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "session/library/LibraryClient.h"
+#include "media/MediumLook.h"
+#include "store/MediaIntake.h"
 
 namespace mivanta {
 
@@ -9,29 +11,44 @@ constexpr int kNewDayMs = 3600 * 1000;
 constexpr int kWatchMs = 1500;
 } // namespace
 
-LibraryClient::LibraryClient(const QString& folder, QObject* parent) : QObject(parent), m_folder(folder) {
+LibraryClient::LibraryClient(LibraryAddress address, QObject* parent)
+    : QObject(parent),
+      m_address(std::move(address)) {
     m_daily.setInterval(kNewDayMs);
-    connect(&m_daily, &QTimer::timeout, this, [this] { checkInBackground(false); });
+    connect(&m_daily, &QTimer::timeout, this, [this] { checkInBackground(Check::EveryDay); });
     m_watch.setInterval(kWatchMs);
     m_watch.setSingleShot(true); // from answer to question: none waits behind another
     connect(&m_watch, &QTimer::timeout, this, &LibraryClient::watch);
 }
 
+void LibraryClient::stopAside() {
+    ++*m_stops;
+}
+
 LibraryClient::~LibraryClient() {
     *m_cancel = true;
+    stopAside();
+    m_asideWorker.finish();
     m_importer.finish();
-    m_reader.run([this] { m_library.reset(); }); // where its connection was opened
+    m_reader.run([this] { leave(); }); // where its connection was opened
     m_reader.finish();
+}
+
+/// On the reader's thread.
+void LibraryClient::leave() {
+    m_finder.reset();
+    m_library.reset();
 }
 
 void LibraryClient::open() {
     m_reader.run(
         this,
         [this]() -> Result<void> {
-            auto library = Library::open(m_folder);
+            auto library = Library::open(m_address);
             if (!library)
                 return tl::unexpected(library.error());
             m_library = std::move(*library);
+            m_finder = std::make_unique<LibraryFinder>(*m_library);
             return {};
         },
         [this](const Result<void>& done) {
@@ -43,7 +60,7 @@ void LibraryClient::open() {
             m_error.reset();
             m_isOpen = true;
             Q_EMIT opened();
-            QTimer::singleShot(kCheckAfterMs, this, [this] { checkInBackground(true); });
+            QTimer::singleShot(kCheckAfterMs, this, [this] { checkInBackground(Check::AtStart); });
             m_daily.start();
             m_watch.start();
         });
@@ -55,23 +72,29 @@ void LibraryClient::watch() {
         this, [](Library& library) { return library.wasChangedElsewhere(); },
         [this](const Result<bool>& changedElsewhere) {
             if (changedElsewhere.value_or(false))
-                Q_EMIT changed();
+                tell(everyPart());
             m_watch.start();
         });
 }
 
+void LibraryClient::tell(LibraryParts parts) {
+    parts.setFlag(LibraryPart::History, false);
+    if (parts)
+        Q_EMIT changed(parts);
+}
+
 /// A damaged library is better known on a week-night, and each day has its backup; neither must delay the
 /// start or a search.
-void LibraryClient::checkInBackground(bool isFirst) {
+void LibraryClient::checkInBackground(Check check) {
     using Made = std::optional<Backup>;
     m_importer.run(
         this,
-        [folder = m_folder, isFirst]() -> Result<Made> {
-            const auto library = Library::open(folder);
+        [address = m_address, check]() -> Result<Made> {
+            const auto library = Library::open(address);
             if (!library)
                 return tl::unexpected(library.error());
-            auto made = backUpToday((*library)->database(), folder);
-            if (made && !*made && isFirst)
+            auto made = backUpToday((*library)->database(), address.folder());
+            if (made && !*made && check == Check::AtStart)
                 if (auto whole = checkIntegrity((*library)->database()); !whole)
                     return tl::unexpected(whole.error());
             return made;
@@ -86,19 +109,19 @@ void LibraryClient::checkInBackground(bool isFirst) {
 
 void LibraryClient::backups(QObject* asker, const std::function<void(std::vector<Backup>)>& found) {
     m_reader.run(
-        asker, [folder = m_folder] { return backupsOf(folder); }, found);
+        asker, [address = m_address] { return backupsOf(address.folder()); }, found);
 }
 
 void LibraryClient::backUpNow(QObject* asker, const std::function<void(Result<Backup>)>& done) {
     m_importer.run(
         asker,
-        [folder = m_folder]() -> Result<Backup> {
-            const auto library = Library::open(folder);
+        [address = m_address]() -> Result<Backup> {
+            const auto library = Library::open(address);
             if (!library)
                 return tl::unexpected(library.error());
             if (auto whole = checkIntegrity((*library)->database()); !whole)
                 return tl::unexpected(whole.error());
-            return backUp((*library)->database(), folder, Backup::Kind::Daily);
+            return backUp((*library)->database(), address.folder(), Backup::Kind::Daily);
         },
         [this, done](const Result<Backup>& made) {
             done(made);
@@ -121,8 +144,8 @@ void LibraryClient::bringBack(QObject* asker, const Backup& backup, const Done& 
         m_reader.run(
             asker,
             [this, backup] {
-                m_library.reset(); // nobody may have it open
-                return mivanta::bringBack(backup, m_folder);
+                leave(); // nobody may have it open
+                return mivanta::bringBack(backup, m_address.folder());
             },
             brought);
     };
@@ -141,9 +164,9 @@ void LibraryClient::find(QObject* asker, const FindQuery& query, const Found& fo
     m_reader.run(
         asker,
         [this, last = last, mine, query]() -> std::optional<Result<FindResult>> {
-            if (*last != mine || !m_library)
+            if (*last != mine || !m_finder)
                 return std::nullopt; // overtaken by a later key press
-            return findEverything(*m_library, query);
+            return m_finder->find(query);
         },
         [last = last, mine, found](std::optional<Result<FindResult>> result) {
             if (result && *last == mine)
@@ -153,8 +176,16 @@ void LibraryClient::find(QObject* asker, const FindQuery& query, const Found& fo
 
 void LibraryClient::words(QObject* asker, const FindPick& pick,
                           const std::function<void(Result<ItemWords>)>& loaded) {
-    ask<ItemWords>(
-        asker, [pick](Library& library) { return wordsOf(library, pick); }, loaded);
+    if (const auto* medium = std::get_if<MediumPick>(&pick); medium && medium->name.isEmpty())
+        askAside<ItemWords>(
+            asker,
+            [path = medium->path](Library& library, const GoOn& goOn) {
+                return bringInMedium(library, path, lookAtMedium, goOn).map(itemOf);
+            },
+            loaded);
+    else
+        ask<ItemWords>(
+            asker, [this, pick](Library&) { return m_finder->words(pick); }, loaded);
 }
 
 void LibraryClient::song(QObject* asker, const SongId& id, const std::function<void(Result<Song>)>& loaded) {
@@ -164,7 +195,7 @@ void LibraryClient::song(QObject* asker, const SongId& id, const std::function<v
 
 void LibraryClient::save(QObject* asker, const Song& song, const Saved& saved) {
     ask<Song>(
-        asker, [song](Library& library) { return library.save(song); }, saved, Changes::Library);
+        asker, [song](Library& library) { return library.save(song); }, saved);
 }
 
 void LibraryClient::facets(QObject* asker, const std::function<void(Result<SongFacets>)>& found) {
@@ -188,44 +219,23 @@ void LibraryClient::uses(QObject* asker, const SongId& id,
 void LibraryClient::edit(QObject* asker, const std::vector<SongId>& ids,
                          const std::function<void(Song&)>& change, const Edited& done) {
     ask<std::vector<SongEdit>>(
-        asker, [ids, change](Library& library) { return library.edit(ids, change); }, done, Changes::Library);
+        asker, [ids, change](Library& library) { return library.edit(ids, change); }, done);
 }
 
 void LibraryClient::takeBack(QObject* asker, const std::vector<SongEdit>& edits,
                              const std::function<void(Result<int>)>& done) {
     ask<int>(
-        asker, [edits](Library& library) { return library.takeBack(edits); }, done, Changes::Library);
-}
-
-void LibraryClient::versions(QObject* asker, const SongId& id, const Versions& found) {
-    ask<std::vector<SongVersion>>(
-        asker, [id](Library& library) { return library.versions(id); }, found);
-}
-
-void LibraryClient::version(QObject* asker, const SongId& id, int revision,
-                            const std::function<void(Result<Song>)>& loaded) {
-    ask<Song>(
-        asker, [id, revision](Library& library) { return library.version(id, revision); }, loaded);
+        asker, [edits](Library& library) { return library.takeBack(edits); }, done);
 }
 
 void LibraryClient::putInBin(QObject* asker, const std::vector<SongId>& ids, const Done& done) {
     ask<void>(
-        asker, [ids](Library& library) { return library.putInBin(ids); }, done, Changes::Library);
+        asker, [ids](Library& library) { return library.putInBin(ids); }, done);
 }
 
 void LibraryClient::takeFromBin(QObject* asker, const std::vector<SongId>& ids, const Done& done) {
     ask<void>(
-        asker, [ids](Library& library) { return library.takeFromBin(ids); }, done, Changes::Library);
-}
-
-void LibraryClient::bin(QObject* asker, const std::function<void(Result<std::vector<SongSummary>>)>& found) {
-    ask<std::vector<SongSummary>>(
-        asker, [](Library& library) { return library.bin(); }, found);
-}
-
-void LibraryClient::emptyBin(QObject* asker, const std::function<void(Result<int>)>& done) {
-    ask<int>(
-        asker, [](Library& library) { return library.emptyBin(); }, done);
+        asker, [ids](Library& library) { return library.takeFromBin(ids); }, done);
 }
 
 template <typename T>
@@ -235,8 +245,8 @@ void LibraryClient::importStep(std::function<T(Library&, const Library::Progress
     *m_cancel = false;
     m_importer.run(
         this,
-        [this, folder = m_folder, work = std::move(work), cancel = m_cancel]() -> Result<T> {
-            auto library = Library::open(folder);
+        [this, address = m_address, work = std::move(work), cancel = m_cancel]() -> Result<T> {
+            auto library = Library::open(address);
             if (!library)
                 return tl::unexpected(library.error());
             return work(**library, [&](int at, int total) {
@@ -256,26 +266,27 @@ void LibraryClient::importStep(std::function<T(Library&, const Library::Progress
 void LibraryClient::lookAtImport(const QStringList& paths) {
     if (m_importing || paths.isEmpty())
         return;
-    importStep<ImportPlan>(
+    importStep<ImportCandidates>(
         [paths](Library& library, const Library::Progress& progress) {
             return std::make_shared<std::vector<ImportCandidate>>(library.lookAtImport(paths, progress));
         },
-        [this](const ImportPlan& plan, bool cancelled) {
-            Q_EMIT lookedAt(plan ? plan : std::make_shared<std::vector<ImportCandidate>>(), cancelled);
+        [this](const ImportCandidates& candidates, bool cancelled) {
+            Q_EMIT lookedAt(candidates ? candidates : std::make_shared<std::vector<ImportCandidate>>(),
+                            cancelled);
         });
 }
 
 void LibraryClient::bringIn(std::vector<ImportCandidate> candidates) {
     if (m_importing)
         return;
-    auto plan = std::make_shared<std::vector<ImportCandidate>>(std::move(candidates));
+    auto decided = std::make_shared<std::vector<ImportCandidate>>(std::move(candidates));
     importStep<std::vector<ImportEntry>>(
-        [plan](Library& library, const Library::Progress& progress) {
-            return library.bringIn(std::move(*plan), progress);
+        [decided](Library& library, const Library::Progress& progress) {
+            return library.bringIn(std::move(*decided), progress);
         },
         [this](const std::vector<ImportEntry>& entries, bool cancelled) {
             Q_EMIT importFinished(entries, cancelled);
-            Q_EMIT changed();
+            tell(LibraryPart::Songs);
         });
 }
 
@@ -318,8 +329,8 @@ void LibraryClient::storeScripture(const std::shared_ptr<ScriptureText>& text) {
     *m_cancel = false;
     m_importer.run(
         this,
-        [text, folder = m_folder, progress = scriptureProgressOf()]() -> Result<BroughtIn> {
-            auto library = Library::open(folder);
+        [text, address = m_address, progress = scriptureProgressOf()]() -> Result<BroughtIn> {
+            auto library = Library::open(address);
             if (!library)
                 return tl::unexpected(library.error());
             const auto stored = (*library)->scripture().store(*text, SameShortName::Number, progress);
@@ -334,7 +345,7 @@ void LibraryClient::storeScripture(const std::shared_ptr<ScriptureText>& text) {
                 return;
             }
             Q_EMIT scriptureBroughtIn(*done);
-            Q_EMIT changed();
+            tell(LibraryPart::Scripture);
         });
 }
 

@@ -5,7 +5,9 @@
 #include "session/work/Worker.h"
 #include "store/Backups.h"
 #include "store/Library.h"
+#include "store/LibraryAddress.h"
 #include "store/finding/Finding.h"
+#include <QPointer>
 #include <QTimer>
 #include <atomic>
 #include <functional>
@@ -14,7 +16,7 @@
 namespace mivanta {
 
 /// What was read, passed along without copies; whoever gets it may take the songs out.
-using ImportPlan = std::shared_ptr<std::vector<ImportCandidate>>;
+using ImportCandidates = std::shared_ptr<std::vector<ImportCandidate>>;
 
 /// A translation that was brought in.
 struct BroughtIn {
@@ -29,20 +31,29 @@ struct BroughtIn {
 class LibraryClient : public QObject {
     Q_OBJECT
 public:
-    explicit LibraryClient(const QString& folder, QObject* parent = nullptr);
+    explicit LibraryClient(LibraryAddress address, QObject* parent = nullptr);
     ~LibraryClient() override;
 
     void open();
     [[nodiscard]] bool isOpen() const { return m_isOpen; }
-    [[nodiscard]] const QString& folder() const { return m_folder; }
+    [[nodiscard]] const LibraryAddress& address() const { return m_address; }
     [[nodiscard]] const std::optional<Error>& error() const { return m_error; }
 
-    enum class Changes { Nothing, Library };
-    /// Runs work on the open library, on its thread, then done(result) here; what changes the library is told
-    /// to the world when it was a success.
+    /// Runs work on the open library, on its thread, then done(result) here unless the asker is gone. When
+    /// the work has changed the library, changed() follows.
     template <typename T>
     void ask(QObject* asker, std::function<Result<T>(Library&)> work,
-             std::type_identity_t<std::function<void(Result<T>)>> done, Changes changes = Changes::Nothing);
+             std::type_identity_t<std::function<void(Result<T>)>> done);
+
+    /// The same for what takes long, such as large files that come in: on a library and a thread of its own,
+    /// so that nothing waits for it. The work asks `goOn` now and then, and ends when that says no.
+    using GoOn = std::function<bool()>;
+    template <typename T>
+    void askAside(QObject* asker, std::function<Result<T>(Library&, const GoOn& goOn)> work,
+                  std::type_identity_t<std::function<void(Result<T>)>> done);
+    /// Ends what was asked aside.
+    void stopAside();
+    [[nodiscard]] bool isBusyAside() const { return m_aside > 0; }
 
     /// What the query means and finds. Only the last of several calls by one asker is answered.
     using Found = std::function<void(Result<FindResult>)>;
@@ -63,15 +74,9 @@ public:
               const Edited& done);
     void takeBack(QObject* asker, const std::vector<SongEdit>& edits,
                   const std::function<void(Result<int>)>& done);
-    using Versions = std::function<void(Result<std::vector<SongVersion>>)>;
-    void versions(QObject* asker, const SongId& id, const Versions& found);
-    void version(QObject* asker, const SongId& id, int revision,
-                 const std::function<void(Result<Song>)>& loaded);
     using Done = std::function<void(Result<void>)>;
     void putInBin(QObject* asker, const std::vector<SongId>& ids, const Done& done);
     void takeFromBin(QObject* asker, const std::vector<SongId>& ids, const Done& done);
-    void bin(QObject* asker, const std::function<void(Result<std::vector<SongSummary>>)>& found);
-    void emptyBin(QObject* asker, const std::function<void(Result<int>)>& done);
 
     /// Reads song files and folders; lookedAt() answers. Only one import is at work at a time.
     void lookAtImport(const QStringList& paths);
@@ -99,27 +104,41 @@ Q_SIGNALS:
     void opened();
     void backedUp(); ///< there is a new backup
     void failed(const mivanta::Error& error);
-    void changed(); ///< something was added or changed
+    /// Something was added, changed or taken away, here or elsewhere. What was sung is not told.
+    void changed(mivanta::LibraryParts parts);
+    void busyAside(); ///< isBusyAside() may be another
     void scriptureProgress(int done, int total);
     void scriptureToReview(const std::shared_ptr<mivanta::ScriptureText>& text);
     void scriptureBroughtIn(const mivanta::BroughtIn& what);
     void scriptureRefused(const mivanta::Error& error); ///< nothing was changed
     void importProgress(int done, int total);
-    void lookedAt(const mivanta::ImportPlan& plan, bool cancelled);
+    void lookedAt(const mivanta::ImportCandidates& candidates, bool cancelled);
     void importFinished(const std::vector<mivanta::ImportEntry>& entries, bool cancelled);
 
 private:
-    void checkInBackground(bool isFirst);
+    enum class Check { AtStart, EveryDay };
+    void checkInBackground(Check check);
+    void leave();
     void watch();
+    void tell(LibraryParts parts);
+    template <typename T>
+    struct Answer {
+        Result<T> result;
+        LibraryParts changes;
+    };
     [[nodiscard]] ScriptureProgress scriptureProgressOf();
     /// Runs one step of an import on a library of its own; `done` says whether it was cancelled.
     template <typename T>
     void importStep(std::function<T(Library&, const Library::Progress&)> work,
                     std::function<void(T, bool cancelled)> done);
-    QString m_folder;
+    const LibraryAddress m_address;
     std::unique_ptr<Library> m_library; ///< used on m_reader's thread only
+    std::unique_ptr<Finder> m_finder;   ///< the same
     Worker m_reader{QStringLiteral("library")};
     Worker m_importer{QStringLiteral("import")};
+    Worker m_asideWorker{QStringLiteral("media")};
+    int m_aside = 0; ///< jobs that were asked aside
+    std::shared_ptr<std::atomic<int>> m_stops = std::make_shared<std::atomic<int>>(0);
     QHash<QObject*, std::shared_ptr<std::atomic<quint64>>> m_lastOf;
     std::shared_ptr<std::atomic<bool>> m_cancel = std::make_shared<std::atomic<bool>>(false);
     std::optional<Error> m_error;
@@ -131,19 +150,44 @@ private:
 
 template <typename T>
 void LibraryClient::ask(QObject* asker, std::function<Result<T>(Library&)> work,
-                        std::type_identity_t<std::function<void(Result<T>)>> done, Changes changes) {
+                        std::type_identity_t<std::function<void(Result<T>)>> done) {
     m_reader.run(
-        asker,
-        [this, work = std::move(work)]() -> Result<T> {
+        this,
+        [this, work = std::move(work)]() -> std::shared_ptr<Answer<T>> {
             if (!m_library)
-                return failure(Said::tr("the library is not open"), m_folder);
-            return work(*m_library);
+                return std::make_shared<Answer<T>>(
+                    Answer<T>{failure(Said::tr("the library is not open"), m_address.text()), {}});
+            auto result = work(*m_library);
+            return std::make_shared<Answer<T>>(Answer<T>{std::move(result), m_library->takeChanges()});
         },
-        [this, done = std::move(done), changes](Result<T> result) {
-            const bool hasChanged = changes == Changes::Library && result;
-            done(std::move(result));
-            if (hasChanged)
-                Q_EMIT changed();
+        [this, asker = QPointer(asker), done = std::move(done)](const std::shared_ptr<Answer<T>>& answer) {
+            if (asker)
+                done(std::move(answer->result));
+            tell(answer->changes);
+        });
+}
+
+template <typename T>
+void LibraryClient::askAside(QObject* asker, std::function<Result<T>(Library&, const GoOn&)> work,
+                             std::type_identity_t<std::function<void(Result<T>)>> done) {
+    ++m_aside;
+    Q_EMIT busyAside();
+    m_asideWorker.run(
+        this,
+        [work = std::move(work), address = m_address, stops = m_stops,
+         asked = m_stops->load()]() -> std::shared_ptr<Answer<T>> {
+            auto library = Library::open(address);
+            if (!library)
+                return std::make_shared<Answer<T>>(Answer<T>{tl::unexpected(library.error()), {}});
+            auto result = work(**library, [stops, asked] { return *stops == asked; });
+            return std::make_shared<Answer<T>>(Answer<T>{std::move(result), (*library)->takeChanges()});
+        },
+        [this, asker = QPointer(asker), done = std::move(done)](const std::shared_ptr<Answer<T>>& answer) {
+            --m_aside;
+            if (asker)
+                done(std::move(answer->result));
+            tell(answer->changes);
+            Q_EMIT busyAside();
         });
 }
 

@@ -2,19 +2,21 @@
 #include "session/machine/SecondWindow.h"
 #include "link/Channel.h"
 #include "link/Detached.h"
-#include "store/Journal.h"
 #include "store/LibraryClaim.h"
 
 namespace mivanta {
 
-SecondWindow::SecondWindow(const QString& program, const QString& libraryFolder, QObject* parent)
+SecondWindow::SecondWindow(const QString& program, QStringList arguments, LibraryAddress library,
+                           const ThisComputer& computer, QObject* parent)
     : QObject(parent),
       m_program(program),
-      m_libraryFolder(libraryFolder) {}
+      m_arguments(std::move(arguments)),
+      m_library(std::move(library)),
+      m_journal(computer.unsavedFolder(m_library), kSecondWindow, m_library.folder()) {}
 
 void SecondWindow::open(const DoorRequest& request) {
-    const QString session = sessionFolder(m_libraryFolder);
-    QStringList arguments{QStringLiteral("--library"), m_libraryFolder, QStringLiteral("--second")};
+    const QString session = sessionFolder(m_library.folder());
+    QStringList arguments = m_arguments + QStringList{QStringLiteral("--second")};
     arguments += argumentsFor(request);
     m_worker.run(
         this,
@@ -32,10 +34,10 @@ void SecondWindow::open(const DoorRequest& request) {
 void SecondWindow::reopenLeft() {
     m_worker.run(
         this,
-        [folder = m_libraryFolder] {
+        [folder = m_library.folder(), journal = m_journal] {
             if (LibraryClaim::isTaken(folder, kSecondWindow)) // it is open, here or on another computer
                 return false;
-            const auto entry = Journal(folder, kSecondWindow).read();
+            const auto entry = journal.read();
             return entry && *entry && (*entry)->unsaved;
         },
         [this](bool hasWork) {

@@ -3,6 +3,8 @@
 #include "core/base/Result.h"
 #include "session/machine/Door.h"
 #include "session/work/Worker.h"
+#include "store/Journal.h"
+#include "store/ThisComputer.h"
 
 namespace mivanta {
 
@@ -14,7 +16,9 @@ class SecondWindow : public QObject {
     Q_OBJECT
 public:
     /// `program`: this one.
-    SecondWindow(const QString& program, const QString& libraryFolder, QObject* parent = nullptr);
+    /// `arguments`: with which this program is started for the same library and computer.
+    SecondWindow(const QString& program, QStringList arguments, LibraryAddress library,
+                 const ThisComputer& computer, QObject* parent = nullptr);
 
     /// Has it do that; starts it when it is not there.
     void open(const DoorRequest& request);
@@ -27,7 +31,9 @@ Q_SIGNALS:
 
 private:
     const QString m_program;
-    const QString m_libraryFolder;
+    const QStringList m_arguments;
+    const LibraryAddress m_library;
+    const Journal m_journal;
     Worker m_worker{QStringLiteral("second window")}; // for machines
 };
 

@@ -4,7 +4,7 @@
 #include "session/outputs/ScreenTexts.h"
 #include "session/run/RunController.h"
 #include "session/service/SlideBook.h"
-#include "store/Settings.h"
+#include "store/ThisComputer.h"
 #include <algorithm>
 
 namespace mivanta {
@@ -21,19 +21,20 @@ bool isConnected(const std::vector<Monitor>& monitors, const QString& name) {
 
 } // namespace
 
-Outputs::Outputs(SlideBook& book, RunController& run, PlayerClient& player, const QString& libraryFolder,
-                 QObject* parent)
+Outputs::Outputs(SlideBook& book, RunController& run, PlayerClient& player, ThisComputer computer,
+                 LibraryAddress library, QObject* parent)
     : QObject(parent),
       m_book(book),
       m_run(run),
       m_player(player),
-      m_libraryFolder(libraryFolder) {
+      m_computer(std::move(computer)),
+      m_library(std::move(library)) {
     connect(&m_player, &PlayerClient::placesChanged, this, &Outputs::takePlaces);
 }
 
 void Outputs::load() {
     m_files.run(
-        this, [folder = m_libraryFolder] { return loadOutputs(folder); },
+        this, [computer = m_computer, library = m_library] { return computer.outputs(library); },
         [this](Result<std::vector<Output>> outputs) {
             if (!outputs)
                 Q_EMIT problem(outputs.error());
@@ -54,7 +55,7 @@ void Outputs::set(const std::vector<Output>& outputs) {
     m_book.setOutputs(outputs);
     m_player.setOutputs(outputs, m_deskMonitor);
     m_files.run(
-        this, [folder = m_libraryFolder, outputs] { return saveOutputs(folder, outputs); },
+        this, [computer = m_computer, outputs] { return computer.saveOutputs(outputs); },
         [this](const Result<void>& saved) {
             if (!saved)
                 Q_EMIT problem(saved.error());

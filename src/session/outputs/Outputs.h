@@ -5,6 +5,7 @@
 #include "core/run/Output.h"
 #include "core/run/Placement.h"
 #include "session/work/Worker.h"
+#include "store/ThisComputer.h"
 #include <functional>
 #include <map>
 
@@ -19,8 +20,8 @@ class SlideBook;
 class Outputs : public QObject {
     Q_OBJECT
 public:
-    Outputs(SlideBook& book, RunController& run, PlayerClient& player, const QString& libraryFolder,
-            QObject* parent = nullptr);
+    Outputs(SlideBook& book, RunController& run, PlayerClient& player, ThisComputer computer,
+            LibraryAddress library, QObject* parent = nullptr);
 
     /// Reads them from the disk, then loaded(); the usual ones where there are none.
     void load();
@@ -58,7 +59,8 @@ private:
     SlideBook& m_book;
     RunController& m_run;
     PlayerClient& m_player;
-    const QString m_libraryFolder;
+    const ThisComputer m_computer;
+    const LibraryAddress m_library;
     Worker m_files{QStringLiteral("outputs")};
     std::vector<Monitor> m_monitors;
     std::vector<Placement> m_placements;

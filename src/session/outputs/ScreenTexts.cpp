@@ -59,7 +59,7 @@ QString monitorsText(const std::vector<Monitor>& monitors) {
         monitors.size() == 1
             ? Said::tr("One screen is connected, so the outputs open as windows on it. Plug a "
                        "projector in and the hall moves there by itself.")
-            : Said::tr("%n screens are connected.", nullptr, Said::n(qint64(monitors.size())));
+            : Said::tr("%n screens are connected.", nullptr, Said::n(monitors.size()));
     const QString mirrored = mirrorText(monitors);
     return mirrored.isEmpty() ? count : count + u' ' + mirrored;
 }

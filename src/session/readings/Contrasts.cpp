@@ -1,11 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "session/readings/Contrasts.h"
-#include "core/base/LeavableWork.h"
 #include "link/SceneCodec.h"
 #include "media/PictureProxies.h"
 #include "render/LegibilityMeasure.h"
-#include <QCoreApplication>
-#include <QPointer>
 #include <sys/resource.h>
 
 namespace mivanta {
@@ -14,26 +11,12 @@ namespace {
 constexpr int kMostKnown = 20'000; // slides
 constexpr int kSoonMs = 80;
 constexpr int kNice = 10;
-constexpr int kLeftAfterMs = 1000;
 } // namespace
 
-Contrasts::Contrasts(QObject* parent)
-    : QObject(parent),
-      m_pool(std::make_unique<QThreadPool>()),
-      m_known(kMostKnown) {
-    m_pool->setMaxThreadCount(1);
+Contrasts::Contrasts(QObject* parent) : QObject(parent), m_known(kMostKnown) {
     m_soon.setSingleShot(true);
     m_soon.setInterval(kSoonMs);
     connect(&m_soon, &QTimer::timeout, this, &Contrasts::measured);
-}
-
-Contrasts::~Contrasts() {
-    m_pool->clear();
-    // What hangs on a disk that does not answer is left to itself; it knows nothing of what goes here.
-    if (!m_pool->waitForDone(kLeftAfterMs)) {
-        static_cast<void>(m_pool.release());
-        ++leftWorks();
-    }
 }
 
 void Contrasts::setPictures(const QString& folder, const QString& cacheFolder) {
@@ -50,21 +33,14 @@ std::optional<double> Contrasts::of(const Scene& scene, RoomLight light, Urgency
     if (m_measuring.contains(key))
         return std::nullopt;
     m_measuring.insert(key);
-    const RenderSources sources{PictureProxies::loader(m_pictures)};
-    m_pool->start(
-        [guard = QPointer<Contrasts>(this), scene, light, key, sources] {
+    const RenderSources sources{PictureProxies::loader(m_pictures), {}, PictureProxies::lengths(m_pictures)};
+    m_worker.run(
+        this,
+        [scene, light, sources] {
             setpriority(PRIO_PROCESS, 0, kNice); // Linux: of this thread, which does nothing else
-            const double contrast = measuredContrast(scene, light, sources);
-            if (QCoreApplication* app = QCoreApplication::instance()) // lasts longer than anything here
-                QMetaObject::invokeMethod(
-                    app,
-                    [guard, key, contrast] {
-                        if (guard)
-                            guard->keep(key, contrast);
-                    },
-                    Qt::QueuedConnection);
+            return measuredContrast(scene, light, sources);
         },
-        urgency == Urgency::Seen ? 1 : 0);
+        [this, key](double contrast) { keep(key, contrast); }, urgency == Urgency::Seen ? 1 : 0);
     return std::nullopt;
 }
 

@@ -3,10 +3,10 @@
 #include "core/legibility/Legibility.h"
 #include "core/run/Scene.h"
 #include "render/RenderSources.h"
+#include "session/work/LeavableWorker.h"
 #include <QCache>
 #include <QObject>
 #include <QSet>
-#include <QThreadPool>
 #include <QTimer>
 
 namespace mivanta {
@@ -18,8 +18,6 @@ class Contrasts : public QObject {
     Q_OBJECT
 public:
     explicit Contrasts(QObject* parent = nullptr);
-    ~Contrasts() override;
-
     /// Where pictures are; without it there are none.
     void setPictures(const QString& folder, const QString& cacheFolder);
 
@@ -35,7 +33,7 @@ Q_SIGNALS:
 private:
     void keep(const QByteArray& key, double contrast);
 
-    std::unique_ptr<QThreadPool> m_pool; ///< one thread
+    LeavableWorker m_worker;
     std::shared_ptr<PictureProxies> m_pictures;
     QCache<QByteArray, double> m_known;
     QSet<QByteArray> m_measuring;

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "core/base/Clock.h"
 #include "session/run/RunController.h"
-#include <QTimer>
 
 namespace mivanta {
 
@@ -28,7 +28,7 @@ private:
     RunController& m_run;
     ServiceDocument& m_document;
     std::optional<QDateTime> m_due;
-    QTimer m_timer;
+    DueTimer m_timer;
 };
 
 } // namespace mivanta

@@ -4,19 +4,28 @@
 
 namespace mivanta {
 
-/// Has sound what the plan of an item says when the item is taken, and end when another one is, unless it is
-/// to go on. GUI thread.
+/// Has sound what the plan of an item says when the item is taken, and music when that is the item; both end
+/// when another item is taken, unless they are to go on. GUI thread.
 class ItemSounds : public QObject {
     Q_OBJECT
 public:
-    ItemSounds(RunController& run, ServiceDocument& document, PlayerClient& player,
+    ItemSounds(RunController& run, ServiceDocument& document, const SlideBook& book, PlayerClient& player,
                QObject* parent = nullptr);
 
-    /// What sounds now is called; empty = nothing does.
-    [[nodiscard]] QString title() const;
-    [[nodiscard]] const message::Sounding& sounding() const { return m_player.sounding(); }
-    /// Fades out what sounds now.
+    void setGainOf(CueScenes::GainOf gainOf) { m_gainOf = std::move(gainOf); }
+
+    /// What sounds now on a channel is called; empty = nothing does.
+    [[nodiscard]] QString title(SoundChannel channel) const;
+    [[nodiscard]] const message::Sounding& sounding(SoundChannel channel) const {
+        return m_player.sounding(channel);
+    }
+    [[nodiscard]] bool isAnythingHeard() const;
+    /// Fades out all that sounds now.
     void stop();
+
+    // Nothing happens while neither music nor a track sounds.
+    void pauseMusicOrGoOn();
+    void goToPiece(int by); ///< the next one, or the one before
 
 Q_SIGNALS:
     void changed();
@@ -24,13 +33,25 @@ Q_SIGNALS:
 
 private:
     void itemShown();
-    void heard();
+    void playMusic(const MusicItem& music);
+    void slideShown();
+    void stop(SoundChannel channel);
+    void heard(SoundChannel channel);
+    void musicHeard();
     [[nodiscard]] const ItemSound* soundOf(const ItemId& item) const;
+    [[nodiscard]] message::SoundPiece pieceOf(const QString& name, double from = 0, double to = 0) const;
+    [[nodiscard]] const MusicItem* musicOf(const ItemId& item) const;
 
     RunController& m_run;
     ServiceDocument& m_document;
+    const SlideBook& m_book;
     PlayerClient& m_player;
-    ItemId m_item; ///< the one that was on screen last
+    CueScenes::GainOf m_gainOf;
+    ItemId m_item;                     ///< the one that was on screen last
+    std::optional<SlidePlace> m_slide; ///< the slide of it
+    ItemId m_music;                    ///< whose music was begun last; null = it was ended
+    QStringList m_toldProblems;  ///< since it was taken: a broken piece is told once, however often it comes
+    bool m_isMusicHeard = false; ///< by the player that there is
 };
 
 } // namespace mivanta

@@ -124,8 +124,8 @@ QByteArray keptRunToJson(const KeptRun& kept) {
     };
     put(u"onScreen"_s, state.onScreen);
     put(u"next"_s, state.next);
-    put(u"planOnScreen"_s, state.planOnScreen);
-    put(u"planNext"_s, state.planNext);
+    put(u"planOnScreen"_s, state.lineupOnScreen);
+    put(u"planNext"_s, state.lineupNext);
     putTime(json, u"takenAt"_s, kept.takenAt);
     putTime(json, u"itemSince"_s, kept.itemSince);
     putTime(json, u"since"_s, kept.since);
@@ -157,8 +157,8 @@ KeptRun keptRunFromJson(const QByteArray& bytes) {
     state.isLooking = json[u"looking"_s].toBool();
     state.onScreen = cueFromJson(json[u"onScreen"_s]);
     state.next = cueFromJson(json[u"next"_s]);
-    state.planOnScreen = cueFromJson(json[u"planOnScreen"_s]);
-    state.planNext = cueFromJson(json[u"planNext"_s]);
+    state.lineupOnScreen = cueFromJson(json[u"planOnScreen"_s]);
+    state.lineupNext = cueFromJson(json[u"planNext"_s]);
     const QJsonObject frozen = json[u"frozen"_s].toObject();
     for (auto it = frozen.begin(); it != frozen.end(); ++it)
         state.frozen[it.key()] = cueFromJson(it.value());

@@ -34,7 +34,7 @@ Shown OnScreen::of(const QString& output) const {
 
 std::vector<Shown> OnScreen::all() const {
     std::vector<Shown> shown;
-    for (const Output& output : m_run.plan().outputs())
+    for (const Output& output : m_run.lineup().outputs())
         shown.push_back(of(output.name));
     return shown;
 }
@@ -62,7 +62,7 @@ std::optional<Cue> OnScreen::cue() const {
 Curtain OnScreen::cover() const {
     std::vector<Shown> people;
     std::vector<Shown> stage;
-    for (const Output& output : m_run.plan().outputs())
+    for (const Output& output : m_run.lineup().outputs())
         if (const Shown shown = of(output.name); !shown.origin.isFrozen)
             (output.isForPeople() ? people : stage).push_back(shown);
     const std::vector<Shown>& over = people.empty() ? stage : people;

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "session/run/RunController.h"
+#include "core/base/Clock.h"
 #include "core/run/PartJumps.h"
-#include "core/run/StageFields.h"
 #include "session/run/KeptRun.h"
 #include <algorithm>
 
@@ -18,11 +18,11 @@ RunController::RunController(SlideBook& book, ServiceDocument& document, PlayerC
       m_book(book),
       m_document(document),
       m_player(player),
+      m_scenes(book, document),
       m_covered(book, document) {
     m_prefetchSoon.setSingleShot(true);
-    m_callOutEnds.setSingleShot(true);
     connect(&m_prefetchSoon, &QTimer::timeout, this, &RunController::prefetch);
-    connect(&m_callOutEnds, &QTimer::timeout, this, &RunController::endCallOut);
+    connect(&m_callOutEnds, &DueTimer::due, this, &RunController::endCallOut);
     connect(&m_book, &SlideBook::changed, this, &RunController::planChanged);
     connect(&m_player, &PlayerClient::welcomed, this, [this] { prefetchSoon(); });
     connect(&m_player, &PlayerClient::placesChanged, this, [this] { prefetchSoon(); });
@@ -31,8 +31,7 @@ RunController::RunController(SlideBook& book, ServiceDocument& document, PlayerC
 }
 
 RunMoment RunController::moment() const {
-    return {m_state.onScreen ? m_state.onScreen->item : ItemId(), m_itemSince, m_since,
-            QDateTime::currentDateTime()};
+    return {m_state.onScreen ? m_state.onScreen->item : ItemId(), m_itemSince, m_since, Clock::the().now()};
 }
 
 void RunController::change(const RunState& next) {
@@ -50,35 +49,22 @@ void RunController::keep() {
 }
 
 std::vector<Scene> RunController::shownNow() const {
-    std::vector<Scene> shown = m_covered.shown(m_live, m_state.covers);
+    std::vector<Scene> shown = m_covered.shown(m_taken, m_state.covers);
     for (Scene& scene : shown)
         scene.origin.isFrozen = m_state.frozen.contains(scene.output);
     return shown;
 }
 
-std::vector<Scene> RunController::withOrigin(std::vector<Scene> scenes, const std::optional<Cue>& cue) const {
-    const Service& service = m_document.service();
-    for (Scene& scene : scenes)
-        scene.origin = {service.id, service.title, cue};
-    return scenes;
-}
-
 /// Nothing of the open service was put on screen yet, and something of another one is there.
 bool RunController::showsOtherService() const {
-    return std::any_of(m_live.begin(), m_live.end(), [&](const Scene& scene) {
+    return std::any_of(m_taken.begin(), m_taken.end(), [&](const Scene& scene) {
         return scene.origin.cue && !(scene.origin.service == m_service);
     });
 }
 
-/// With what stage monitors are told of the run at that cue.
-std::vector<Scene> RunController::told(std::vector<Scene> scenes, const std::optional<Cue>& cue,
-                                       const QDateTime& itemSince) const {
-    if (!cue)
-        return scenes;
-    const StageFacts facts = stageFacts(m_document.service(), m_book, *cue, itemSince);
-    for (Scene& scene : scenes)
-        scene = withFacts(std::move(scene), facts);
-    return scenes;
+void RunController::setFilmPlace(const FilmPlace& film) {
+    if (m_scenes.setFilm(film) && m_state.onScreen && film.item == m_state.onScreen->item)
+        showAgain();
 }
 
 std::vector<Colour> RunController::grounds() const {
@@ -88,38 +74,40 @@ std::vector<Colour> RunController::grounds() const {
     return colours;
 }
 
-void RunController::showLive(bool cut) {
+void RunController::showTaken(Arrival arrival) {
     m_shownOn = grounds();
-    m_player.show(shownNow(), cut);
+    m_player.show(shownNow(), arrival);
 }
 
 /// Whatever became of its item.
 void RunController::keepFrozen(std::vector<Scene>& scenes,
                                const std::map<QString, std::optional<Cue>>& frozen) const {
     for (Scene& scene : scenes)
-        for (const Scene& before : m_live)
+        for (const Scene& before : m_taken)
             if (before.output == scene.output && frozen.contains(scene.output))
                 scene = before;
 }
 
 std::vector<Scene> RunController::drawnAnew() const {
-    return withOrigin(
-        startedAt(told(scenesFor(m_state, m_book, m_book.outputs()), m_state.onScreen, m_itemSince),
+    return m_scenes.withOrigin(
+        startedAt(m_scenes.told(scenesFor(m_state, m_book, m_book.outputs()), m_state.onScreen, m_itemSince),
                   m_takenAt.time()),
         m_state.onScreen);
 }
 
 void RunController::show(const RunState& next) {
-    m_before.push_back({m_state, m_live, m_itemSince});
+    m_before.push_back({m_state, m_taken, m_itemSince});
     if (m_before.size() > kMostUndone)
         m_before.erase(m_before.begin());
-    const QTime now = QTime::currentTime();
+    const QTime now = Clock::the().time();
     const bool isSameItem =
         m_state.onScreen && next.onScreen && m_state.onScreen->item == next.onScreen->item;
-    const QDateTime itemSince = isSameItem ? m_itemSince : QDateTime::currentDateTime();
-    std::vector<Scene> scenes =
-        withOrigin(startedAt(told(scenesFor(next, m_book, m_book.outputs()), next.onScreen, itemSince), now),
-                   next.onScreen);
+    const QDateTime itemSince = isSameItem ? m_itemSince : Clock::the().now();
+    if (!isSameItem)
+        m_scenes.setFilm({});
+    std::vector<Scene> scenes = m_scenes.withOrigin(
+        startedAt(m_scenes.told(scenesFor(next, m_book, m_book.outputs()), next.onScreen, itemSince), now),
+        next.onScreen);
     keepFrozen(scenes, next.frozen);
     RunState opened = next;
     if (m_settings.takeOpensCurtain)
@@ -129,13 +117,13 @@ void RunController::show(const RunState& next) {
 }
 
 void RunController::put(const RunState& next, std::vector<Scene> live) {
-    m_takenAt = QDateTime::currentDateTime();
+    m_takenAt = Clock::the().now();
     if (!m_since.isValid())
         m_since = m_takenAt;
-    m_live = std::move(live);
+    m_taken = std::move(live);
     ++m_takes;
     m_state.covers = next.covers;
-    showLive();
+    showTaken();
     Q_EMIT ordered();
     change(next);
     Q_EMIT shown();
@@ -203,10 +191,10 @@ void RunController::cover(const Covers& covers) {
     // Before the first take there is nothing to cover but black; a card or a message is seen all the same.
     const bool isSeen = covers.curtain == Curtain::HouseCard || !covers.own.empty() || covers.callOut ||
                         !covers.testCards.empty();
-    if (m_live.empty() && isSeen)
-        m_live = scenesFor(m_state, m_book, m_book.outputs());
-    if (!m_live.empty())
-        showLive();
+    if (m_taken.empty() && isSeen)
+        m_taken = scenesFor(m_state, m_book, m_book.outputs());
+    if (!m_taken.empty())
+        showTaken();
     keep();
     watchCallOut();
     prefetchSoon();
@@ -257,12 +245,12 @@ void RunController::setFrozen(const QString& output, bool frozen) {
         m_state.frozen.erase(output);
         if (!showsOtherService()) // else it goes on with what it shows, until a take
             for (const Scene& now : drawnAnew())
-                for (Scene& scene : m_live)
+                for (Scene& scene : m_taken)
                     if (scene.output == output && now.output == output)
                         scene = now;
     }
-    if (!m_live.empty())
-        showLive();
+    if (!m_taken.empty())
+        showTaken();
     Q_EMIT changed();
     change(next);
 }
@@ -273,7 +261,7 @@ void RunController::callOut(const QString& text, const std::set<QString>& output
     Covers covers = m_state.covers;
     covers.callOut = CallOut{text.trimmed(), outputs, std::nullopt};
     if (m_settings.callOutSeconds > 0)
-        covers.callOut->until = QDateTime::currentDateTime().addSecs(m_settings.callOutSeconds);
+        covers.callOut->until = Clock::the().now().addSecs(m_settings.callOutSeconds);
     cover(covers);
 }
 
@@ -316,7 +304,7 @@ void RunController::renameOutput(const QString& from, const QString& to) {
             if (scene.output == from)
                 scene.output = to;
     };
-    renameIn(m_state, m_live);
+    renameIn(m_state, m_taken);
     for (Before& before : m_before)
         renameIn(before.state, before.live);
     move(m_beforeBlack.own);
@@ -324,18 +312,18 @@ void RunController::renameOutput(const QString& from, const QString& to) {
 }
 
 void RunController::showAsIs() {
-    if (!m_live.empty())
-        showLive(true);
+    if (!m_taken.empty())
+        showTaken(Arrival::Cut);
 }
 
 void RunController::showNewOutputs() {
-    if (m_live.empty() || showsOtherService())
+    if (m_taken.empty() || showsOtherService())
         return;
     for (Scene& scene : drawnAnew())
-        if (std::none_of(m_live.begin(), m_live.end(),
+        if (std::none_of(m_taken.begin(), m_taken.end(),
                          [&](const Scene& live) { return live.output == scene.output; }))
-            m_live.push_back(std::move(scene));
-    showLive(true);
+            m_taken.push_back(std::move(scene));
+    showTaken(Arrival::Cut);
     Q_EMIT changed();
 }
 
@@ -344,8 +332,8 @@ void RunController::showAgain() {
         return;
     std::vector<Scene> scenes = drawnAnew();
     keepFrozen(scenes, m_state.frozen);
-    m_live = std::move(scenes);
-    showLive(true);
+    m_taken = std::move(scenes);
+    showTaken(Arrival::Cut);
     Q_EMIT changed();
 }
 
@@ -355,8 +343,8 @@ void RunController::watchCallOut() {
         m_callOutEnds.stop();
         return;
     }
-    const qint64 left = QDateTime::currentDateTime().msecsTo(*callOut->until);
-    m_callOutEnds.start(int(std::max<qint64>(0, left)));
+    const qint64 left = Clock::the().now().msecsTo(*callOut->until);
+    m_callOutEnds.start(std::max<qint64>(0, left));
 }
 
 void RunController::setSettings(const RunSettings& settings) {
@@ -383,8 +371,8 @@ void RunController::planChanged() {
         std::erase_if(m_state.covers.testCards, isGone);
     }
     m_covered.forgetHouseCards();
-    if (!m_live.empty() && m_shownOn != grounds())
-        showLive();
+    if (!m_taken.empty() && m_shownOn != grounds())
+        showTaken();
     keep();
     prefetchSoon();
     Q_EMIT changed();
@@ -428,13 +416,13 @@ void RunController::setDesk(const QString& desk) {
 void RunController::prefetchSoon() {
     if (m_prefetchSoon.isActive())
         return;
-    const qint64 since = m_sincePrefetch.isValid() ? m_sincePrefetch.elapsed() : kPrefetchEveryMs;
+    const qint64 since = m_prefetchedAt ? Clock::the().steady() - *m_prefetchedAt : qint64(kPrefetchEveryMs);
     m_prefetchSoon.start(int(std::max<qint64>(0, kPrefetchEveryMs - since)));
 }
 
 /// What is next, what would come after it, what was before, and what the other curtains would show.
 void RunController::prefetch() {
-    m_sincePrefetch.start();
+    m_prefetchedAt = Clock::the().steady();
     if (!m_player.isConnected())
         return;
     std::vector<Scene> scenes;
@@ -447,8 +435,8 @@ void RunController::prefetch() {
         if (!slides)
             return;
         const bool isSameItem = m_state.onScreen && m_state.onScreen->item == cue->item;
-        auto at = told(scenesAt(*slides, cue->position), cue,
-                       isSameItem ? m_itemSince : QDateTime::currentDateTime());
+        auto at = m_scenes.told(scenesAt(*slides, cue->position), cue,
+                                isSameItem ? m_itemSince : Clock::the().now());
         keepFrozen(at, m_state.frozen);
         addShown(at, m_state.covers);
     };
@@ -459,14 +447,14 @@ void RunController::prefetch() {
         add(preceding(*m_state.onScreen, m_book));
     for (const Curtain curtain :
          {Curtain::Open, Curtain::Plain, Curtain::WordsOff, Curtain::HouseCard, Curtain::Black})
-        addShown(m_live, {.curtain = curtain});
+        addShown(m_taken, {.curtain = curtain});
     m_player.prepare(scenes);
 }
 
 QByteArray RunController::keptState() const {
     KeptRun kept{m_state, m_beforeBlack, m_takenAt, m_itemSince, m_since, m_desk, {}, {}};
     if (showsOtherService())
-        kept.live = m_live;
+        kept.live = m_taken;
     for (const auto& cue : {m_state.onScreen, m_state.next})
         if (const Item* item = cue ? m_book.unplannedItem(cue->item) : nullptr)
             kept.unplanned.push_back(*item);
@@ -485,8 +473,10 @@ void RunController::takeUp(const QByteArray& bytes) {
     m_takenAt = kept.takenAt;
     m_itemSince = kept.itemSince;
     m_since = kept.since;
-    m_live = m_state.onScreen ? drawnAnew() : kept.live;
+    m_taken = m_state.onScreen ? drawnAnew() : kept.live;
     m_shownOn = grounds(); // the player has it so already
+    if (m_state.onScreen)
+        m_player.remember(shownNow());
     keep();
     watchCallOut();
     prefetchSoon();

@@ -1,11 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "core/base/Clock.h"
 #include "core/run/RunSettings.h"
 #include "core/timing/RunTiming.h"
 #include "link/PlayerClient.h"
 #include "session/run/CoveredScenes.h"
+#include "session/run/CueScenes.h"
 #include <QDateTime>
-#include <QElapsedTimer>
 
 namespace mivanta {
 
@@ -18,11 +19,11 @@ public:
                   QObject* parent = nullptr);
 
     [[nodiscard]] const RunState& state() const { return m_state; }
-    [[nodiscard]] const SlideBook& plan() const { return m_book; }
+    [[nodiscard]] const SlideBook& lineup() const { return m_book; }
     /// The service that is being run: the one that is open.
     [[nodiscard]] ServiceId serviceId() const { return m_document.service().id; }
     /// The pictures ordered last, one an output, without what covers them; empty before the first take.
-    [[nodiscard]] const std::vector<Scene>& live() const { return m_live; }
+    [[nodiscard]] const std::vector<Scene>& takenScenes() const { return m_taken; }
     /// The same as they are shown, with what covers them.
     [[nodiscard]] std::vector<Scene> shownNow() const;
     /// When what is on screen was put there; invalid before the first take.
@@ -66,6 +67,10 @@ public:
     void showAsIs();
     /// Outputs that came since the last take show what is on screen.
     void showNewOutputs();
+    /// By how much films are made louder.
+    void setGainOf(CueScenes::GainOf gainOf) { m_scenes.setGainOf(std::move(gainOf)); }
+    /// Where the film on screen stands; the stage is told.
+    void setFilmPlace(const FilmPlace& film);
     /// What is on screen again, with the words that it has now, at once. What is frozen stays.
     void showAgain();
 
@@ -102,17 +107,13 @@ private:
         QDateTime since;
         int takes = 0;
     };
-    [[nodiscard]] std::vector<Scene> withOrigin(std::vector<Scene> scenes,
-                                                const std::optional<Cue>& cue) const;
     [[nodiscard]] bool showsOtherService() const;
     void change(const RunState& next);
     void show(const RunState& next);
     void put(const RunState& next, std::vector<Scene> live);
     void cover(const Covers& covers);
     [[nodiscard]] bool isBlackEverywhere() const;
-    [[nodiscard]] std::vector<Scene> told(std::vector<Scene> scenes, const std::optional<Cue>& cue,
-                                          const QDateTime& itemSince) const;
-    void showLive(bool cut = false);
+    void showTaken(Arrival arrival = Arrival::Turning);
     [[nodiscard]] std::vector<Colour> grounds() const;
     /// What is on screen as it would be drawn now.
     [[nodiscard]] std::vector<Scene> drawnAnew() const;
@@ -129,7 +130,8 @@ private:
     PlayerClient& m_player;
     RunSettings m_settings = usualRunSettings();
     RunState m_state;
-    std::vector<Scene> m_live;
+    std::vector<Scene> m_taken;
+    CueScenes m_scenes;
     CoveredScenes m_covered;
     std::vector<Colour> m_shownOn; ///< the outputs' grounds, when they were shown last
     std::vector<Before> m_before;
@@ -143,8 +145,8 @@ private:
     QString m_desk;
     bool m_mayKeep = false; ///< not before what was kept last has been taken up
     QTimer m_prefetchSoon;
-    QElapsedTimer m_sincePrefetch;
-    QTimer m_callOutEnds;
+    std::optional<qint64> m_prefetchedAt; ///< of Clock::steady()
+    DueTimer m_callOutEnds;
 };
 
 } // namespace mivanta

@@ -9,6 +9,8 @@ namespace mivanta {
 namespace {
 
 const QString kGroup = QStringLiteral("run/keys");
+constexpr double kFilmJump = 10; // seconds
+constexpr int kVolumeStep = 5;   // per cent
 
 } // namespace
 
@@ -18,70 +20,123 @@ const std::vector<RunActionFacts>& runActions() {
         {RunAction::Take,
          "take",
          QT_TRANSLATE_NOOP("RunKeys", "Take what is next"),
-         {Qt::Key_Space, Qt::Key_Return, Qt::Key_Enter, Qt::Key_PageDown}},
+         {Qt::Key_Space, Qt::Key_Return, Qt::Key_Enter, Qt::Key_PageDown},
+         false,
+         false,
+         order::Take{}},
         {RunAction::Back,
          "back",
          QT_TRANSLATE_NOOP("RunKeys", "Take the step before"),
-         {Qt::Key_Backspace, Qt::Key_PageUp}},
+         {Qt::Key_Backspace, Qt::Key_PageUp},
+         false,
+         false,
+         order::TakeBefore{}},
         {RunAction::LookOn,
          "look-on",
          QT_TRANSLATE_NOOP("RunKeys", "Look one step on"),
          {Qt::Key_Down},
-         true},
+         true,
+         false,
+         order::LookAhead{1}},
         {RunAction::LookBack,
          "look-back",
          QT_TRANSLATE_NOOP("RunKeys", "Look one step back"),
          {Qt::Key_Up},
-         true},
+         true,
+         false,
+         order::LookAhead{-1}},
         {RunAction::NextItem,
          "next-item",
          QT_TRANSLATE_NOOP("RunKeys", "Look at the next item"),
          {Qt::Key_Right},
-         true},
+         true,
+         false,
+         order::LookAtItemsOn{1}},
         {RunAction::PreviousItem,
          "previous-item",
          QT_TRANSLATE_NOOP("RunKeys", "Look at the item before"),
          {Qt::Key_Left},
-         true},
+         true,
+         false,
+         order::LookAtItemsOn{-1}},
         {RunAction::PartAgain,
          "part-again",
          QT_TRANSLATE_NOOP("RunKeys", "Look at the begin of this part"),
-         {Qt::Key_R}},
+         {Qt::Key_R},
+         false,
+         false,
+         order::LookAtPartAgain{}},
         {RunAction::FirstSlide,
          "first-slide",
          QT_TRANSLATE_NOOP("RunKeys", "Look at the first slide of this item"),
-         {Qt::Key_Home}},
+         {Qt::Key_Home},
+         false,
+         false,
+         order::LookAtFirst{}},
         {RunAction::StopLooking,
          "stop-looking",
          QT_TRANSLATE_NOOP("RunKeys", "Stop looking: next is what follows"),
-         {Qt::Key_Escape}},
-        {RunAction::UndoTake, "undo-take", QT_TRANSLATE_NOOP("RunKeys", "Undo the last take"), {Qt::Key_U}},
-        {RunAction::CurtainOpen, "curtain-open", QT_TRANSLATE_NOOP("RunKeys", "Curtain: open"), {Qt::Key_F5}},
+         {Qt::Key_Escape},
+         false,
+         false,
+         order::StopLooking{}},
+        {RunAction::UndoTake,
+         "undo-take",
+         QT_TRANSLATE_NOOP("RunKeys", "Undo the last take"),
+         {Qt::Key_U},
+         false,
+         false,
+         order::UndoTake{}},
+        {RunAction::CurtainOpen,
+         "curtain-open",
+         QT_TRANSLATE_NOOP("RunKeys", "Curtain: open"),
+         {Qt::Key_F5},
+         false,
+         false,
+         order::SetCurtain{Curtain::Open}},
         {RunAction::CurtainPlain,
          "curtain-plain",
          QT_TRANSLATE_NOOP("RunKeys", "Curtain: words on a plain ground"),
-         {Qt::Key_F6}},
+         {Qt::Key_F6},
+         false,
+         false,
+         order::SetCurtain{Curtain::Plain}},
         {RunAction::CurtainWordsOff,
          "curtain-words-off",
          QT_TRANSLATE_NOOP("RunKeys", "Curtain: words off"),
-         {Qt::Key_F7}},
+         {Qt::Key_F7},
+         false,
+         false,
+         order::SetCurtain{Curtain::WordsOff}},
         {RunAction::CurtainHouseCard,
          "curtain-house-card",
          QT_TRANSLATE_NOOP("RunKeys", "Curtain: house card"),
-         {Qt::Key_F8}},
+         {Qt::Key_F8},
+         false,
+         false,
+         order::SetCurtain{Curtain::HouseCard}},
         {RunAction::CurtainBlack,
          "curtain-black",
          QT_TRANSLATE_NOOP("RunKeys", "Curtain: black"),
-         {Qt::Key_F9}},
+         {Qt::Key_F9},
+         false,
+         false,
+         order::SetCurtain{Curtain::Black}},
         {RunAction::BlackAndBack,
          "black-and-back",
          QT_TRANSLATE_NOOP("RunKeys", "Black, and back again"),
-         {Qt::Key_Period}},
+         {Qt::Key_Period},
+         false,
+         false,
+         order::BlackAndBack{}},
         {RunAction::CallOut, "call-out", QT_TRANSLATE_NOOP("RunKeys", "Write a call-out"), {Qt::Key_F10}},
         {RunAction::EndCallOut,
          "end-call-out",
          QT_TRANSLATE_NOOP("RunKeys", "Take the call-out away"),
-         {Qt::Key_F12}},
+         {Qt::Key_F12},
+         false,
+         false,
+         order::EndCallOut{}},
         {RunAction::FreezeMain,
          "freeze",
          QT_TRANSLATE_NOOP("RunKeys", "Freeze the large picture, or let it go on"),
@@ -102,63 +157,81 @@ const std::vector<RunActionFacts>& runActions() {
         {RunAction::HoldAdvance,
          "hold",
          QT_TRANSLATE_NOOP("RunKeys", "Hold what comes by itself"),
-         {Qt::Key_H}},
-        {RunAction::FadeSound, "fade-sound", QT_TRANSLATE_NOOP("RunKeys", "Fade out the sound"), {Qt::Key_S}},
+         {Qt::Key_H},
+         false,
+         false,
+         order::HoldAdvance{}},
+        {RunAction::FadeSound,
+         "fade-sound",
+         QT_TRANSLATE_NOOP("RunKeys", "Fade out the sound"),
+         {Qt::Key_S},
+         false,
+         false,
+         order::FadeSound{}},
+        {RunAction::PauseMusic,
+         "music-pause",
+         QT_TRANSLATE_NOOP("RunKeys", "Music: pause, or go on"),
+         {Qt::Key_Comma},
+         false,
+         false,
+         order::PauseMusic{}},
+        {RunAction::NextPiece,
+         "music-next",
+         QT_TRANSLATE_NOOP("RunKeys", "Music: the next piece"),
+         {Qt::Key_N},
+         false,
+         false,
+         order::GoToPiece{1}},
+        {RunAction::PauseFilm,
+         "film-pause",
+         QT_TRANSLATE_NOOP("RunKeys", "Film: pause, or go on"),
+         {Qt::Key_P},
+         false,
+         true,
+         order::PauseFilm{}},
+        {RunAction::FilmBack,
+         "film-back",
+         QT_TRANSLATE_NOOP("RunKeys", "Film: ten seconds back"),
+         {Qt::Key_J},
+         true,
+         true,
+         order::JumpInFilm{-kFilmJump}},
+        {RunAction::FilmOn,
+         "film-on",
+         QT_TRANSLATE_NOOP("RunKeys", "Film: ten seconds on"),
+         {Qt::Key_L},
+         true,
+         true,
+         order::JumpInFilm{kFilmJump}},
+        {RunAction::FilmAgain,
+         "film-again",
+         QT_TRANSLATE_NOOP("RunKeys", "Film: from the beginning"),
+         {Qt::Key_A},
+         false,
+         true,
+         order::FilmFromBeginning{}},
+        {RunAction::FilmSofter,
+         "film-softer",
+         QT_TRANSLATE_NOOP("RunKeys", "Film: softer"),
+         {Qt::Key_Minus},
+         true,
+         true,
+         order::ChangeFilmVolume{-kVolumeStep}},
+        {RunAction::FilmLouder,
+         "film-louder",
+         QT_TRANSLATE_NOOP("RunKeys", "Film: louder"),
+         {Qt::Key_Plus},
+         true,
+         true,
+         order::ChangeFilmVolume{kVolumeStep}},
         {RunAction::ShowKeys, "show-keys", QT_TRANSLATE_NOOP("RunKeys", "Show every key"), {Qt::Key_F1}},
     };
     return all;
 }
 
-std::optional<RunOrder> orderOf(RunAction action) {
-    switch (action) {
-    case RunAction::Take:
-        return order::Take{};
-    case RunAction::Back:
-        return order::TakeBefore{};
-    case RunAction::UndoTake:
-        return order::UndoTake{};
-    case RunAction::LookOn:
-        return order::LookAhead{1};
-    case RunAction::LookBack:
-        return order::LookAhead{-1};
-    case RunAction::NextItem:
-        return order::LookAtItemsOn{1};
-    case RunAction::PreviousItem:
-        return order::LookAtItemsOn{-1};
-    case RunAction::PartAgain:
-        return order::LookAtPartAgain{};
-    case RunAction::FirstSlide:
-        return order::LookAtFirst{};
-    case RunAction::StopLooking:
-        return order::StopLooking{};
-    case RunAction::CurtainOpen:
-        return order::SetCurtain{Curtain::Open};
-    case RunAction::CurtainPlain:
-        return order::SetCurtain{Curtain::Plain};
-    case RunAction::CurtainWordsOff:
-        return order::SetCurtain{Curtain::WordsOff};
-    case RunAction::CurtainHouseCard:
-        return order::SetCurtain{Curtain::HouseCard};
-    case RunAction::CurtainBlack:
-        return order::SetCurtain{Curtain::Black};
-    case RunAction::BlackAndBack:
-        return order::BlackAndBack{};
-    case RunAction::EndCallOut:
-        return order::EndCallOut{};
-    case RunAction::HoldAdvance:
-        return order::HoldAdvance{};
-    case RunAction::FadeSound:
-        return order::FadeSound{};
-    case RunAction::CallOut:
-    case RunAction::FreezeMain:
-    case RunAction::OutputsMenu:
-    case RunAction::Find:
-    case RunAction::KeepUnplanned:
-    case RunAction::MendWords:
-    case RunAction::ShowKeys:
-        break;
-    }
-    return std::nullopt;
+const RunActionFacts& factsOf(RunAction action) {
+    return *std::find_if(runActions().begin(), runActions().end(),
+                         [&](const RunActionFacts& each) { return each.action == action; });
 }
 
 RunKeys::RunKeys(QObject* parent) : QObject(parent) {
@@ -180,6 +253,11 @@ std::optional<RunAction> RunKeys::actionOf(Qt::Key key) const {
         if (std::find(keys.begin(), keys.end(), key) != keys.end())
             return action;
     return std::nullopt;
+}
+
+std::optional<RunAction> RunKeys::actionOf(Qt::Key key, Film film) const {
+    const auto action = actionOf(key);
+    return action && film == Film::None && factsOf(*action).isOfFilm ? std::nullopt : action;
 }
 
 const std::vector<Qt::Key>& RunKeys::keysOf(RunAction action) const {

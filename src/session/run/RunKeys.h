@@ -36,6 +36,14 @@ enum class RunAction {
     MendWords,
     HoldAdvance,
     FadeSound,
+    PauseMusic,
+    NextPiece,
+    PauseFilm,
+    FilmBack,
+    FilmOn,
+    FilmAgain,
+    FilmLouder,
+    FilmSofter,
     ShowKeys,
 };
 
@@ -45,11 +53,13 @@ struct RunActionFacts {
     const char* name; ///< "Take what is next"; to be translated in the context RunKeys
     std::vector<Qt::Key> usual;
     bool repeats = false; ///< also while the key is held down
+    /// Only while a film is on screen; its keys mean parts else.
+    bool isOfFilm = false;
+    /// What it orders of the running service; nothing for what only a window can do, as opening Find.
+    std::optional<RunOrder> order{};
 };
 [[nodiscard]] const std::vector<RunActionFacts>& runActions();
-
-/// What the action orders of the running service; nothing for what only a window can do, as opening Find.
-[[nodiscard]] std::optional<RunOrder> orderOf(RunAction action);
+[[nodiscard]] const RunActionFacts& factsOf(RunAction action);
 
 /// Which keys do what on the Run desk. A key is one key without a modifier, so that no action needs two
 /// hands; each does one thing. Changes are kept in the settings. GUI thread.
@@ -59,6 +69,9 @@ public:
     explicit RunKeys(QObject* parent = nullptr);
 
     [[nodiscard]] std::optional<RunAction> actionOf(Qt::Key key) const;
+    /// The same as it is now: keys of films do nothing while there is none.
+    enum class Film { OnScreen, None };
+    [[nodiscard]] std::optional<RunAction> actionOf(Qt::Key key, Film film) const;
     [[nodiscard]] const std::vector<Qt::Key>& keysOf(RunAction action) const;
     /// "Space, Enter"; empty when no key does it.
     [[nodiscard]] QString textOf(RunAction action) const;

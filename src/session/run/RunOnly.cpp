@@ -9,29 +9,28 @@ const QString kRunOnlyKey = QStringLiteral("run/only");
 }
 
 RunOnly::RunOnly(QObject* parent) : QObject(parent) {
-    m_isSet = QSettings().value(kRunOnlyKey, false).toBool();
-    m_isLocked = m_isSet;
+    const bool isSet = QSettings().value(kRunOnlyKey, false).toBool();
+    m_state = {.isSet = isSet, .isLocked = isSet};
 }
 
-void RunOnly::take(bool isSet, bool isLocked) {
-    if (isSet == m_isSet && isLocked == m_isLocked)
+void RunOnly::become(const State& next) {
+    if (next == m_state)
         return;
-    m_isSet = isSet;
-    m_isLocked = isLocked;
+    m_state = next;
     Q_EMIT changed();
 }
 
 void RunOnly::set(bool on) {
     QSettings().setValue(kRunOnlyKey, on);
-    take(on, on && m_isLocked);
+    become({.isSet = on, .isLocked = on && m_state.isLocked});
 }
 
 void RunOnly::lock() {
-    take(m_isSet, m_isSet);
+    become({.isSet = m_state.isSet, .isLocked = m_state.isSet});
 }
 
 void RunOnly::unlock() {
-    take(m_isSet, false);
+    become({.isSet = m_state.isSet, .isLocked = false});
 }
 
 } // namespace mivanta

@@ -12,8 +12,8 @@ class RunOnly : public QObject {
 public:
     explicit RunOnly(QObject* parent = nullptr);
 
-    [[nodiscard]] bool isSet() const { return m_isSet; }
-    [[nodiscard]] bool isLocked() const { return m_isLocked; }
+    [[nodiscard]] bool isSet() const { return m_state.isSet; }
+    [[nodiscard]] bool isLocked() const { return m_state.isLocked; }
     /// Taking it away unlocks; setting it does not lock yet.
     void set(bool on);
     void lock();
@@ -23,9 +23,14 @@ Q_SIGNALS:
     void changed();
 
 private:
-    void take(bool isSet, bool isLocked);
-    bool m_isSet = false;
-    bool m_isLocked = false;
+    struct State {
+        bool isSet = false;
+        bool isLocked = false;
+        friend bool operator==(const State&, const State&) = default;
+    };
+    void become(const State& next);
+
+    State m_state;
 };
 
 } // namespace mivanta

@@ -6,22 +6,12 @@
 #include "session/run/AutoAdvance.h"
 #include "session/run/ItemSounds.h"
 #include "session/run/RunController.h"
+#include "session/run/RunFilm.h"
 #include <algorithm>
 
 namespace mivanta {
 
 namespace {
-
-/// The item that is meant has a part of that letter, or of that short name.
-bool hasPart(const RunState& state, const RunPlan& plan, const QString& part) {
-    const auto item = itemMeant(state, plan);
-    const ItemSlides* slides = item ? plan.slidesOf(*item) : nullptr;
-    const auto isIt = [&](const ContentPart& each) {
-        return part.size() == 1 ? each.shortLabel.startsWith(part, Qt::CaseInsensitive)
-                                : each.shortLabel.compare(part, Qt::CaseInsensitive) == 0;
-    };
-    return slides && std::any_of(slides->content.parts.begin(), slides->content.parts.end(), isIt);
-}
 
 Result<void> done() {
     return {};
@@ -73,12 +63,21 @@ Result<void> RunOrders::obey(const RunOrder& order) {
             [&](const order::CallOut& say) { return does([&] { m_run.callOut(say.text, say.outputs); }); },
             [&](const order::EndCallOut&) { return does([&] { m_run.endCallOut(); }); },
             [&](const order::HoldAdvance&) { return does([&] { m_advance.stop(); }); },
-            [&](const order::FadeSound&) { return does([&] { m_sounds.stop(); }); }},
+            [&](const order::FadeSound&) { return does([&] { m_sounds.stop(); }); },
+            [&](const order::PauseMusic&) { return does([&] { m_sounds.pauseMusicOrGoOn(); }); },
+            [&](const order::GoToPiece& piece) { return does([&] { m_sounds.goToPiece(piece.by); }); },
+            [&](const order::PauseFilm&) { return does([&] { m_film.pauseOrGoOn(); }); },
+            [&](const order::JumpInFilm& jump) { return does([&] { m_film.jump(jump.seconds); }); },
+            [&](const order::SeekFilm& seek) { return does([&] { m_film.seek(seek.seconds); }); },
+            [&](const order::FilmFromBeginning&) { return does([&] { m_film.fromTheBeginning(); }); },
+            [&](const order::ChangeFilmVolume& by) {
+                return does([&] { m_film.changeVolume(by.percent); });
+            }},
         order);
 }
 
 Result<void> RunOrders::lookAtItem(int number) {
-    if (number < 1 || number > m_plan.itemCount())
+    if (number < 1 || number > m_lineup.itemCount())
         return failure(Said::tr("there is no item %1").arg(number));
     m_run.lookAtItem(number - 1);
     return {};
@@ -87,21 +86,22 @@ Result<void> RunOrders::lookAtItem(int number) {
 Result<void> RunOrders::lookAtPart(const order::LookAtPart& order) {
     RunState looked = m_run.state();
     if (order.item) {
-        if (*order.item < 1 || *order.item > m_plan.itemCount())
+        if (*order.item < 1 || *order.item > m_lineup.itemCount())
             return failure(Said::tr("there is no item %1").arg(*order.item));
-        looked = lookedAtItem(looked, m_plan, *order.item - 1);
+        looked = lookedAtItem(looked, m_lineup, *order.item - 1);
     }
-    if (order.part.isEmpty() || !hasPart(looked, m_plan, order.part)) // nothing is done by halves
-        return failure(Said::tr("there is no part \"%1\" here").arg(order.part));
+    if (!hasPart(looked, m_lineup, order.letter, order.number)) { // nothing is done by halves
+        const QString number = order.number ? QString::number(*order.number) : QString();
+        return failure(Said::tr("there is no part \"%1\" here").arg(order.letter + number));
+    }
     if (order.item)
         m_run.lookAtItem(*order.item - 1);
-    const int digits = order.part.mid(1).toInt();
-    m_run.lookAtPart(order.part.front(), digits > 0 ? std::optional(digits) : std::nullopt);
+    m_run.lookAtPart(order.letter, order.number);
     return {};
 }
 
 Result<void> RunOrders::mustBeThere(const QString& output) const {
-    const auto& all = m_plan.outputs();
+    const auto& all = m_lineup.outputs();
     if (std::any_of(all.begin(), all.end(), [&](const Output& each) { return each.name == output; }))
         return {};
     return failure(Said::tr("there is no output \"%1\"").arg(output));

@@ -12,6 +12,7 @@ namespace mivanta {
 class AutoAdvance;
 class ItemSounds;
 class RunController;
+class RunFilm;
 class SlideBook;
 
 /// Everything that can be ordered of the running service, by whoever: keys, buttons, other programs. Only
@@ -32,8 +33,9 @@ struct LookAtItem {
 };
 /// A part of the item that is meant; of `item` when it is said.
 struct LookAtPart {
-    QString part;            ///< its letter, and a number or none: "C", "V2"
-    std::optional<int> item; ///< a number as in LookAtItem
+    QChar letter; ///< of its short name
+    std::optional<int> number{};
+    std::optional<int> item{}; ///< a number as in LookAtItem
 };
 struct LookAtPartAgain {};
 struct LookAtFirst {}; ///< slide of the item
@@ -65,6 +67,23 @@ struct CallOut {
 struct EndCallOut {};
 struct HoldAdvance {};
 struct FadeSound {};
+// Of the music that sounds.
+struct PauseMusic {}; ///< or have it go on
+struct GoToPiece {
+    int by = 1; ///< negative = back
+};
+// Of the film that is on screen.
+struct PauseFilm {}; ///< or have it go on
+struct JumpInFilm {
+    double seconds = 0; ///< negative = back
+};
+struct SeekFilm {
+    double seconds = 0; ///< of its file
+};
+struct FilmFromBeginning {};
+struct ChangeFilmVolume {
+    int percent = 0; ///< by so many
+};
 } // namespace order
 
 using RunOrder =
@@ -72,16 +91,19 @@ using RunOrder =
                  order::LookAtItemsOn, order::LookAtItem, order::LookAtPart, order::LookAtPartAgain,
                  order::LookAtFirst, order::LookAt, order::LookAtUnplanned, order::StopLooking,
                  order::SetCurtain, order::SetOwnCurtain, order::BlackAndBack, order::Freeze, order::CallOut,
-                 order::EndCallOut, order::HoldAdvance, order::FadeSound>;
+                 order::EndCallOut, order::HoldAdvance, order::FadeSound, order::PauseMusic, order::GoToPiece,
+                 order::PauseFilm, order::JumpInFilm, order::SeekFilm, order::FilmFromBeginning,
+                 order::ChangeFilmVolume>;
 
 /// Obeys them. GUI thread.
 class RunOrders {
 public:
-    RunOrders(RunController& run, SlideBook& plan, AutoAdvance& advance, ItemSounds& sounds)
+    RunOrders(RunController& run, SlideBook& lineup, AutoAdvance& advance, ItemSounds& sounds, RunFilm& film)
         : m_run(run),
-          m_plan(plan),
+          m_lineup(lineup),
           m_advance(advance),
-          m_sounds(sounds) {}
+          m_sounds(sounds),
+          m_film(film) {}
 
     /// Fails, with nothing done, when the item, the part or the output that is named is not there.
     Result<void> obey(const RunOrder& order);
@@ -92,9 +114,10 @@ private:
     [[nodiscard]] Result<void> mustBeThere(const QString& output) const;
 
     RunController& m_run;
-    SlideBook& m_plan;
+    SlideBook& m_lineup;
     AutoAdvance& m_advance;
     ItemSounds& m_sounds;
+    RunFilm& m_film;
 };
 
 } // namespace mivanta

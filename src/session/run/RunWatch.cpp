@@ -7,21 +7,11 @@
 
 namespace mivanta {
 
-namespace {
-
-RunFacts withoutTimes(RunFacts facts) {
-    facts.secondsBehind.reset();
-    facts.likelyEnd = {};
-    return facts;
-}
-
-} // namespace
-
-RunWatch::RunWatch(RunController& run, SlideBook& plan, ServiceDocument& document, OnScreen& onScreen,
+RunWatch::RunWatch(RunController& run, SlideBook& lineup, ServiceDocument& document, OnScreen& onScreen,
                    QObject* parent)
     : QObject(parent),
       m_run(run),
-      m_plan(plan),
+      m_lineup(lineup),
       m_document(document),
       m_onScreen(onScreen) {
     m_soon.setSingleShot(true);
@@ -31,11 +21,11 @@ RunWatch::RunWatch(RunController& run, SlideBook& plan, ServiceDocument& documen
     connect(&m_run, &RunController::changed, &m_soon, soon);
     connect(&m_run, &RunController::shown, &m_soon, soon);
     connect(&m_onScreen, &OnScreen::changed, &m_soon, soon);
-    connect(&m_plan, &SlideBook::changed, &m_soon, soon);
+    connect(&m_lineup, &SlideBook::changed, &m_soon, soon);
 }
 
 void RunWatch::look() {
-    RunFacts now = withoutTimes(facts());
+    RunFacts now = withoutTimes();
     if (now == m_told)
         return;
     m_told = std::move(now);
@@ -43,33 +33,37 @@ void RunWatch::look() {
 }
 
 std::optional<RunPlace> RunWatch::placeOf(const std::optional<Cue>& cue) const {
-    const ItemSlides* slides = cue ? m_plan.slidesOf(cue->item) : nullptr;
-    const Item* item = cue ? m_plan.itemOf(cue->item) : nullptr;
+    const ItemSlides* slides = cue ? m_lineup.slidesOf(cue->item) : nullptr;
+    const Item* item = cue ? m_lineup.itemOf(cue->item) : nullptr;
     if (!slides || !item)
         return std::nullopt;
     const int step = slides->stepAt(cue->position);
     const size_t part = size_t(slides->steps[size_t(step)].part);
     const auto& parts = slides->content.parts;
-    return RunPlace{item->title(), m_plan.indexOf(cue->item) + 1, step + 1, int(slides->steps.size()),
+    return RunPlace{item->title(), m_lineup.indexOf(cue->item) + 1, step + 1, int(slides->steps.size()),
                     part < parts.size() ? parts[part].key : QString()};
 }
 
-RunFacts RunWatch::facts() const {
+RunFacts RunWatch::withoutTimes() const {
     const RunState& state = m_run.state();
-    const Service& service = m_document.service();
     RunFacts facts;
-    facts.service = service.title;
-    facts.items = m_plan.itemCount();
+    facts.service = m_document.service().title;
+    facts.items = m_lineup.itemCount();
     facts.onScreen = placeOf(m_onScreen.cue());
     facts.onScreenFrom = m_onScreen.otherService();
     facts.next = placeOf(state.next);
     facts.curtain = state.covers.curtain;
-    for (const Output& output : m_plan.outputs())
+    for (const Output& output : m_lineup.outputs())
         facts.outputs.push_back(
             {output.name, state.covers.on(output.name), state.frozen.contains(output.name)});
     if (state.covers.callOut)
         facts.callOut = state.covers.callOut->text;
-    const RunTiming timing = timingOf(service, m_run.moment(), plannedLengths(m_document));
+    return facts;
+}
+
+RunFacts RunWatch::facts() const {
+    RunFacts facts = withoutTimes();
+    const RunTiming timing = timingOf(m_document.service(), m_run.moment(), plannedLengths(m_document));
     facts.secondsBehind = timing.behind;
     facts.likelyEnd = timing.likelyEnd.time();
     return facts;

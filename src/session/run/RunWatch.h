@@ -42,7 +42,7 @@ struct RunFacts {
     Curtain curtain = Curtain::Open;
     std::vector<OutputFacts> outputs;
     QString callOut; ///< empty = none
-    /// Behind the plan, seconds; negative = ahead; nothing while nothing is planned.
+    /// Behind the lineup, seconds; negative = ahead; nothing while nothing is planned.
     std::optional<int> secondsBehind;
     QTime likelyEnd; ///< invalid = not known
     friend bool operator==(const RunFacts&, const RunFacts&) = default;
@@ -52,7 +52,7 @@ struct RunFacts {
 class RunWatch : public QObject {
     Q_OBJECT
 public:
-    RunWatch(RunController& run, SlideBook& plan, ServiceDocument& document, OnScreen& onScreen,
+    RunWatch(RunController& run, SlideBook& lineup, ServiceDocument& document, OnScreen& onScreen,
              QObject* parent = nullptr);
     [[nodiscard]] RunFacts facts() const;
 
@@ -61,11 +61,12 @@ Q_SIGNALS:
     void changed();
 
 private:
+    [[nodiscard]] RunFacts withoutTimes() const;
     [[nodiscard]] std::optional<RunPlace> placeOf(const std::optional<Cue>& cue) const;
     void look();
 
     RunController& m_run;
-    SlideBook& m_plan;
+    SlideBook& m_lineup;
     ServiceDocument& m_document;
     OnScreen& m_onScreen;
     RunFacts m_told;

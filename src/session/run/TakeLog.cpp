@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "session/run/TakeLog.h"
+#include "core/base/Clock.h"
 #include <utility>
 
 namespace mivanta {
@@ -29,12 +30,12 @@ void TakeLog::noteSung() {
     if (!state.onScreen || state.covers.curtain != Curtain::Open || state.onScreen->item == m_sung)
         return;
     const Service& service = m_document.service();
-    const Item* item = m_run.plan().itemOf(state.onScreen->item);
+    const Item* item = m_run.lineup().itemOf(state.onScreen->item);
     const Song* song = item ? item->song() : nullptr;
     if (!song)
         return;
     m_sung = item->id;
-    m_library.noteSung({song->id, song->title, service.id, service.title, QDateTime::currentDateTime()});
+    m_library.noteSung({song->id, song->title, service.id, service.title, Clock::the().now()});
 }
 
 void TakeLog::noteTake() {
@@ -48,19 +49,19 @@ void TakeLog::noteTake() {
         m_began = moment.itemSince;
     }
     const Service& service = m_document.service();
-    const Item* item = m_run.plan().itemOf(cue->item);
-    const ItemSlides* slides = m_run.plan().slidesOf(cue->item);
+    const Item* item = m_run.lineup().itemOf(cue->item);
+    const ItemSlides* slides = m_run.lineup().slidesOf(cue->item);
     if (!item || !slides)
         return;
     const Step& step = slides->steps[size_t(slides->stepAt(cue->position))];
     const auto& parts = slides->content.parts;
-    const QString name = givenName(item->content);
+    const QString name = givenName(item->words);
     const TakeNote note{service.id,
                         service.title,
                         m_run.takenAt(),
                         item->id,
                         subjectOf(*item),
-                        name.isEmpty() ? kindKey(item->content) : name,
+                        name.isEmpty() ? kindKey(item->words) : name,
                         step.part < int(parts.size()) ? parts[size_t(step.part)].key : QString()};
     // Nobody waits for it; it is no reason to stop a service when it fails.
     m_library.ask<void>(
@@ -76,7 +77,7 @@ void TakeLog::noteItem(const ItemId& id, const QDateTime& began) {
     const bool isPlanned = m_document.service().start.isValid();
     if (isPlanned && !timingOf(m_document.service(), then).behind)
         return;
-    const auto seconds = int(began.secsTo(QDateTime::currentDateTime()));
+    const auto seconds = int(began.secsTo(Clock::the().now()));
     if (seconds >= kShortest && seconds <= kLongestItem)
         m_library.ask<void>(
             this,

@@ -54,7 +54,7 @@ void Differences::take(const LibraryDifference& difference, const LibraryDiffere
                      [&](const std::shared_ptr<const SpokenText>& text) {
                          for (const ItemId& id : difference.items)
                              if (const Item* item = m_document.service().item(id))
-                                 if (const auto* now = std::get_if<TextItem>(&item->content))
+                                 if (const auto* now = std::get_if<TextItem>(&item->words))
                                      m_document.change(id, TextItem{text, now->answers},
                                                        tr("taking the library's text"));
                      },
@@ -103,8 +103,7 @@ void Differences::putIntoLibrary(const std::vector<LibraryDifference>& which) {
             for (const size_t i : taken)
                 take(which[i], (*stored)[i]);
             m_document.undoStack().endMacro();
-        },
-        LibraryClient::Changes::Library);
+        });
 }
 
 void Differences::keep(const std::vector<LibraryDifference>& which) {

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "session/service/MissingFiles.h"
-#include "media/PictureProxies.h"
+#include "media/MediumLook.h"
 #include "store/Library.h"
 #include "store/ServicePack.h"
 #include <QDir>
@@ -26,7 +26,7 @@ QStringList usualFolders() {
 
 struct MissingFiles::Job {
     Service service{};
-    QString libraryFolder{};
+    LibraryAddress library{};
     QStringList folders{};
     QString chosenFor{}; ///< the missing one that a file was chosen for; may be empty
     QString chosen{};
@@ -41,14 +41,14 @@ struct MissingFiles::Found {
     std::vector<Error> errors;
 
     void bringIn(Library& library, const QString& name, const QString& path) {
-        const auto fine = checkPicture(path);
-        const auto picture =
+        const auto fine = lookAtMedium(path, mediumKindOf(name).value_or(MediumKind::Picture));
+        const auto medium =
             fine ? library.media().bringIn(path) : Result<StoredMedium>(tl::unexpected(fine.error()));
-        if (!picture) {
-            errors.push_back(picture.error());
+        if (!medium) {
+            errors.push_back(medium.error());
             return;
         }
-        instead.insert(name, picture->name); // another name when its content is another
+        instead.insert(name, medium->name); // another name when its content is another
         ++brought;
     }
     void leaveOut(std::vector<MediaFact>& missing) const {
@@ -56,10 +56,10 @@ struct MissingFiles::Found {
     }
 };
 
-MissingFiles::MissingFiles(ServiceDocument& document, QString libraryFolder, QObject* parent)
+MissingFiles::MissingFiles(ServiceDocument& document, LibraryAddress library, QObject* parent)
     : QObject(parent),
       m_document(document),
-      m_libraryFolder(std::move(libraryFolder)),
+      m_library(std::move(library)),
       m_known(usualFolders()) {
     connect(&m_document, &ServiceDocument::opened, this, &MissingFiles::look);
     connect(&m_document, &ServiceDocument::changed, this, [this] {
@@ -99,8 +99,8 @@ void MissingFiles::use(const QString& name, const QString& path) {
 void MissingFiles::run(Job job) {
     job.service = m_document.service();
     m_looked = mediaOf(job.service);
-    job.libraryFolder = m_libraryFolder;
-    job.folders = m_added + m_known;
+    job.library = m_library;
+    job.folders = m_added + m_watched + m_known;
     if (!m_document.path().isEmpty())
         job.folders.prepend(QFileInfo(m_document.path()).path());
     job.search = ++m_search;
@@ -112,10 +112,10 @@ void MissingFiles::run(Job job) {
         [job, wanted = m_wanted]() -> Found {
             Found result;
             result.search = job.search;
-            auto missing = missingMedia(job.service, mediaFolderOf(job.libraryFolder));
+            auto missing = missingMedia(job.service, job.library.mediaFolder());
             if (missing.empty())
                 return result;
-            const auto library = Library::open(job.libraryFolder);
+            const auto library = Library::open(job.library);
             if (!library) {
                 result.errors.push_back(library.error());
                 return result;

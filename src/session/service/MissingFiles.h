@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "session/service/ServiceDocument.h"
+#include "store/LibraryAddress.h"
 #include "store/MediaSearch.h"
 #include <atomic>
 
@@ -18,13 +19,15 @@ public:
         friend bool operator==(const Entry&, const Entry&) = default;
     };
 
-    MissingFiles(ServiceDocument& document, QString libraryFolder, QObject* parent = nullptr);
+    MissingFiles(ServiceDocument& document, LibraryAddress library, QObject* parent = nullptr);
     ~MissingFiles() override;
 
     [[nodiscard]] const std::vector<Entry>& all() const { return m_all; }
     [[nodiscard]] bool isSearching() const { return m_isSearching; }
     /// Where people keep pictures, films and sounds; the tests have their own.
     void setKnownFolders(const QStringList& folders) { m_known = folders; }
+    /// Besides these: those that are watched and here now.
+    void setWatchedFolders(const QStringList& folders) { m_watched = folders; }
 
     /// Finds out what is missing and looks for it in the known folders and beside the service.
     void look();
@@ -47,8 +50,9 @@ private:
     void take(const Found& found);
 
     ServiceDocument& m_document;
-    QString m_libraryFolder;
+    LibraryAddress m_library;
     QStringList m_known;
+    QStringList m_watched;
     QStringList m_added; ///< folders that were chosen by hand
     std::vector<Entry> m_all;
     QStringList m_looked; ///< the media of the service when it was looked last

@@ -16,12 +16,12 @@ constexpr int kJournalDelayMs = 300;
 constexpr int kUndoLimit = 500;
 } // namespace
 
-ServiceDocument::ServiceDocument(const QString& libraryFolder, Theme usualTheme, const QString& window,
+ServiceDocument::ServiceDocument(const QString& mediaFolder, Journal journal, Theme usualTheme,
                                  QObject* parent)
     : QObject(parent),
       m_usualTheme(std::move(usualTheme)),
-      m_mediaFolder(mediaFolderOf(libraryFolder)),
-      m_journal(std::make_shared<Journal>(libraryFolder, window)) {
+      m_mediaFolder(mediaFolder),
+      m_journal(std::make_shared<Journal>(std::move(journal))) {
     m_undo.setUndoLimit(kUndoLimit);
     m_journalSoon.setSingleShot(true);
     m_journalSoon.setInterval(kJournalDelayMs);
@@ -137,8 +137,8 @@ void ServiceDocument::makeSlots(const std::vector<ItemId>& ids) {
 
 void ServiceDocument::rename(const ItemId& id, const QString& title) {
     const Item* item = m_service.item(id);
-    if (item && canBeNamed(item->content))
-        change(id, named(item->content, title), tr("renaming %1").arg(item->title()));
+    if (item && canBeNamed(item->words))
+        change(id, named(item->words, title), tr("renaming %1").arg(item->title()));
 }
 
 void ServiceDocument::change(const ItemId& id, ItemWords words, const QString& what, int visit) {
@@ -238,7 +238,7 @@ const Timetable& ServiceDocument::timetable() const {
             if (const auto known = m_usualLengths ? m_usualLengths(item) : std::nullopt)
                 return known;
             // A countdown to a time lasts until then; the rest is guessed once.
-            const bool depends = std::holds_alternative<CountdownItem>(item.content);
+            const bool depends = std::holds_alternative<CountdownItem>(item.words);
             return depends ? std::nullopt : std::optional(m_guesses.of(item, m_service));
         });
     return *m_timetable;
@@ -287,10 +287,10 @@ void ServiceDocument::save(const QString& path) {
          titles = m_mediaTitles, isPacked = m_file->isPacked && isSame]() mutable {
             service.media = mediaFactsOf(service, folder, titles);
             const auto expected = isSame ? *stamp : std::nullopt;
-            auto saved = isPacked
-                             ? packService(service, planPack(service, folder, fontFilesOf(fontsOf(service))),
-                                           path, expected)
-                             : saveService(service, path, expected);
+            auto saved =
+                isPacked ? packService(service, packListOf(service, folder, fontFilesOf(fontsOf(service))),
+                                       path, expected)
+                         : saveService(service, path, expected);
             if (saved)
                 *stamp = *saved;
             return saved;

@@ -16,9 +16,8 @@ namespace mivanta {
 class ServiceDocument : public QObject {
     Q_OBJECT
 public:
-    /// `window`: whose unsaved work is kept apart; empty = the usual one's.
-    ServiceDocument(const QString& libraryFolder, Theme usualTheme, const QString& window = {},
-                    QObject* parent = nullptr);
+    /// `mediaFolder`: where its pictures and sounds are.
+    ServiceDocument(const QString& mediaFolder, Journal journal, Theme usualTheme, QObject* parent = nullptr);
     ~ServiceDocument() override;
 
     [[nodiscard]] const Service& service() const { return m_service; }

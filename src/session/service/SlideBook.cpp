@@ -55,7 +55,7 @@ void SlideBook::serviceChanged() {
     QHash<ItemId, Made> kept;
     const auto keep = [&](const Item& item) {
         if (const auto made = m_made.constFind(item.id); made != m_made.constEnd() &&
-                                                         isSame(made->words, item.content) &&
+                                                         isSame(made->words, item.words) &&
                                                          made->look == item.look && made->edits == item.edits)
             kept.insert(item.id, *made);
     };
@@ -114,7 +114,7 @@ std::shared_ptr<const ItemSlides> SlideBook::sharedSlidesOf(const ItemId& id) co
     if (!item || !item->hasSlides())
         return nullptr;
     auto slides = std::make_shared<const ItemSlides>(slidesOf(*item));
-    m_made.insert(id, {item->content, item->look, item->edits, slides});
+    m_made.insert(id, {item->words, item->look, item->edits, slides});
     return slides;
 }
 

@@ -9,7 +9,7 @@ namespace mivanta {
 
 /// The slides of every item of the service on every output, made when asked for and otherwise one at a time
 /// while the program is idle. Items that did not change keep theirs. Lives on the GUI thread.
-class SlideBook : public QObject, public RunPlan {
+class SlideBook : public QObject, public Lineup {
     Q_OBJECT
 public:
     SlideBook(ServiceDocument& document, std::vector<Theme> themes, QObject* parent = nullptr);

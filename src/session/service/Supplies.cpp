@@ -11,15 +11,19 @@
 namespace mivanta {
 
 Supplies::Supplies(LibraryClient& library, ServiceDocument& document, SlideBook& book, MissingFiles& missing,
-                   const QString& libraryFolder, QObject* parent)
+                   QObject* parent)
     : QObject(parent),
       m_library(library),
       m_document(document),
       m_book(book),
-      m_missing(missing),
-      m_libraryFolder(libraryFolder) {
+      m_missing(missing) {
     connect(&m_library, &LibraryClient::opened, this, &Supplies::loadFromLibrary);
-    connect(&m_library, &LibraryClient::changed, this, &Supplies::loadFromLibrary);
+    connect(&m_library, &LibraryClient::changed, this, [this](LibraryParts parts) {
+        if (parts & LibraryPart::Themes)
+            loadThemes();
+        if (parts & LibraryPart::Media)
+            loadMediaTitles();
+    });
     connect(&m_document, &ServiceDocument::packedOpened, this, &Supplies::bringInPacked);
     connect(&m_missing, &MissingFiles::found, this, [this](int files) {
         Q_EMIT notice(tr("%n missing files were found and are in the library now.", nullptr, files));
@@ -28,7 +32,7 @@ Supplies::Supplies(LibraryClient& library, ServiceDocument& document, SlideBook&
 }
 
 void Supplies::loadFonts() {
-    loadFontsLater(fontsFolder(m_libraryFolder), this, [this](bool isAny) {
+    loadFontsLater(m_library.address().fontsFolder(), this, [this](bool isAny) {
         if (isAny)
             m_book.remeasure();
     });
@@ -84,11 +88,11 @@ void Supplies::loadMediaTitles() {
 void Supplies::bringInPacked(const QString& path) {
     m_unpacking.run(
         this,
-        [path, folder = m_libraryFolder]() -> Result<UnpackedMedia> {
-            const auto library = Library::open(folder);
+        [path, address = m_library.address()]() -> Result<UnpackedMedia> {
+            const auto library = Library::open(address);
             if (!library)
                 return tl::unexpected(library.error());
-            return bringInMedia(path, (*library)->media(), fontsFolder(folder));
+            return bringInMedia(path, (*library)->media(), address.fontsFolder());
         },
         [this](const Result<UnpackedMedia>& brought) {
             if (!brought) {

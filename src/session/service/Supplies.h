@@ -16,7 +16,7 @@ class Supplies : public QObject {
     Q_OBJECT
 public:
     Supplies(LibraryClient& library, ServiceDocument& document, SlideBook& book, MissingFiles& missing,
-             const QString& libraryFolder, QObject* parent = nullptr);
+             QObject* parent = nullptr);
 
     void loadFonts();
 
@@ -36,7 +36,6 @@ private:
     ServiceDocument& m_document;
     SlideBook& m_book;
     MissingFiles& m_missing;
-    const QString m_libraryFolder;
     Worker m_unpacking{QStringLiteral("unpacking")};
 };
 

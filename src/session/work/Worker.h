@@ -83,12 +83,13 @@ public:
                 &m_there, [] {}, Qt::BlockingQueuedConnection);
     }
 
-    /// Works off what was given, then ends the thread.
+    /// Works off what was given, then ends the thread. Not by a job of its own: Qt wakes a thread for a job
+    /// when that is in its queue already, and the thread could be gone by then.
     void finish() {
         if (!m_thread.isRunning())
             return;
-        QMetaObject::invokeMethod(
-            &m_there, [this] { m_thread.quit(); }, Qt::QueuedConnection);
+        wait();
+        m_thread.quit();
         m_thread.wait();
     }
 

@@ -2,8 +2,10 @@
 #include "store/finding/Finding.h"
 #include "core/base/Cases.h"
 #include "core/base/Fold.h"
+#include "core/base/MediaName.h"
+#include "core/base/Said.h"
 #include "formats/PassageJson.h"
-#include "store/Settings.h"
+#include "store/UsualLayout.h"
 #include <QJsonArray>
 #include <QJsonDocument>
 #include <algorithm>
@@ -16,6 +18,7 @@ namespace {
 
 constexpr int kMostSongs = 50;
 constexpr int kMostVerses = 12;
+constexpr size_t kMostMedia = 12;
 constexpr size_t kMostBooks = 8;
 constexpr qsizetype kLettersForVerses = 3; // shorter queries find too many to help
 
@@ -99,6 +102,25 @@ Result<void> addVerses(Library& library, const QString& text, const TranslationI
     return {};
 }
 
+/// None for an empty query: there may be thousands, and the library has a page for them.
+Result<void> addMedia(Library& library, const QString& text, std::vector<FindHit>& hits) {
+    const QStringList words = searchWords(text);
+    if (words.isEmpty())
+        return {};
+    auto media = library.catalogue().all();
+    if (!media)
+        return tl::unexpected(media.error());
+    size_t found = 0;
+    for (Medium& medium : *media) {
+        const QString folded = u' ' + foldedForSearch(medium.title + u' ' + medium.caption);
+        const bool hasAll = std::all_of(words.begin(), words.end(),
+                                        [&](const QString& word) { return folded.contains(u' ' + word); });
+        if (hasAll && ++found <= kMostMedia)
+            hits.push_back(MediumHit{std::move(medium), words});
+    }
+    return {};
+}
+
 QJsonObject pickToJson(const FindPick& pick) {
     return std::visit(Cases{[](const SongId& id) {
                                 return QJsonObject{{u"song"_s, id.text()}};
@@ -112,6 +134,9 @@ QJsonObject pickToJson(const FindPick& pick) {
                                     translations.append(id.text());
                                 return QJsonObject{{u"translations"_s, translations},
                                                    {u"ranges"_s, rangesToJson(passage.reference)}};
+                            },
+                            [](const MediumPick& medium) {
+                                return QJsonObject{{u"medium"_s, medium.name}, {u"path"_s, medium.path}};
                             }},
                       pick);
 }
@@ -131,7 +156,10 @@ std::optional<FindPick> pickOf(const FindHit& hit) {
                             [](const FoundPassage& passage) {
                                 return Pick(PassagePick{{passage.translation}, passage.understood.reference});
                             },
-                            [](const FoundBook&) { return Pick(); }},
+                            [](const FoundBook&) { return Pick(); },
+                            [](const MediumHit& hit) {
+                                return Pick(MediumPick{hit.medium.name, hit.path});
+                            }},
                       hit);
 }
 
@@ -140,23 +168,24 @@ QString titleOf(const FindHit& hit) {
                             [](const TextHit& text) { return text.text.title; },
                             [](const VerseHit& verse) { return verse.place(); },
                             [](const FoundPassage& passage) { return passage.understood.text; },
-                            [](const FoundBook& book) { return book.name; }},
+                            [](const FoundBook& book) { return book.name; },
+                            [](const MediumHit& hit) { return hit.medium.title; }},
                       hit);
 }
 
-Result<FindResult> findEverything(Library& library, const FindQuery& query) {
+Result<FindResult> LibraryFinder::find(const FindQuery& query) {
     FindResult result;
     QString text = query.text;
     std::vector<FindHit> books;
     TranslationId read;
     const bool onlySongs = !query.filter.isEmpty();
     if ((query.kinds & FindScripture) && !onlySongs && !text.trimmed().isEmpty()) {
-        const auto translation = translationFor(library, text);
+        const auto translation = translationFor(m_library, text);
         if (!translation)
             return tl::unexpected(translation.error());
         if (*translation) {
             read = (*translation)->id;
-            const auto outline = library.scripture().outline((*translation)->id);
+            const auto outline = m_library.scripture().outline((*translation)->id);
             if (!outline)
                 return tl::unexpected(outline.error());
             result.understood = understandReference(text, *outline);
@@ -170,39 +199,58 @@ Result<FindResult> findEverything(Library& library, const FindQuery& query) {
         result.hits.insert(result.hits.end(), books.begin(), books.end());
     std::vector<FindHit> others;
     if (query.kinds & FindSongs)
-        if (auto added = addSongs(library, query, others); !added)
+        if (auto added = addSongs(m_library, query, others); !added)
             return tl::unexpected(added.error());
     if ((query.kinds & FindTexts) && !onlySongs)
-        if (auto added = addTexts(library, query, others); !added)
+        if (auto added = addTexts(m_library, query, others); !added)
+            return tl::unexpected(added.error());
+    if ((query.kinds & FindMedia) && !onlySongs)
+        if (auto added = addMedia(m_library, query.text, others); !added)
             return tl::unexpected(added.error());
     result.hits.insert(result.hits.end(), std::make_move_iterator(others.begin()),
                        std::make_move_iterator(others.end()));
     if (!hasDigit(text))
         result.hits.insert(result.hits.end(), books.begin(), books.end());
     if (!read.isNull() && result.understood.state != ReferenceState::Understood)
-        if (auto added = addVerses(library, text, read, result.hits); !added)
+        if (auto added = addVerses(m_library, text, read, result.hits); !added)
             return tl::unexpected(added.error());
     return result;
 }
 
-Result<ItemWords> wordsOf(Library& library, const FindPick& pick) {
+namespace {
+
+Result<ItemWords> mediumWords(Library& library, const MediumPick& pick) {
+    auto medium = library.catalogue().medium(pick.name);
+    if (!medium)
+        return tl::unexpected(medium.error());
+    if (!*medium)
+        return failure(Said::tr("this is no longer in the library"), pick.path,
+                       Said::tr("Choose another one."));
+    return itemOf(**medium);
+}
+
+} // namespace
+
+Result<ItemWords> LibraryFinder::words(const FindPick& pick) {
     if (const auto* id = std::get_if<SongId>(&pick)) {
-        auto song = library.song(*id);
+        auto song = m_library.song(*id);
         return song ? Result<ItemWords>(songItem(std::move(*song))) : tl::unexpected(song.error());
     }
     if (const auto* id = std::get_if<TextId>(&pick)) {
-        auto text = library.texts().text(*id);
+        auto text = m_library.texts().text(*id);
         return text ? Result<ItemWords>(textItem(std::move(*text))) : tl::unexpected(text.error());
     }
+    if (const auto* medium = std::get_if<MediumPick>(&pick))
+        return mediumWords(m_library, *medium);
     PassagePick wanted = std::get<PassagePick>(pick);
     if (wanted.translations.empty()) {
-        const auto usual = library.scripture().translation({});
+        const auto usual = m_library.scripture().translation({});
         if (!usual)
             return tl::unexpected(usual.error());
         wanted.translations.push_back(usual->id);
     }
-    auto passage =
-        library.scripture().passage(wanted.translations, wanted.reference, loadUsualLayout(library.folder()));
+    auto passage = m_library.scripture().passage(wanted.translations, wanted.reference,
+                                                 loadUsualLayout(m_library.folder()));
     return passage ? Result<ItemWords>(passageItem(std::move(*passage))) : tl::unexpected(passage.error());
 }
 
@@ -225,6 +273,10 @@ std::vector<FindPick> picksFromBytes(const QByteArray& bytes) {
             for (const QJsonValue& id : value[u"translations"_s].toArray())
                 passage.translations.push_back(TranslationId::fromText(id.toString()));
             picks.emplace_back(std::move(passage));
+        } else if (const MediumPick medium{trustedMediaName(value[u"medium"_s].toString()),
+                                           value[u"path"_s].toString()};
+                   !medium.name.isEmpty() || !medium.path.isEmpty()) {
+            picks.emplace_back(medium);
         }
     }
     return picks;

@@ -19,9 +19,16 @@ struct FoundBook {
     QString typed; ///< the query with this book in it
 };
 
-using FindHit = std::variant<SongHit, TextHit, VerseHit, FoundPassage, FoundBook>;
+/// A picture, film or sound of the library.
+struct MediumHit {
+    Medium medium;
+    QStringList marked; ///< as SongHit has it
+    QString path{};     ///< of a file that is not in the library; empty = it is
+};
 
-enum FindKind : unsigned { FindSongs = 1, FindTexts = 2, FindScripture = 4, FindAll = 7 };
+using FindHit = std::variant<SongHit, TextHit, VerseHit, FoundPassage, FoundBook, MediumHit>;
+
+enum FindKind : unsigned { FindSongs = 1, FindTexts = 2, FindScripture = 4, FindMedia = 8, FindAll = 15 };
 
 struct FindQuery {
     QString text;
@@ -41,19 +48,43 @@ struct PassagePick {
     friend bool operator==(const PassagePick&, const PassagePick&) = default;
 };
 
+/// A picture, film or sound to be put into an order.
+struct MediumPick {
+    QString name; ///< of its file in the media folder; empty = `path`, which is still to be brought in
+    QString path;
+    friend bool operator==(const MediumPick&, const MediumPick&) = default;
+};
+
 /// What can be put into an order.
-using FindPick = std::variant<SongId, TextId, PassagePick>;
+using FindPick = std::variant<SongId, TextId, PassagePick, MediumPick>;
 
 /// What choosing the hit puts into an order; nothing for a book.
 [[nodiscard]] std::optional<FindPick> pickOf(const FindHit& hit);
 [[nodiscard]] QString titleOf(const FindHit& hit);
 
-/// Everything that the query finds, the best first: the passage that it names; songs; texts; verses of the
-/// translation by their words. A translation's short name at its end chooses that translation. An empty query
-/// finds every song and text.
-[[nodiscard]] Result<FindResult> findEverything(Library& library, const FindQuery& query);
-/// The words of a pick; a passage in its usual layout.
-[[nodiscard]] Result<ItemWords> wordsOf(Library& library, const FindPick& pick);
+/// Where Find looks, and where what was found comes from. Synchronous.
+class Finder {
+public:
+    virtual ~Finder() = default;
+    /// Everything that the query finds, the best first: the passage that it names; songs; texts; media by
+    /// title and caption; verses of the translation by their words. A translation's short name at its end
+    /// chooses that translation. An empty query finds every song and text.
+    [[nodiscard]] virtual Result<FindResult> find(const FindQuery& query) = 0;
+    /// The words of a pick; a passage in its usual layout, a film the part of it that was chosen in the
+    /// library. A file that is not in the library has none.
+    [[nodiscard]] virtual Result<ItemWords> words(const FindPick& pick) = 0;
+};
+
+/// In a library of a folder; used on its thread.
+class LibraryFinder final : public Finder {
+public:
+    explicit LibraryFinder(Library& library) : m_library(library) {}
+    [[nodiscard]] Result<FindResult> find(const FindQuery& query) override;
+    [[nodiscard]] Result<ItemWords> words(const FindPick& pick) override;
+
+private:
+    Library& m_library;
+};
 
 /// Picks as they are dragged from one place to another.
 [[nodiscard]] QByteArray picksToBytes(const std::vector<FindPick>& picks);

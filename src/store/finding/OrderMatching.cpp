@@ -25,15 +25,16 @@ QString choiceText(const FindHit& hit) {
               [](const FoundPassage& passage) {
                   return Said::tr("Scripture: %1 (%2)").arg(passage.understood.text, passage.shortName);
               },
-              [](const FoundBook&) { return QString(); }},
+              [](const FoundBook&) { return QString(); },
+              [](const MediumHit& hit) { return Said::tr("Medium: %1").arg(hit.medium.title); }},
         hit);
 }
 
 /// What Find has for the words; where that is nothing, for fewer of them from the beginning.
-Result<std::vector<FindHit>> hitsFor(Library& library, const QString& words) {
+Result<std::vector<FindHit>> hitsFor(Finder& finder, const QString& words) {
     QStringList left = words.split(u' ', Qt::SkipEmptyParts);
     while (true) {
-        auto found = findEverything(library, {left.join(u' '), FindAll, {}});
+        auto found = finder.find({left.join(u' '), FindAll, {}});
         if (!found)
             return tl::unexpected(found.error());
         std::erase_if(found->hits, [](const FindHit& hit) { return !pickOf(hit); });
@@ -79,7 +80,7 @@ MatchedLine matched(const OrderLine& line, std::vector<FindHit> hits) {
 
 } // namespace
 
-Result<std::vector<MatchedLine>> matchOrder(Library& library, const std::vector<OrderLine>& lines) {
+Result<std::vector<MatchedLine>> matchOrder(Finder& finder, const std::vector<OrderLine>& lines) {
     std::vector<MatchedLine> all;
     for (const OrderLine& line : lines) {
         if (line.kind == OrderLine::Kind::Heading) {
@@ -92,7 +93,7 @@ Result<std::vector<MatchedLine>> matchOrder(Library& library, const std::vector<
         }
         std::vector<FindHit> hits;
         if (!line.words.isEmpty()) {
-            auto found = hitsFor(library, line.words);
+            auto found = hitsFor(finder, line.words);
             if (!found)
                 return tl::unexpected(found.error());
             hits = std::move(*found);
@@ -102,10 +103,10 @@ Result<std::vector<MatchedLine>> matchOrder(Library& library, const std::vector<
     return all;
 }
 
-Result<std::optional<Item>> itemOf(Library& library, const OrderLine& line, const LineChoice::What& choice) {
+Result<std::optional<Item>> itemOf(Finder& finder, const OrderLine& line, const LineChoice::What& choice) {
     using Made = Result<std::optional<ItemWords>>;
     auto words = std::visit(Cases{[&](const FindPick& pick) -> Made {
-                                      auto found = wordsOf(library, pick);
+                                      auto found = finder.words(pick);
                                       if (!found)
                                           return tl::unexpected(found.error());
                                       return std::optional(std::move(*found));

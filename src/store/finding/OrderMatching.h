@@ -23,12 +23,12 @@ struct MatchedLine {
 /// Looks each line up: a reference, or the very title of a song or a text, is taken for sure; anything else
 /// that Find has for it is offered. What is not found at all is a place to fill when it has a label, else a
 /// note.
-[[nodiscard]] Result<std::vector<MatchedLine>> matchOrder(Library& library,
+[[nodiscard]] Result<std::vector<MatchedLine>> matchOrder(Finder& finder,
                                                           const std::vector<OrderLine>& lines);
 
 /// The item that a line becomes by this choice, with who leads, its length and its note; nothing when it is
 /// left out.
-[[nodiscard]] Result<std::optional<Item>> itemOf(Library& library, const OrderLine& line,
+[[nodiscard]] Result<std::optional<Item>> itemOf(Finder& finder, const OrderLine& line,
                                                  const LineChoice::What& choice);
 
 } // namespace mivanta

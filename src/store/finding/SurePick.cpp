@@ -40,8 +40,8 @@ bool isSure(const FindHit& hit, const QString& words) {
     return isNamed && titleKey(titleOf(hit)) == titleKey(words);
 }
 
-Result<FindPick> surePick(Library& library, const QString& words, unsigned kinds) {
-    const auto found = findEverything(library, {words, kinds, {}});
+Result<FindPick> surePick(Finder& finder, const QString& words, unsigned kinds) {
+    const auto found = finder.find({words, kinds, {}});
     if (!found)
         return tl::unexpected(found.error());
     const auto sure = [&](const FindHit& hit) { return isSure(hit, words); };

@@ -10,6 +10,6 @@ namespace mivanta {
 /// The one thing that the words name, without a person who looks: the song of this title, else the text, else
 /// the passage, else the only song that they find. Fails when nothing is found, or several with no telling
 /// which; then the error names them.
-[[nodiscard]] Result<FindPick> surePick(Library& library, const QString& words, unsigned kinds = FindAll);
+[[nodiscard]] Result<FindPick> surePick(Finder& finder, const QString& words, unsigned kinds = FindAll);
 
 } // namespace mivanta

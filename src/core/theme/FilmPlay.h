@@ -1,0 +1,50 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/theme/Look.h"
+#include <optional>
+
+namespace mivanta {
+
+inline constexpr double kLongestFade = 30; ///< seconds
+
+/// A film that plays with scenes. Scenes with equal ones show one and the same film, at the same moment.
+struct FilmPlay {
+    QString name;         ///< a file of the library's media
+    double from = 0;      ///< seconds
+    double to = 0;        ///< seconds; 0 = its end
+    bool isOnce = false;  ///< it keeps its last picture; else it goes round
+    bool isHeard = false; ///< with its sound
+    int volume = 100;     ///< per cent, to begin with
+    double gain = 0;      ///< dB, -kMostGain to kMostGain: brings it to the loudness of the others
+    double fadeIn = 0;  ///< seconds in which picture and sound come from black and silence, 0 to kLongestFade
+    double fadeOut = 0; ///< in which they go there before the end
+    PictureFit fit = PictureFit::Whole;
+    Treatment treatment;
+    QString item; ///< one that belongs to an item begins anew with another item; empty = it goes on
+    friend bool operator==(const FilmPlay&, const FilmPlay&) = default;
+};
+
+/// A backdrop's film, which goes round in silence; nothing for another backdrop.
+[[nodiscard]] inline std::optional<FilmPlay> filmOf(const Backdrop& backdrop) {
+    if (backdrop.kind != BackdropKind::Film || backdrop.film.isEmpty())
+        return std::nullopt;
+    FilmPlay film;
+    film.name = backdrop.film;
+    film.from = backdrop.filmFrom;
+    film.to = backdrop.filmTo;
+    film.fit = backdrop.fit;
+    film.treatment = backdrop.treatment;
+    return film;
+}
+
+/// An object's film, which does the same.
+[[nodiscard]] inline FilmPlay filmOf(const FilmObject& object) {
+    FilmPlay film;
+    film.name = object.name;
+    film.from = object.from;
+    film.to = object.to;
+    film.fit = PictureFit::Fill;
+    return film;
+}
+
+} // namespace mivanta
