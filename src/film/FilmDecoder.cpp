@@ -429,3 +429,5 @@ void FilmDecoder::tell() {
 }
 
 } // namespace mivanta
+
+#include "moc_FilmDecoder.cpp"

@@ -98,3 +98,5 @@ QString playerSocketPath(const QString& sessionFolder) {
 }
 
 } // namespace mivanta
+
+#include "moc_Channel.cpp"

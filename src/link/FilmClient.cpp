@@ -177,3 +177,5 @@ FilmPicture FilmClient::picture() {
 }
 
 } // namespace mivanta
+
+#include "moc_FilmClient.cpp"

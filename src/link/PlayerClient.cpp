@@ -321,3 +321,5 @@ FrameBoard::Picture PlayerClient::frame(const QString& output) const {
 }
 
 } // namespace mivanta
+
+#include "moc_PlayerClient.cpp"

@@ -248,3 +248,5 @@ void SoundVoice::end(const QString& problem) {
 }
 
 } // namespace mivanta
+
+#include "moc_SoundVoice.cpp"

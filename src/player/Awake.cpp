@@ -82,3 +82,5 @@ void Awake::setOn(bool on) {
 }
 
 } // namespace mivanta
+
+#include "moc_Awake.cpp"

@@ -153,3 +153,5 @@ std::vector<message::FilmStands> Films::stands() const {
 }
 
 } // namespace mivanta
+
+#include "moc_Films.cpp"

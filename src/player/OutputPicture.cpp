@@ -265,3 +265,5 @@ QImage OutputPicture::smallPicture() const {
 }
 
 } // namespace mivanta
+
+#include "moc_OutputPicture.cpp"

@@ -177,3 +177,5 @@ int OutputSet::indexOf(const QString& name) const {
 }
 
 } // namespace mivanta
+
+#include "moc_OutputSet.cpp"

@@ -140,3 +140,5 @@ bool OutputWindow::event(QEvent* event) {
 }
 
 } // namespace mivanta
+
+#include "moc_OutputWindow.cpp"

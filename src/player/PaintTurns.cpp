@@ -42,3 +42,5 @@ void PaintTurns::next() {
 }
 
 } // namespace mivanta
+
+#include "moc_PaintTurns.cpp"

@@ -249,3 +249,5 @@ void Player::tell(const Message& fact) {
 }
 
 } // namespace mivanta
+
+#include "moc_Player.cpp"

@@ -267,3 +267,5 @@ void PreparedFrames::finished(const FramePtr& frame) {
 }
 
 } // namespace mivanta
+
+#include "moc_PreparedFrames.cpp"

@@ -30,3 +30,5 @@ ScreensLock::ScreensLock(const QString& folder, QObject* parent) : QObject(paren
 }
 
 } // namespace mivanta
+
+#include "moc_ScreensLock.cpp"

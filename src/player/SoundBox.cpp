@@ -149,3 +149,5 @@ void SoundBox::playTestTone() {
 }
 
 } // namespace mivanta
+
+#include "moc_SoundBox.cpp"

@@ -228,3 +228,5 @@ void RunSocket::tell() {
 }
 
 } // namespace mivanta
+
+#include "moc_RunSocket.cpp"

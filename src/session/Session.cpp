@@ -249,3 +249,5 @@ void Session::quit() {
 }
 
 } // namespace mivanta
+
+#include "moc_Session.cpp"

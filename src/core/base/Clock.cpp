@@ -58,3 +58,5 @@ void DueTimer::look() {
 }
 
 } // namespace mivanta
+
+#include "moc_Clock.cpp"

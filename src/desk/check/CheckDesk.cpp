@@ -180,3 +180,5 @@ QWidget* CheckDesk::row(const Finding& finding) {
 }
 
 } // namespace mivanta
+
+#include "moc_CheckDesk.cpp"

@@ -183,3 +183,5 @@ QWidget* DifferencesPanel::row(const LibraryDifference& difference) {
 }
 
 } // namespace mivanta
+
+#include "moc_DifferencesPanel.cpp"

@@ -135,3 +135,5 @@ QWidget* MissingPanel::row(const MissingFiles::Entry& entry) {
 }
 
 } // namespace mivanta
+
+#include "moc_MissingPanel.cpp"

@@ -134,3 +134,5 @@ void FilterRow::showFilter() {
 }
 
 } // namespace mivanta
+
+#include "moc_FilterRow.cpp"

@@ -246,3 +246,5 @@ QSize FindDelegate::sizeHint(const QStyleOptionViewItem&, const QModelIndex&) co
 }
 
 } // namespace mivanta
+
+#include "moc_FindList.cpp"

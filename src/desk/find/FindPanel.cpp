@@ -314,3 +314,5 @@ bool FindPanel::eventFilter(QObject* watched, QEvent* event) {
 }
 
 } // namespace mivanta
+
+#include "moc_FindPanel.cpp"

@@ -48,3 +48,5 @@ void PastedLines::offer(const QString& text) {
 }
 
 } // namespace mivanta
+
+#include "moc_PastedLines.cpp"

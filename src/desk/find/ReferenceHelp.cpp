@@ -78,3 +78,5 @@ void ReferenceHelp::refresh() {
 }
 
 } // namespace mivanta
+
+#include "moc_ReferenceHelp.cpp"

@@ -78,3 +78,5 @@ void ColourEdit::choose() {
 }
 
 } // namespace mivanta
+
+#include "moc_ColourEdit.cpp"

@@ -107,3 +107,5 @@ void showComparison(QWidget* parent, const QString& title, const Song& left, con
 }
 
 } // namespace mivanta
+
+#include "moc_CompareView.cpp"

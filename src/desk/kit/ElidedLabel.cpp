@@ -43,3 +43,5 @@ bool ElidedLabel::event(QEvent* event) {
 }
 
 } // namespace mivanta
+
+#include "moc_ElidedLabel.cpp"

@@ -68,3 +68,5 @@ void EmptyState::cover() {
 }
 
 } // namespace mivanta
+
+#include "moc_EmptyState.cpp"

@@ -83,3 +83,5 @@ void HoldButton::paintEvent(QPaintEvent* event) {
 }
 
 } // namespace mivanta
+
+#include "moc_HoldButton.cpp"

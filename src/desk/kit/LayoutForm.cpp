@@ -85,3 +85,5 @@ PassageLayout LayoutForm::layoutShown() const {
 }
 
 } // namespace mivanta
+
+#include "moc_LayoutForm.cpp"

@@ -76,3 +76,5 @@ void NoticeBar::showNext() {
 }
 
 } // namespace mivanta
+
+#include "moc_NoticeBar.cpp"

@@ -91,3 +91,5 @@ bool OneLineFields::eventFilter(QObject* watched, QEvent* event) {
 }
 
 } // namespace mivanta
+
+#include "moc_OneLineFields.cpp"

@@ -227,3 +227,5 @@ void PictureView::paintTag(QPainter& painter, const QRect& area) const {
 }
 
 } // namespace mivanta
+
+#include "moc_PictureView.cpp"

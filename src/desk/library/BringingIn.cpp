@@ -77,3 +77,5 @@ QString importText(const std::vector<ImportEntry>& entries, bool cancelled) {
 }
 
 } // namespace mivanta
+
+#include "moc_BringingIn.cpp"

@@ -187,3 +187,5 @@ QVariant ImportModel::data(const QModelIndex& index, int role) const {
 }
 
 } // namespace mivanta
+
+#include "moc_ImportModel.cpp"

@@ -275,3 +275,5 @@ void ImportReview::keyPressEvent(QKeyEvent* event) {
 }
 
 } // namespace mivanta
+
+#include "moc_ImportReview.cpp"

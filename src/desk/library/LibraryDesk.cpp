@@ -201,3 +201,5 @@ void LibraryDesk::dropEvent(QDropEvent* event) {
 }
 
 } // namespace mivanta
+
+#include "moc_LibraryDesk.cpp"

@@ -156,3 +156,5 @@ void LibraryList::fillBinMenu(QMenu* menu) {
 }
 
 } // namespace mivanta
+
+#include "moc_LibraryList.cpp"

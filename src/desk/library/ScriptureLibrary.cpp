@@ -382,3 +382,5 @@ bool ScriptureLibrary::eventFilter(QObject* watched, QEvent* event) {
 }
 
 } // namespace mivanta
+
+#include "moc_ScriptureLibrary.cpp"

@@ -112,3 +112,5 @@ void ScriptureReview::take() {
 }
 
 } // namespace mivanta
+
+#include "moc_ScriptureReview.cpp"

@@ -258,3 +258,5 @@ void SeveralSongs::undo() {
 }
 
 } // namespace mivanta
+
+#include "moc_SeveralSongs.cpp"

@@ -348,3 +348,5 @@ void SongLibrary::showSongs() {
 }
 
 } // namespace mivanta
+
+#include "moc_SongLibrary.cpp"

@@ -42,3 +42,5 @@ void SungFacts::showUses(const std::vector<SongUse>& uses) {
 }
 
 } // namespace mivanta
+
+#include "moc_SungFacts.cpp"

@@ -378,3 +378,5 @@ void TextEditor::emphasise(const QString& mark) {
 }
 
 } // namespace mivanta
+
+#include "moc_TextEditor.cpp"

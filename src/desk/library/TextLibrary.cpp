@@ -281,3 +281,5 @@ void TextLibrary::redo() {
 }
 
 } // namespace mivanta
+
+#include "moc_TextLibrary.cpp"

@@ -345,3 +345,5 @@ void ThemeDesigner::showOutputs(const Theme& theme) {
 }
 
 } // namespace mivanta
+
+#include "moc_ThemeDesigner.cpp"

@@ -309,3 +309,5 @@ void ThemeLibrary::fillBin(QMenu* menu) {
 }
 
 } // namespace mivanta
+
+#include "moc_ThemeLibrary.cpp"

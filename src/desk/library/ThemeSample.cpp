@@ -97,3 +97,5 @@ void ThemeSample::loadLongest() {
 }
 
 } // namespace mivanta
+
+#include "moc_ThemeSample.cpp"

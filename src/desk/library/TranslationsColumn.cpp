@@ -333,3 +333,5 @@ void TranslationsColumn::fillMenu(QMenu* menu) {
 }
 
 } // namespace mivanta
+
+#include "moc_TranslationsColumn.cpp"

@@ -198,3 +198,5 @@ Reference VersesView::chosen() const {
 }
 
 } // namespace mivanta
+
+#include "moc_VersesView.cpp"

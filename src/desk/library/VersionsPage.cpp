@@ -121,3 +121,5 @@ void VersionsPage::showConflict(const Song& theirs, const Song& mine, const QStr
 }
 
 } // namespace mivanta
+
+#include "moc_VersionsPage.cpp"

@@ -363,3 +363,5 @@ LookEditor* makeLookEditor(const LookProperty& property, const MediumChooser& ch
 }
 
 } // namespace mivanta
+
+#include "moc_LookEditors.cpp"

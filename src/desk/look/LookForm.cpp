@@ -221,3 +221,5 @@ QString sourceText(const LookSource& source) {
 }
 
 } // namespace mivanta
+
+#include "moc_LookForm.cpp"

@@ -179,3 +179,5 @@ void RolesEditor::add() {
 }
 
 } // namespace mivanta
+
+#include "moc_LookListEditors.cpp"

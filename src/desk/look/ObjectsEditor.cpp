@@ -408,3 +408,5 @@ void ObjectsEditor::addObject(const ObjectKind& kind) {
 }
 
 } // namespace mivanta
+
+#include "moc_ObjectsEditor.cpp"

@@ -184,3 +184,5 @@ void ReadingPanel::show(const std::vector<Tried>& offers) {
 }
 
 } // namespace mivanta
+
+#include "moc_ReadingPanel.cpp"

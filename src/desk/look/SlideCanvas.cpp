@@ -338,3 +338,5 @@ void SlideCanvas::paintHandles(QPainter& painter) const {
 }
 
 } // namespace mivanta
+
+#include "moc_SlideCanvas.cpp"

@@ -124,3 +124,5 @@ void ThemeList::showEvent(QShowEvent* event) {
 }
 
 } // namespace mivanta
+
+#include "moc_ThemeList.cpp"

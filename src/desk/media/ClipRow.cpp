@@ -72,3 +72,5 @@ void ClipRow::setPlaying(bool isPlaying) {
 }
 
 } // namespace mivanta
+
+#include "moc_ClipRow.cpp"

@@ -161,3 +161,5 @@ void ClipStrip::paintEvent(QPaintEvent*) {
 }
 
 } // namespace mivanta
+
+#include "moc_ClipStrip.cpp"

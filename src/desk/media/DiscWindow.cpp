@@ -308,3 +308,5 @@ void DiscWindow::keep(const DiscPart& part) {
 }
 
 } // namespace mivanta
+
+#include "moc_DiscWindow.cpp"

@@ -141,3 +141,5 @@ void FilmPreview::paintEvent(QPaintEvent*) {
 }
 
 } // namespace mivanta
+
+#include "moc_FilmPreview.cpp"

@@ -281,3 +281,5 @@ void MediaGrid::startDrag(Qt::DropActions actions) {
 }
 
 } // namespace mivanta
+
+#include "moc_MediaGrid.cpp"

@@ -391,3 +391,5 @@ void MediaLibrary::bringIn(const QStringList& paths) {
 }
 
 } // namespace mivanta
+
+#include "moc_MediaLibrary.cpp"

@@ -127,3 +127,5 @@ QMimeData* MediaModel::mimeData(const QModelIndexList& indexes) const {
 }
 
 } // namespace mivanta
+
+#include "moc_MediaModel.cpp"

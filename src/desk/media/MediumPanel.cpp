@@ -265,3 +265,5 @@ void MediumPanel::showUses() {
 }
 
 } // namespace mivanta
+
+#include "moc_MediumPanel.cpp"

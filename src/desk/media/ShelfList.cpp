@@ -136,3 +136,5 @@ void ShelfList::contextMenuEvent(QContextMenuEvent* event) {
 }
 
 } // namespace mivanta
+
+#include "moc_ShelfList.cpp"

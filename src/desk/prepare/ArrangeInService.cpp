@@ -143,3 +143,5 @@ void ArrangeInService::refresh() {
 }
 
 } // namespace mivanta
+
+#include "moc_ArrangeInService.cpp"

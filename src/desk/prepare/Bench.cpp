@@ -265,3 +265,5 @@ void Bench::chooseSlide(const std::optional<int>& slide) {
 }
 
 } // namespace mivanta
+
+#include "moc_Bench.cpp"

@@ -221,3 +221,5 @@ void FilmInService::refresh() {
 }
 
 } // namespace mivanta
+
+#include "moc_FilmInService.cpp"

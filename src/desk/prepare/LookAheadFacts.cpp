@@ -71,3 +71,5 @@ void LookAheadFacts::tell(const QHash<SongId, QDate>& lastSung) {
 }
 
 } // namespace mivanta
+
+#include "moc_LookAheadFacts.cpp"

@@ -438,3 +438,5 @@ void LookInService::showReasons() {
 }
 
 } // namespace mivanta
+
+#include "moc_LookInService.cpp"

@@ -171,3 +171,5 @@ void MomentInService::takeFor() {
 }
 
 } // namespace mivanta
+
+#include "moc_MomentInService.cpp"

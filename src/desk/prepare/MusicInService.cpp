@@ -251,3 +251,5 @@ void MusicInService::refresh() {
 }
 
 } // namespace mivanta
+
+#include "moc_MusicInService.cpp"

@@ -199,3 +199,5 @@ bool OrderModel::dropMimeData(const QMimeData* data, Qt::DropAction, int row, in
 }
 
 } // namespace mivanta
+
+#include "moc_OrderModel.cpp"

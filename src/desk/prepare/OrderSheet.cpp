@@ -330,3 +330,5 @@ void OrderSheet::paintEvent(QPaintEvent*) {
 }
 
 } // namespace mivanta
+
+#include "moc_OrderSheet.cpp"

@@ -247,3 +247,5 @@ QAbstractItemDelegate* makeOrderDelegate(QObject* parent) {
 }
 
 } // namespace mivanta
+
+#include "moc_OrderView.cpp"

@@ -235,3 +235,5 @@ void PassageInService::makeUsual() {
 }
 
 } // namespace mivanta
+
+#include "moc_PassageInService.cpp"

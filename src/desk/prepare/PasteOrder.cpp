@@ -201,3 +201,5 @@ void PasteOrder::take() {
 }
 
 } // namespace mivanta
+
+#include "moc_PasteOrder.cpp"

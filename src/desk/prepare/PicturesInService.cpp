@@ -144,3 +144,5 @@ void PicturesInService::refresh() {
 }
 
 } // namespace mivanta
+
+#include "moc_PicturesInService.cpp"

@@ -200,3 +200,5 @@ void PlanInService::refresh() {
 }
 
 } // namespace mivanta
+
+#include "moc_PlanInService.cpp"

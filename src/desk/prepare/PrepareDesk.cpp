@@ -479,3 +479,5 @@ void PrepareDesk::previewFound() {
 }
 
 } // namespace mivanta
+
+#include "moc_PrepareDesk.cpp"

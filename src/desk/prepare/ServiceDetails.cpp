@@ -43,3 +43,5 @@ void ServiceDetails::whitenWords() {
 }
 
 } // namespace mivanta
+
+#include "moc_ServiceDetails.cpp"

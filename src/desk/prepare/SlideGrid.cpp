@@ -139,3 +139,5 @@ bool SlideGrid::eventFilter(QObject* watched, QEvent* event) {
 }
 
 } // namespace mivanta
+
+#include "moc_SlideGrid.cpp"

@@ -226,3 +226,5 @@ void SlideInService::showHidden() {
 }
 
 } // namespace mivanta
+
+#include "moc_SlideInService.cpp"

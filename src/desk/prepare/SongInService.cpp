@@ -252,3 +252,5 @@ void SongInService::takeFromLibrary() {
 }
 
 } // namespace mivanta
+
+#include "moc_SongInService.cpp"

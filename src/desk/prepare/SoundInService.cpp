@@ -131,3 +131,5 @@ void SoundInService::dropEvent(QDropEvent* event) {
 }
 
 } // namespace mivanta
+
+#include "moc_SoundInService.cpp"

@@ -73,3 +73,5 @@ void StageInService::refresh() {
 }
 
 } // namespace mivanta
+
+#include "moc_StageInService.cpp"

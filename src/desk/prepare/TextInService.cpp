@@ -170,3 +170,5 @@ void TextInService::takeLibrarys() {
 }
 
 } // namespace mivanta
+
+#include "moc_TextInService.cpp"

@@ -168,3 +168,5 @@ void TrackInService::refresh() {
 }
 
 } // namespace mivanta
+
+#include "moc_TrackInService.cpp"

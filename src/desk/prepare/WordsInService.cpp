@@ -100,3 +100,5 @@ void WordsInService::redo() {
 }
 
 } // namespace mivanta
+
+#include "moc_WordsInService.cpp"

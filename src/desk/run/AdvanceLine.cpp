@@ -68,3 +68,5 @@ void AdvanceLine::paintEvent(QPaintEvent*) {
 }
 
 } // namespace mivanta
+
+#include "moc_AdvanceLine.cpp"

@@ -177,3 +177,5 @@ void AheadPanel::showAhead() {
 }
 
 } // namespace mivanta
+
+#include "moc_AheadPanel.cpp"

@@ -169,3 +169,5 @@ bool CallOutBar::eventFilter(QObject* watched, QEvent* event) {
 }
 
 } // namespace mivanta
+
+#include "moc_CallOutBar.cpp"

@@ -102,3 +102,5 @@ void CurtainBar::refresh() {
 }
 
 } // namespace mivanta
+
+#include "moc_CurtainBar.cpp"

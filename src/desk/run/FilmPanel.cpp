@@ -153,3 +153,5 @@ void FilmPanel::loadMoments() {
 }
 
 } // namespace mivanta
+
+#include "moc_FilmPanel.cpp"

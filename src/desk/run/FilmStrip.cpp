@@ -64,3 +64,5 @@ void FilmStrip::mouseMoveEvent(QMouseEvent* event) {
 }
 
 } // namespace mivanta
+
+#include "moc_FilmStrip.cpp"

@@ -162,3 +162,5 @@ void KeySheet::mousePressEvent(QMouseEvent*) {
 }
 
 } // namespace mivanta
+
+#include "moc_KeyStrip.cpp"

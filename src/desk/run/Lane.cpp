@@ -225,3 +225,5 @@ void Lane::paintEvent(QPaintEvent*) {
 }
 
 } // namespace mivanta
+
+#include "moc_Lane.cpp"

@@ -215,3 +215,5 @@ void LaneCard::paintTicks(QPainter& painter) const {
 }
 
 } // namespace mivanta
+
+#include "moc_LaneCard.cpp"

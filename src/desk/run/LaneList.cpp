@@ -208,3 +208,5 @@ void LaneList::keepInSight() {
 }
 
 } // namespace mivanta
+
+#include "moc_LaneList.cpp"

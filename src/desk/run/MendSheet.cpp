@@ -105,3 +105,5 @@ bool MendSheet::obeyKey(QKeyEvent* key) {
 }
 
 } // namespace mivanta
+
+#include "moc_MendSheet.cpp"

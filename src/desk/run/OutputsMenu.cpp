@@ -62,3 +62,5 @@ QString outputStateText(const RunState& state, const QString& output) {
 }
 
 } // namespace mivanta
+
+#include "moc_OutputsMenu.cpp"

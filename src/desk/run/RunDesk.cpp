@@ -344,3 +344,5 @@ void RunDesk::dropEvent(QDropEvent* event) {
 }
 
 } // namespace mivanta
+
+#include "moc_RunDesk.cpp"

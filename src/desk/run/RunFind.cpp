@@ -65,3 +65,5 @@ void RunFind::countSlides() {
 }
 
 } // namespace mivanta
+
+#include "moc_RunFind.cpp"

@@ -54,3 +54,5 @@ bool RunOverlay::eventFilter(QObject* watched, QEvent* event) {
 }
 
 } // namespace mivanta
+
+#include "moc_RunOverlay.cpp"

@@ -154,3 +154,5 @@ void RunPictures::refresh() {
 }
 
 } // namespace mivanta
+
+#include "moc_RunPictures.cpp"

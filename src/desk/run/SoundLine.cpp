@@ -44,3 +44,5 @@ void SoundLine::refresh() {
 }
 
 } // namespace mivanta
+
+#include "moc_SoundLine.cpp"

@@ -94,3 +94,5 @@ void TimingPanel::hideEvent(QHideEvent* event) {
 }
 
 } // namespace mivanta
+
+#include "moc_TimingPanel.cpp"

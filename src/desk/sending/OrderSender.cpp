@@ -178,3 +178,5 @@ void OrderSender::fill(QMenu& menu) {
 }
 
 } // namespace mivanta
+
+#include "moc_OrderSender.cpp"

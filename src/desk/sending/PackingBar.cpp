@@ -160,3 +160,5 @@ void PackingBar::pack(const Planned& planned, const QString& path, bool onlyPart
 }
 
 } // namespace mivanta
+
+#include "moc_PackingBar.cpp"

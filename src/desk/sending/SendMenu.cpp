@@ -26,3 +26,5 @@ SendMenu::SendMenu(const QString& title, bool onlySheets, QWidget* parent) : QMe
 }
 
 } // namespace mivanta
+
+#include "moc_SendMenu.cpp"

@@ -157,3 +157,5 @@ void Sender::run(const MakeSource& songs, const std::function<Result<QString>(co
 }
 
 } // namespace mivanta
+
+#include "moc_Sender.cpp"

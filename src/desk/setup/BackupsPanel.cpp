@@ -140,3 +140,5 @@ void BackupsPanel::bringBack() {
 }
 
 } // namespace mivanta
+
+#include "moc_BackupsPanel.cpp"

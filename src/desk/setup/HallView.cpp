@@ -103,3 +103,5 @@ void HallView::paintEvent(QPaintEvent*) {
 }
 
 } // namespace mivanta
+
+#include "moc_HallView.cpp"

@@ -131,3 +131,5 @@ bool KeysPanel::eventFilter(QObject* watched, QEvent* event) {
 }
 
 } // namespace mivanta
+
+#include "moc_KeysPanel.cpp"

@@ -179,3 +179,5 @@ void OutputForm::send() {
 }
 
 } // namespace mivanta
+
+#include "moc_OutputForm.cpp"

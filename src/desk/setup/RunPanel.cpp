@@ -154,3 +154,5 @@ void RunPanel::sendRecord() {
 }
 
 } // namespace mivanta
+
+#include "moc_RunPanel.cpp"

@@ -227,3 +227,5 @@ void ScreenForm::send() {
 }
 
 } // namespace mivanta
+
+#include "moc_ScreenForm.cpp"

@@ -311,3 +311,5 @@ void SetupDesk::refresh() {
 }
 
 } // namespace mivanta
+
+#include "moc_SetupDesk.cpp"

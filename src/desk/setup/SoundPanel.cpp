@@ -67,3 +67,5 @@ void SoundPanel::refresh() {
 }
 
 } // namespace mivanta
+
+#include "moc_SoundPanel.cpp"

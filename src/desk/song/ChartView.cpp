@@ -139,3 +139,5 @@ void ChartView::layOut() {
 }
 
 } // namespace mivanta
+
+#include "moc_ChartView.cpp"

@@ -239,3 +239,5 @@ QString DetailsForm::gapsOf(const Song& song) {
 }
 
 } // namespace mivanta
+
+#include "moc_DetailsForm.cpp"

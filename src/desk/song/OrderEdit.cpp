@@ -352,3 +352,5 @@ void OrderEdit::takeChoice(const QString& link) {
 }
 
 } // namespace mivanta
+
+#include "moc_OrderEdit.cpp"

@@ -175,3 +175,5 @@ void PartActions::addNotes(QMenu* menu, int part) {
 }
 
 } // namespace mivanta
+
+#include "moc_PartActions.cpp"

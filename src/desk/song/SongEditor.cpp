@@ -436,3 +436,5 @@ void SongEditor::setThemes(const std::vector<Theme>& themes) {
 }
 
 } // namespace mivanta
+
+#include "moc_SongEditor.cpp"

@@ -184,3 +184,5 @@ void Speller::add(const QString& word) {
 }
 
 } // namespace mivanta
+
+#include "moc_Speller.cpp"

@@ -145,3 +145,5 @@ QStringList WordsPreview::partNotes() const {
 }
 
 } // namespace mivanta
+
+#include "moc_WordsPreview.cpp"

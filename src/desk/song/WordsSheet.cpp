@@ -396,3 +396,5 @@ void WordsSheet::insertFromMimeData(const QMimeData* source) {
 }
 
 } // namespace mivanta
+
+#include "moc_WordsSheet.cpp"

@@ -46,3 +46,5 @@ CopyingBar::CopyingBar(LibraryClient& library, QWidget* parent) : QFrame(parent)
 }
 
 } // namespace mivanta
+
+#include "moc_CopyingBar.cpp"

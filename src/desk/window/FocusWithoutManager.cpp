@@ -104,3 +104,5 @@ void FocusWithoutManager::takeBack() {
 }
 
 } // namespace mivanta
+
+#include "moc_FocusWithoutManager.cpp"

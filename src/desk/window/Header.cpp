@@ -172,3 +172,5 @@ void Header::paintEvent(QPaintEvent*) {
 }
 
 } // namespace mivanta
+
+#include "moc_Header.cpp"

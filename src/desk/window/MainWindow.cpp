@@ -472,3 +472,5 @@ void MainWindow::changeEvent(QEvent* event) {
 }
 
 } // namespace mivanta
+
+#include "moc_MainWindow.cpp"

@@ -53,3 +53,5 @@ void OpeningBar::refresh() {
 }
 
 } // namespace mivanta
+
+#include "moc_OpeningBar.cpp"

@@ -45,3 +45,5 @@ void RecentServices::fill() {
 }
 
 } // namespace mivanta
+
+#include "moc_RecentServices.cpp"

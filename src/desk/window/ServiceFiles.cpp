@@ -117,3 +117,5 @@ void ServiceFiles::settleUnsaved(const std::function<void()>& then) {
 }
 
 } // namespace mivanta
+
+#include "moc_ServiceFiles.cpp"

@@ -139,3 +139,5 @@ void StartMenu::keepAsTemplate() {
 }
 
 } // namespace mivanta
+
+#include "moc_StartMenu.cpp"

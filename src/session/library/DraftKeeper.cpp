@@ -67,3 +67,5 @@ void DraftKeeper::keep() {
 }
 
 } // namespace mivanta
+
+#include "moc_DraftKeeper.cpp"

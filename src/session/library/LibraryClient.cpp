@@ -354,3 +354,5 @@ void LibraryClient::cancelImport() {
 }
 
 } // namespace mivanta
+
+#include "moc_LibraryClient.cpp"

@@ -12,3 +12,5 @@ QString DraftSignals::backText() {
 }
 
 } // namespace mivanta
+
+#include "moc_RecordDraft.cpp"

@@ -16,3 +16,5 @@ QString EditingSignals::versionText() {
 }
 
 } // namespace mivanta
+
+#include "moc_RecordEditing.cpp"

@@ -22,3 +22,5 @@ void ThemeDraft::rename(const QString& name) {
 }
 
 } // namespace mivanta
+
+#include "moc_ThemeDraft.cpp"

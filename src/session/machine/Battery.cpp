@@ -93,3 +93,5 @@ QString batteryWarning(const BatteryState& state) {
 }
 
 } // namespace mivanta
+
+#include "moc_Battery.cpp"

@@ -99,3 +99,5 @@ void Door::answer() {
 }
 
 } // namespace mivanta
+
+#include "moc_Door.cpp"

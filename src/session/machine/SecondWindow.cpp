@@ -50,3 +50,5 @@ void SecondWindow::reopenLeft() {
 }
 
 } // namespace mivanta
+
+#include "moc_SecondWindow.cpp"

@@ -51,3 +51,5 @@ void FilmLoads::measureNext() {
 }
 
 } // namespace mivanta
+
+#include "moc_FilmLoads.cpp"

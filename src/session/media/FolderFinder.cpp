@@ -44,3 +44,5 @@ std::vector<FindHit> FolderFinder::find(const QString& query) {
 }
 
 } // namespace mivanta
+
+#include "moc_FolderFinder.cpp"

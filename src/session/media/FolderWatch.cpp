@@ -190,3 +190,5 @@ void FolderWatch::take(std::vector<Looked> looked) {
 }
 
 } // namespace mivanta
+
+#include "moc_FolderWatch.cpp"

@@ -212,3 +212,5 @@ void MediaBook::noteUses() {
 }
 
 } // namespace mivanta
+
+#include "moc_MediaBook.cpp"

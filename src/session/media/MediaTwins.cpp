@@ -58,3 +58,5 @@ void MediaTwins::look() {
 }
 
 } // namespace mivanta
+
+#include "moc_MediaTwins.cpp"

@@ -104,3 +104,5 @@ void MediumPictures::makeNext() {
 }
 
 } // namespace mivanta
+
+#include "moc_MediumPictures.cpp"

@@ -109,3 +109,5 @@ bool isDiscPath(const QString& path) {
 }
 
 } // namespace mivanta
+
+#include "moc_OpenDisc.cpp"

@@ -162,3 +162,5 @@ void Outputs::tellMove(const Output& output, const Placement& before, const Plac
 }
 
 } // namespace mivanta
+
+#include "moc_Outputs.cpp"

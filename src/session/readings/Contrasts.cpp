@@ -52,3 +52,5 @@ void Contrasts::keep(const QByteArray& key, double contrast) {
 }
 
 } // namespace mivanta
+
+#include "moc_Contrasts.cpp"

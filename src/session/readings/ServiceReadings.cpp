@@ -96,3 +96,5 @@ std::vector<std::optional<ServiceReadings::Worst>> ServiceReadings::worst() cons
 }
 
 } // namespace mivanta
+
+#include "moc_ServiceReadings.cpp"

@@ -66,3 +66,5 @@ QPixmap ThumbnailStore::get(const Scene& scene, QSize size) {
 }
 
 } // namespace mivanta
+
+#include "moc_ThumbnailStore.cpp"

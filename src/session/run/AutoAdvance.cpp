@@ -58,3 +58,5 @@ void AutoAdvance::stop() {
 }
 
 } // namespace mivanta
+
+#include "moc_AutoAdvance.cpp"

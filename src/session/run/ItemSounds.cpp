@@ -206,3 +206,5 @@ void ItemSounds::musicHeard() {
 }
 
 } // namespace mivanta
+
+#include "moc_ItemSounds.cpp"

@@ -92,3 +92,5 @@ void MendOnScreen::mendInLibrary(const Item& item, const MendableWords& found, c
 }
 
 } // namespace mivanta
+
+#include "moc_MendOnScreen.cpp"

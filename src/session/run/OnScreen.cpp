@@ -82,3 +82,5 @@ QString OnScreen::otherService() const {
 }
 
 } // namespace mivanta
+
+#include "moc_OnScreen.cpp"

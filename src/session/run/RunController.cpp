@@ -487,3 +487,5 @@ void RunController::takeUp(const QByteArray& bytes) {
 }
 
 } // namespace mivanta
+
+#include "moc_RunController.cpp"

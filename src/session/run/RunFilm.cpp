@@ -162,3 +162,5 @@ void RunFilm::changeVolume(int percent) {
 }
 
 } // namespace mivanta
+
+#include "moc_RunFilm.cpp"

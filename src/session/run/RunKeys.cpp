@@ -338,3 +338,5 @@ void RunKeys::keep() {
 }
 
 } // namespace mivanta
+
+#include "moc_RunKeys.cpp"

@@ -34,3 +34,5 @@ void RunOnly::unlock() {
 }
 
 } // namespace mivanta
+
+#include "moc_RunOnly.cpp"

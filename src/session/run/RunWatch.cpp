@@ -70,3 +70,5 @@ RunFacts RunWatch::facts() const {
 }
 
 } // namespace mivanta
+
+#include "moc_RunWatch.cpp"

@@ -105,3 +105,5 @@ void TakeLog::learn() {
 }
 
 } // namespace mivanta
+
+#include "moc_TakeLog.cpp"

@@ -116,3 +116,5 @@ void Differences::keep(const std::vector<LibraryDifference>& which) {
 }
 
 } // namespace mivanta
+
+#include "moc_Differences.cpp"

@@ -158,3 +158,5 @@ void MissingFiles::take(const Found& result) {
 }
 
 } // namespace mivanta
+
+#include "moc_MissingFiles.cpp"

@@ -312,3 +312,5 @@ void ServiceDocument::save(const QString& path) {
 }
 
 } // namespace mivanta
+
+#include "moc_ServiceDocument.cpp"

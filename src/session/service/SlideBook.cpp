@@ -158,3 +158,5 @@ int SlideBook::slideCount() const {
 }
 
 } // namespace mivanta
+
+#include "moc_SlideBook.cpp"

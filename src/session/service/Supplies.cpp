@@ -114,3 +114,5 @@ void Supplies::takeArrived() {
 }
 
 } // namespace mivanta
+
+#include "moc_Supplies.cpp"
