@@ -158,8 +158,11 @@ Result<int> writePictures(const QString& path, const QString& folder) {
     std::optional<Error> error;
     QObject::connect(&film, &FilmClient::pictureCame, &loop, [&] {
         const QString to = u"%1/%2.png"_s.arg(folder).arg(++written, 6, 10, QLatin1Char('0'));
-        if (film.picture().image.save(to))
+        if (film.picture().image.save(to)) {
+            if (written == 1) // so that the first one is among them, however busy the computer is
+                film.play();
             return;
+        }
         error = Error{Said::tr("the picture could not be written"), to, Said::tr("Check the free space.")};
         loop.quit();
     });
@@ -167,7 +170,6 @@ Result<int> writePictures(const QString& path, const QString& folder) {
         if (film.stands().isOver || !film.stands().problem.isEmpty())
             loop.quit();
     });
-    film.play();
     loop.exec();
     if (error)
         return tl::unexpected(*error);

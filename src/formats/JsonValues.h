@@ -19,6 +19,11 @@ inline void put(QJsonObject& json, const QString& name, int value) {
         json.insert(name, value);
 }
 
+inline void put(QJsonObject& json, const QString& name, double value) {
+    if (value != 0)
+        json.insert(name, value);
+}
+
 inline void put(QJsonObject& json, const QString& name, const QJsonArray& value) {
     if (!value.isEmpty())
         json.insert(name, value);

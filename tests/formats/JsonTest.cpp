@@ -231,6 +231,14 @@ RC_GTEST_PROP(LookJson, ChoicesComeBackAsTheyWere, ()) {
     RC_ASSERT(itemLookFromJson(itemLookToJson(look)) == look);
 }
 
+TEST(LookJson, PartsOfASecondAreKept) {
+    SlideObject object;
+    object.what = FilmObject{QString(64, u'c') + u".mp4"_s, 0.25, 3.75, 2.5};
+    LookOverrides objects;
+    objects.set(*lookProperty(u"objects"_s), std::vector{object});
+    EXPECT_EQ(overridesFromJson(overridesToJson(objects)), objects);
+}
+
 TEST(LookJson, WhatThisVersionDoesNotKnowIsLeftOut) {
     const LookOverrides read = overridesFromJson({{u"words.size"_s, u"large"_s},
                                                   {u"words.sparkle"_s, 3},
