@@ -555,6 +555,16 @@
     </message>
 </context>
 <context>
+    <name>mivanta::LiveInputs</name>
+    <message numerus="yes">
+        <source>there are %n live inputs already, and no more can be kept</source>
+        <translation>
+            <numerusform>there is %n live input already, and no more can be kept</numerusform>
+            <numerusform>there are %n live inputs already, and no more can be kept</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
     <name>mivanta::LookInService</name>
     <message numerus="yes">
         <source>%n items</source>

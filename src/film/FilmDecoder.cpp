@@ -6,7 +6,6 @@
 #include <QThread>
 #include <cmath>
 #include <mpv/client.h>
-#include <mpv/render.h>
 
 namespace mivanta {
 
@@ -27,8 +26,7 @@ constexpr double kAtTheEnd = 0.1; // seconds: what is so near to the end of a cl
 
 FilmDecoder::FilmDecoder(std::unique_ptr<FilmBoard> board, std::function<void()> ring, QObject* parent)
     : QObject(parent),
-      m_board(std::move(board)),
-      m_ring(std::move(ring)) {
+      m_pictures(std::move(board), std::move(ring)) {
     m_ticks.setInterval(kTellEveryMs);
     connect(&m_ticks, &QTimer::timeout, this, &FilmDecoder::tell);
     m_fade.setInterval(kFadeStepMs);
@@ -36,17 +34,8 @@ FilmDecoder::FilmDecoder(std::unique_ptr<FilmBoard> board, std::function<void()>
 }
 
 FilmDecoder::~FilmDecoder() {
-    {
-        const std::lock_guard lock(m_mutex);
-        m_isEnding = true;
-    }
-    m_wake.notify_one();
-    if (m_pictures.joinable())
-        m_pictures.join();
     if (m_mpv)
         mpv_set_wakeup_callback(m_mpv.get(), nullptr, nullptr);
-    if (m_render)
-        mpv_render_context_free(m_render); // before its player
 }
 
 void FilmDecoder::open(const message::OpenFilm& order) {
@@ -98,9 +87,7 @@ void FilmDecoder::open(const message::OpenFilm& order) {
         fail(tr("films cannot be played on this computer"));
         return;
     }
-    char api[] = MPV_RENDER_API_TYPE_SW;
-    mpv_render_param parameters[]{{MPV_RENDER_PARAM_API_TYPE, api}, {MPV_RENDER_PARAM_INVALID, nullptr}};
-    if (mpv_render_context_create(&m_render, m_mpv.get(), parameters) < 0) {
+    if (!m_pictures.attach(m_mpv.get())) {
         fail(tr("films cannot be played on this computer"));
         return;
     }
@@ -209,20 +196,7 @@ void FilmDecoder::loaded() {
     setFilters(); // its length may be known only now
     if (m_open.at > m_open.film.from)
         steer({{}, message::SteerFilm::What::Seek, m_open.at});
-    if (!m_pictures.joinable()) {
-        mpv_render_context_set_update_callback(
-            m_render,
-            [](void* decoder) {
-                auto* self = static_cast<FilmDecoder*>(decoder);
-                {
-                    const std::lock_guard lock(self->m_mutex);
-                    self->m_mayBeNew = true;
-                }
-                self->m_wake.notify_one();
-            },
-            this);
-        m_pictures = std::thread([this] { renderPictures(); });
-    }
+    m_pictures.start();
     tell();
 }
 
@@ -240,37 +214,7 @@ void FilmDecoder::look() {
     m_stands.size = {int(numberOf("dwidth")), int(numberOf("dheight"))};
     const QSize shown = sizeOfPictures(m_stands.size);
     set("sws-scaler", shown.width() > m_stands.size.width() ? "bicubic" : "bilinear"); // sharp, or quick
-    {
-        const std::lock_guard lock(m_mutex);
-        m_size = m_stands.size;
-        m_isSeeThrough = isSeeThrough;
-        m_isChanged = true;
-    }
-    m_wake.notify_one();
-}
-
-bool FilmDecoder::isThereAPicture() const {
-    mpv_render_frame_info info{};
-    const mpv_render_param asked{MPV_RENDER_PARAM_NEXT_FRAME_INFO, &info};
-    return mpv_render_context_get_info(m_render, asked) >= 0 && (info.flags & MPV_RENDER_FRAME_INFO_PRESENT);
-}
-
-void FilmDecoder::renderPictures() {
-    for (;;) {
-        bool isChanged = false;
-        {
-            std::unique_lock lock(m_mutex);
-            m_wake.wait(lock, [this] { return m_mayBeNew || m_isChanged || m_isEnding; });
-            if (m_isEnding)
-                return;
-            m_mayBeNew = false;
-            isChanged = std::exchange(m_isChanged, false);
-        }
-        const bool isNew = (mpv_render_context_update(m_render) & MPV_RENDER_UPDATE_FRAME) != 0;
-        m_hasPicture = m_hasPicture || (isNew && isThereAPicture());
-        if (m_hasPicture && (isNew || isChanged)) // before the first one there is nothing but black
-            renderPicture();
-    }
+    m_pictures.setShape({shown, isSeeThrough ? FilmBoard::Alpha::Straight : FilmBoard::Alpha::Opaque});
 }
 
 /// As large as it is shown, in the shape of the film.
@@ -279,34 +223,7 @@ QSize FilmDecoder::sizeOfPictures(QSize film) const {
         return film.isEmpty() ? QSize() : m_open.shown;
     const QSize whole = film.scaled(m_open.shown, Qt::KeepAspectRatio).expandedTo(kSmallest);
     const QSize filling = film.scaled(m_open.shown, Qt::KeepAspectRatioByExpanding);
-    return m_open.film.fit == PictureFit::Fill && m_board->hasRoomFor(filling) ? filling : whole;
-}
-
-/// Waits for the picture's time.
-void FilmDecoder::renderPicture() {
-    QSize size;
-    bool isSeeThrough = false;
-    {
-        const std::lock_guard lock(m_mutex);
-        size = sizeOfPictures(m_size);
-        isSeeThrough = m_isSeeThrough;
-    }
-    if (!m_board->hasRoomFor(size))
-        return;
-    uchar* pixels =
-        m_board->begin(size, isSeeThrough ? FilmBoard::Alpha::Straight : FilmBoard::Alpha::Opaque);
-    int sides[2]{size.width(), size.height()};
-    char format[] = "bgra"; // where it is opaque, too: pixels of Qt have an alpha of 255 there
-    auto bytesPerLine = size_t(FilmBoard::bytesPerLine(size.width()));
-    mpv_render_param parameters[]{{MPV_RENDER_PARAM_SW_SIZE, sides},
-                                  {MPV_RENDER_PARAM_SW_FORMAT, format},
-                                  {MPV_RENDER_PARAM_SW_STRIDE, &bytesPerLine},
-                                  {MPV_RENDER_PARAM_SW_POINTER, pixels},
-                                  {MPV_RENDER_PARAM_INVALID, nullptr}};
-    if (mpv_render_context_render(m_render, parameters) < 0)
-        return;
-    m_board->publish();
-    m_ring();
+    return m_open.film.fit == PictureFit::Fill && m_pictures.hasRoomFor(filling) ? filling : whole;
 }
 
 void FilmDecoder::steer(const message::SteerFilm& order) {

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/base/Language.h"
 #include "film/FilmDecoder.h"
+#include "film/LiveDecoder.h"
 #include "link/Channel.h"
 #include <QCoreApplication>
 #include <QStringList>
@@ -31,8 +32,8 @@ void limitMemory() {
 
 } // namespace
 
-/// mivanta-film SOCKET BOARD BELL: plays one film for the program that started it, which gives these
-/// descriptors.
+/// mivanta-film SOCKET BOARD BELL: plays one film, or shows one live input, for the program that started it,
+/// which gives these descriptors.
 int main(int argc, char** argv) {
     QCoreApplication application(argc, argv);
     const QStringList arguments = QCoreApplication::arguments();
@@ -49,17 +50,29 @@ int main(int argc, char** argv) {
         return 2;
     Channel channel(socket);
     QObject::connect(&channel, &Channel::closed, &application, &QCoreApplication::quit);
-    FilmDecoder decoder(std::move(*board), [bell] {
+    const auto ring = [bell] {
         const quint64 once = 1;
         [[maybe_unused]] const auto written = ::write(bell, &once, sizeof once);
-    });
-    QObject::connect(&decoder, &FilmDecoder::told, &channel,
-                     [&](const message::FilmStands& stands) { channel.send(stands); });
-    QObject::connect(&channel, &Channel::received, &decoder, [&](const Message& message) {
-        if (const auto* film = std::get_if<message::OpenFilm>(&message))
-            decoder.open(*film);
-        else if (const auto* order = std::get_if<message::SteerFilm>(&message))
-            decoder.steer(*order);
+    };
+    const auto begin = [&](auto* decoder, const message::OpenFilm& order) {
+        decoder->setParent(&application);
+        using Decoder = std::remove_pointer_t<decltype(decoder)>;
+        QObject::connect(decoder, &Decoder::told, &channel,
+                         [&](const message::FilmStands& stands) { channel.send(stands); });
+        QObject::connect(&channel, &Channel::received, decoder, [decoder](const Message& message) {
+            if (const auto* steered = std::get_if<message::SteerFilm>(&message))
+                decoder->steer(*steered);
+        });
+        decoder->open(order);
+    };
+    QObject::connect(&channel, &Channel::received, &application, [&](const Message& message) {
+        const auto* film = std::get_if<message::OpenFilm>(&message);
+        if (!film || !*board) // it is one film's
+            return;
+        if (film->live)
+            begin(new LiveDecoder(std::move(*board), ring), *film);
+        else
+            begin(new FilmDecoder(std::move(*board), ring), *film);
     });
     return QCoreApplication::exec();
 }

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "core/live/LiveInput.h"
 #include "core/run/Output.h"
 #include "core/scripture/Passage.h"
 #include "core/song/Song.h"
@@ -35,6 +36,13 @@ struct JsonNames<OutputKind> {
     static constexpr std::array names{std::pair{OutputKind::Hall, "hall"},
                                       std::pair{OutputKind::Stage, "stage"},
                                       std::pair{OutputKind::Stream, "stream"}};
+};
+template <>
+struct JsonNames<LiveKind> {
+    static constexpr std::array names{
+        std::pair{LiveKind::Camera, "camera"}, std::pair{LiveKind::Monitor, "monitor"},
+        std::pair{LiveKind::Window, "window"}, std::pair{LiveKind::Network, "network"},
+        std::pair{LiveKind::File, "file"},     std::pair{LiveKind::Output, "output"}};
 };
 template <>
 struct JsonNames<PlaceKind> {

@@ -119,6 +119,20 @@ void FilmBoard::publish() {
     shared.newest = m_writing;
 }
 
+QImage FilmBoard::imageOf(quint32 slot) const {
+    const Header::Slot said = header().all[slot];
+    const QSize size(said.width, said.height);
+    if (!hasRoomFor(size))
+        return {};
+    return {pixels(slot), size.width(), size.height(), bytesPerLine(size.width()),
+            said.hasAlpha ? QImage::Format_ARGB32 : QImage::Format_RGB32};
+}
+
+QImage FilmBoard::lastWritten() const {
+    const quint32 newest = header().newest;
+    return newest < kSlots ? imageOf(newest) : QImage();
+}
+
 FilmPicture FilmBoard::newest() {
     Header& shared = header();
     quint32 newest = shared.newest;
@@ -132,13 +146,8 @@ FilmPicture FilmBoard::newest() {
     }
     if (newest >= kSlots)
         return {};
-    const Header::Slot slot = shared.all[newest];
-    const QSize size(slot.width, slot.height);
-    if (!hasRoomFor(size))
-        return m_held; // nonsense; the picture before stays
-    m_held = {QImage(pixels(newest), size.width(), size.height(), bytesPerLine(size.width()),
-                     slot.hasAlpha ? QImage::Format_ARGB32 : QImage::Format_RGB32),
-              slot.number};
+    if (const QImage image = imageOf(newest); !image.isNull()) // else the picture before stays
+        m_held = {image, shared.all[newest].number};
     return m_held;
 }
 

@@ -39,6 +39,8 @@ public:
     [[nodiscard]] uchar* begin(QSize size, Alpha alpha);
     /// It is the newest from now on.
     void publish();
+    /// The newest again, on the writer's side: stays as it is until the next but one begins. Null = none yet.
+    [[nodiscard]] QImage lastWritten() const;
 
     /// The newest picture. Its pixels are the board's: they stay as they are until the next call. The
     /// reader's thread.
@@ -54,6 +56,7 @@ private:
     [[nodiscard]] Header& header() const;
     [[nodiscard]] size_t slotBytes() const;
     [[nodiscard]] uchar* pixels(quint32 slot) const;
+    [[nodiscard]] QImage imageOf(quint32 slot) const; ///< null when what it says of itself is nonsense
 
     int m_descriptor;
     size_t m_bytes;

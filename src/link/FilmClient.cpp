@@ -18,6 +18,7 @@ namespace {
 constexpr int kMostDeaths = 3;
 constexpr qint64 kLongLifeMs = 60'000; ///< one that dies after this may be started again as often as before
 constexpr int kPatienceMs = 1000;
+constexpr int kLiveRestMs = 5000; ///< of a live input whose process keeps dying
 
 /// The process finds its descriptors by the numbers that it is told, so only closing them has to be
 /// prevented.
@@ -55,14 +56,30 @@ FilmClient::FilmClient(message::OpenFilm film, QObject* parent) : QObject(parent
 }
 
 FilmClient::~FilmClient() {
-    if (m_process) {
-        m_process->disconnect(this);
-        m_process->kill();
-        m_process->waitForFinished(kPatienceMs);
-    }
+    end();
     m_rings.reset();
     if (m_bell >= 0)
         ::close(m_bell);
+}
+
+void FilmClient::end() {
+    if (!m_process)
+        return;
+    m_process->disconnect(this);
+    m_process->kill();
+    m_process->waitForFinished(kPatienceMs);
+    m_process.reset();
+}
+
+void FilmClient::reopen(message::OpenFilm film) {
+    end();
+    delete std::exchange(m_channel, nullptr);
+    m_film = std::move(film);
+    m_stands = {};
+    m_stands.volume = m_film.film.volume;
+    m_deaths = 0;
+    if (m_board)
+        start();
 }
 
 void FilmClient::leave(int fadeMilliseconds) {
@@ -118,18 +135,23 @@ void FilmClient::start() {
 
 void FilmClient::died() {
     delete std::exchange(m_channel, nullptr);
-    if (!m_stands.problem.isEmpty())
+    if (!m_stands.problem.isEmpty() && !m_film.live)
         return; // it has said why
     if (Clock::the().steady() - m_startedAt > kLongLifeMs)
         m_deaths = 0;
-    if (++m_deaths >= kMostDeaths) {
-        fail(tr("it cannot be played: the program that plays films fails on it"));
-        return;
-    }
     m_film.at = m_stands.position;
     m_film.film.volume = m_stands.volume;
     m_process.release()->deleteLater(); // it is telling of its end
-    start();
+    if (++m_deaths < kMostDeaths) {
+        start();
+    } else if (m_film.live) { // it may send something else by then
+        m_stands.signal = message::FilmStands::Signal::Lost;
+        m_stands.lostAt = Clock::the().now().toMSecsSinceEpoch();
+        fail(tr("the program that shows it fails on what it sends"));
+        QTimer::singleShot(kLiveRestMs, this, &FilmClient::start);
+    } else {
+        fail(tr("it cannot be played: the program that plays films fails on it"));
+    }
 }
 
 void FilmClient::fail(const QString& problem) {

@@ -17,6 +17,9 @@ public:
     explicit FilmClient(message::OpenFilm film, QObject* parent = nullptr);
     ~FilmClient() override;
 
+    /// In place of what it plays; the last picture stays until the first of this one.
+    void reopen(message::OpenFilm film);
+
     void play();
     void pause();
     void seek(double seconds); ///< of its file
@@ -43,6 +46,7 @@ Q_SIGNALS:
 
 private:
     void start();
+    void end();
     void died();
     void fail(const QString& problem);
     void steer(message::SteerFilm::What what, double value = 0, const QString& device = {});

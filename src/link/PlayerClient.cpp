@@ -130,6 +130,8 @@ void PlayerClient::obey(const Message& received) {
     } else if (const auto* frame = std::get_if<message::FrameReady>(&received)) {
         m_slots[frame->output] = frame->slot;
         Q_EMIT frameChanged(frame->output);
+    } else if (const auto* live = std::get_if<message::LivePicture>(&received)) {
+        Q_EMIT livePictureCame(live->input, live->picture);
     } else if (const auto* devices = std::get_if<message::SoundDevices>(&received)) {
         m_soundDevices = *devices;
         Q_EMIT soundDevicesChanged();
@@ -187,6 +189,10 @@ void PlayerClient::resend() {
         order(message::Keep{m_state});
     if (!m_soundDevice.name.isEmpty())
         order(m_soundDevice);
+    if (!m_liveInputs.inputs.empty())
+        order(m_liveInputs);
+    if (!m_lookedAt.inputs.empty())
+        order(m_lookedAt);
     for (size_t i = 0; i < kSoundChannels; ++i)
         if (!m_sound[i].pieces.empty())
             order(goingOn(i));
@@ -214,6 +220,16 @@ void PlayerClient::setOutputs(const std::vector<Output>& outputs, const QString&
     std::erase_if(m_shown, isGone);
     std::erase_if(m_shows, isGone);
     order(*m_outputs);
+}
+
+void PlayerClient::setLiveInputs(const std::vector<message::LiveOrder>& inputs) {
+    m_liveInputs.inputs = inputs;
+    order(m_liveInputs);
+}
+
+void PlayerClient::lookAtLive(const std::vector<LiveInputId>& inputs) {
+    m_lookedAt.inputs = inputs;
+    order(m_lookedAt);
 }
 
 void PlayerClient::prepare(const std::vector<Scene>& scenes) {

@@ -39,6 +39,10 @@ public:
     void steerSound(const message::SteerSound& order);
     /// `film`: as filmKey() has it. One that does not play (yet) takes it when it is opened soon.
     void steerFilm(const QByteArray& film, message::SteerFilm::What what, double value = 0);
+    /// Those of this computer, with what it takes to see them.
+    void setLiveInputs(const std::vector<message::LiveOrder>& inputs);
+    /// From now on small pictures of these come, and of no others.
+    void lookAtLive(const std::vector<LiveInputId>& inputs);
     /// What to hand back when these desks are started again.
     void keep(const QByteArray& state);
     void numberScreens();
@@ -76,6 +80,7 @@ Q_SIGNALS:
     void soundingChanged(mivanta::SoundChannel channel);
     void soundDevicesChanged();
     void filmChanged(const QByteArray& film);
+    void livePictureCame(LiveInputId input, const QImage& picture);
     void placesChanged(const std::vector<Monitor>& monitors, const std::vector<Placement>& placements);
     void screensTaken(); ///< another player has the monitors; the outputs wait for them
     void stranger();     ///< welcomed() follows, with what it keeps
@@ -121,6 +126,8 @@ private:
     std::array<message::Sound, kSoundChannels> m_sound; ///< the last ones ordered; by channel
     std::array<message::Sounding, kSoundChannels> m_sounding;
     message::SetSoundDevice m_soundDevice;
+    message::SetLiveInputs m_liveInputs;
+    message::LookAtLive m_lookedAt;
     message::SoundDevices m_soundDevices;
     std::array<message::Sounding, kSoundChannels> m_lastHeard; ///< also when the player is gone since
     std::array<qint64, kSoundChannels> m_heardAt{};            ///< when that was, of Clock::steady()

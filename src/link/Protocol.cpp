@@ -194,12 +194,61 @@ QDataStream& operator>>(QDataStream& s, Places& m) {
     return s >> m.monitors >> m.placements >> m.areTaken;
 }
 QDataStream& operator<<(QDataStream& s, const OpenFilm& m) {
-    return s << m.film << m.path << m.at << m.shown << m.soundDevice;
+    s << m.film << m.path << m.at << m.shown << m.soundDevice << m.live.has_value();
+    return m.live ? s << *m.live : s;
 }
 QDataStream& operator>>(QDataStream& s, OpenFilm& m) {
-    s >> m.film >> m.path >> m.at >> m.shown >> m.soundDevice;
+    bool isLive = false;
+    s >> m.film >> m.path >> m.at >> m.shown >> m.soundDevice >> isLive;
+    if (isLive)
+        s >> m.live.emplace();
     requireOf(s, areMoments({m.at}) && m.shown.width() <= kLongestFilmSide &&
                      m.shown.height() <= kLongestFilmSide);
+    return s;
+}
+QDataStream& operator<<(QDataStream& s, const LiveOrder& order) {
+    return s << order.input << order.secret;
+}
+QDataStream& operator>>(QDataStream& s, LiveOrder& order) {
+    return s >> order.input >> order.secret;
+}
+QDataStream& operator<<(QDataStream& s, const SetLiveInputs& m) {
+    using mivanta::operator<<;
+    return s << m.inputs;
+}
+QDataStream& operator>>(QDataStream& s, SetLiveInputs& m) {
+    using mivanta::operator>>;
+    s >> m.inputs;
+    requireOf(s, m.inputs.size() <= kMostLiveInputs);
+    return s;
+}
+QDataStream& operator<<(QDataStream& s, const LookAtLive& m) {
+    return s << m.inputs;
+}
+QDataStream& operator>>(QDataStream& s, LookAtLive& m) {
+    s >> m.inputs;
+    requireOf(s, m.inputs.size() <= kMostLiveInputs);
+    return s;
+}
+QDataStream& operator<<(QDataStream& s, const LivePicture& m) {
+    const QImage picture = m.picture.convertToFormat(QImage::Format_ARGB32_Premultiplied);
+    return s << m.input << picture.size()
+             << QByteArray::fromRawData(reinterpret_cast<const char*>(picture.constBits()),
+                                        picture.sizeInBytes());
+}
+QDataStream& operator>>(QDataStream& s, LivePicture& m) {
+    QSize size;
+    QByteArray pixels;
+    s >> m.input >> size >> pixels;
+    const QSize largest = LivePicture::kLargest;
+    const bool isPicture =
+        size.width() <= largest.width() && size.height() <= largest.height() &&
+        pixels.size() == qsizetype(std::max(0, size.width())) * std::max(0, size.height()) * 4;
+    requireOf(s, isPicture);
+    if (isPicture && !size.isEmpty())
+        m.picture = QImage(reinterpret_cast<const uchar*>(pixels.constData()), size.width(), size.height(),
+                           QImage::Format_ARGB32_Premultiplied)
+                        .copy();
     return s;
 }
 QDataStream& operator<<(QDataStream& s, const SteerFilm& m) {
@@ -214,12 +263,15 @@ QDataStream& operator>>(QDataStream& s, SteerFilm& m) {
 }
 QDataStream& operator<<(QDataStream& s, const FilmStands& m) {
     s << m.film << m.isOpen << m.position << m.from << m.to << m.isPaused << m.isOver << m.hasSound << m.size;
-    return s << m.volume << m.problem << m.isGone;
+    return s << m.volume << m.problem << m.isGone << quint8(m.signal) << m.lostAt;
 }
 QDataStream& operator>>(QDataStream& s, FilmStands& m) {
     s >> m.film >> m.isOpen >> m.position >> m.from >> m.to >> m.isPaused >> m.isOver >> m.hasSound >> m.size;
-    s >> m.volume >> m.problem >> m.isGone;
+    quint8 signal = 0;
+    s >> m.volume >> m.problem >> m.isGone >> signal >> m.lostAt;
+    m.signal = FilmStands::Signal(signal);
     requireOf(s, areMoments({m.position, m.from, m.to}) && isPerCent(m.volume) &&
+                     signal <= quint8(FilmStands::Signal::Lost) && m.lostAt >= 0 &&
                      m.size.width() <= kLongestFilmSide && m.size.height() <= kLongestFilmSide);
     return s;
 }

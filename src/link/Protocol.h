@@ -1,7 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/media/Loudness.h"
+#include "link/LiveCodec.h"
 #include "link/SceneCodec.h"
+#include <QImage>
 #include <QStringList>
 #include <variant>
 
@@ -172,13 +174,39 @@ struct Sounding {
     int pieces = 0;    ///< how many were ordered
 };
 
+/// A live input as it is opened.
+struct LiveOrder {
+    LiveInput input;
+    LiveSecret secret; ///< what it takes to see it
+    friend bool operator==(const LiveOrder&, const LiveOrder&) = default;
+};
+
+/// Those that this computer has; scenes name them.
+struct SetLiveInputs {
+    std::vector<LiveOrder> inputs;
+};
+
+/// Those that the desks look at: small pictures of them come, and they are open meanwhile.
+struct LookAtLive {
+    std::vector<LiveInputId> inputs;
+};
+
+/// What one of them shows.
+struct LivePicture {
+    static constexpr QSize kLargest{480, 270}; ///< px
+    LiveInputId input;
+    QImage picture; ///< of 32 bits
+};
+
 /// To the process of one film, once: what it plays. It is paused on its first picture, which comes by itself.
+/// A live input moves at once, in silence.
 struct OpenFilm {
     FilmPlay film;
-    QString path;
+    QString path;          ///< of its file; of a live input: of the picture that is shown while it has none
     double at = 0;         ///< seconds of the file: where it begins, for one that goes on
     QSize shown;           ///< px: the largest picture that it is shown in
     QString soundDevice{}; ///< as SetSoundDevice says
+    std::optional<LiveOrder> live{}; ///< what is opened in place of a film
 };
 
 /// What is done with a film that is open. Seconds are of its file.
@@ -204,6 +232,11 @@ struct FilmStands {
     int volume = 100;    ///< per cent
     QString problem{};   ///< why it cannot be played (any more)
     bool isGone = false; ///< no output shows it or is likely to
+    /// Of a live input: being opened, its pictures come, or they do not (any more), since `lostAt`; it is
+    /// tried again then, and `problem` says what is known of it.
+    enum class Signal : quint8 { None, Opening, There, Lost };
+    Signal signal = Signal::None;
+    qint64 lostAt = 0; ///< ms since 1970
 };
 
 QDataStream& operator<<(QDataStream& stream, const Hello& m);
@@ -248,6 +281,14 @@ QDataStream& operator<<(QDataStream& stream, const Places& m);
 QDataStream& operator>>(QDataStream& stream, Places& m);
 QDataStream& operator<<(QDataStream& stream, const OpenFilm& m);
 QDataStream& operator>>(QDataStream& stream, OpenFilm& m);
+QDataStream& operator<<(QDataStream& stream, const LiveOrder& order);
+QDataStream& operator>>(QDataStream& stream, LiveOrder& order);
+QDataStream& operator<<(QDataStream& stream, const SetLiveInputs& m);
+QDataStream& operator>>(QDataStream& stream, SetLiveInputs& m);
+QDataStream& operator<<(QDataStream& stream, const LookAtLive& m);
+QDataStream& operator>>(QDataStream& stream, LookAtLive& m);
+QDataStream& operator<<(QDataStream& stream, const LivePicture& m);
+QDataStream& operator>>(QDataStream& stream, LivePicture& m);
 QDataStream& operator<<(QDataStream& stream, const SteerFilm& m);
 QDataStream& operator>>(QDataStream& stream, SteerFilm& m);
 QDataStream& operator<<(QDataStream& stream, const FilmStands& m);
@@ -260,7 +301,8 @@ using Message =
                  message::Show, message::Keep, message::Painted, message::FrameReady, message::Places,
                  message::MediaArrived, message::Sound, message::Sounding, message::NumberScreens,
                  message::Shows, message::SteerSound, message::SetSoundDevice, message::PlayTestTone,
-                 message::SoundDevices, message::OpenFilm, message::SteerFilm, message::FilmStands>;
+                 message::SoundDevices, message::OpenFilm, message::SteerFilm, message::FilmStands,
+                 message::SetLiveInputs, message::LookAtLive, message::LivePicture>;
 
 /// A message as bytes, without its length; nothing for bytes that are no message.
 [[nodiscard]] QByteArray encoded(const Message& message);

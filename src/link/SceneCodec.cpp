@@ -3,6 +3,7 @@
 #include "core/base/MediaName.h"
 #include "core/media/Loudness.h"
 #include "core/theme/LookProperty.h"
+#include "link/LiveCodec.h"
 #include <QCryptographicHash>
 #include <QIODevice>
 #include <algorithm>
@@ -310,14 +311,14 @@ QDataStream& operator>>(QDataStream& stream, Look& look) {
 QDataStream& operator<<(QDataStream& s, const FilmPlay& f) {
     const Treatment& t = f.treatment;
     s << f.name << f.from << f.to << f.isOnce << f.isHeard << qint32(f.volume) << f.gain << f.fadeIn
-      << f.fadeOut << asByte(f.fit) << f.item;
+      << f.fadeOut << asByte(f.fit) << f.item << f.live;
     return s << qint32(t.brightness) << qint32(t.contrast) << qint32(t.saturation) << t.blur << t.tint
              << qint32(t.darkEdge);
 }
 QDataStream& operator>>(QDataStream& s, FilmPlay& f) {
     Treatment& t = f.treatment;
     s >> f.name >> f.from >> f.to >> f.isOnce >> f.isHeard >> f.volume >> f.gain >> f.fadeIn >> f.fadeOut;
-    s >> asByte(f.fit) >> f.item;
+    s >> asByte(f.fit) >> f.item >> f.live;
     s >> t.brightness >> t.contrast >> t.saturation >> t.blur >> t.tint >> t.darkEdge;
     f.name = trustedMediaName(f.name);
     const auto isPerCent = [](int value) { return value >= -100 && value <= 100; };

@@ -2,6 +2,7 @@
 #include "media/PictureProxies.h"
 #include "core/base/MediaName.h"
 #include "core/base/Said.h"
+#include "core/live/LiveInput.h"
 #include "media/FilmLook.h"
 #include <QDir>
 #include <QFileInfo>
@@ -242,7 +243,14 @@ QImage PictureProxies::knownPicture(const QString& name, QSize size) {
     return knownAt(proxyPathOf(name, coveredFor(size)));
 }
 
+QString livePicturePath(const QString& cacheFolder, const QString& input) {
+    const LiveInputId id = LiveInputId::fromText(input); // nothing else is part of a path
+    return id.isNull() ? QString() : u"%1/live-%2.jpg"_s.arg(cacheFolder, id.text());
+}
+
 QImage PictureProxies::picture(const QString& name, QSize size) {
+    if (const QString input = livePictureOf(name); !input.isEmpty())
+        return QImage(livePicturePath(m_cache, input)); // another one every minute: never kept in memory
     const QSize covered = coveredFor(size);
     const QString proxyPath = proxyPathOf(name, covered);
     if (proxyPath.isEmpty())

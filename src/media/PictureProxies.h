@@ -24,6 +24,9 @@ struct PictureFacts {
 
 inline constexpr qint64 kMostPixels = 400'000'000;
 
+/// Where the picture that a live input gave lately is kept, in the folder of scaled pictures.
+[[nodiscard]] QString livePicturePath(const QString& cacheFolder, const QString& input);
+
 /// Pictures of a library's media folder, scaled to what screens need. Decoding is streamed, so that it costs
 /// little more memory than the result; what was scaled once is kept in a cache on the disk, the oldest going
 /// first when that grows beyond its limit. Any thread; a call may take a second the first time.
@@ -36,8 +39,8 @@ public:
     using PathOf = std::function<QString(const QString& name)>;
     PictureProxies(PathOf pathOf, QString cacheFolder, qint64 mostCacheBytes = kUsualCacheBytes);
 
-    /// The picture, or the moment of a film (filmMomentName()), at least as large as `size` in both
-    /// directions or as large as it is; null when it is missing or broken.
+    /// The picture, the moment of a film (filmMomentName()) or what a live input gave lately, at least as
+    /// large as `size` in both directions or as large as it is; null when it is missing or broken.
     [[nodiscard]] QImage picture(const QString& name, QSize size);
 
     /// The same when it is in memory already, else null. Never waits for a disk.

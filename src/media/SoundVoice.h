@@ -77,7 +77,7 @@ private:
     std::vector<int> m_loaded; ///< the pieces that the player has, by its own numbers
     Mpv m_mpv;
     int m_piece = 0;
-    QString m_problem; ///< of the last piece that failed
+    QString m_problem;              ///< of the last piece that failed
     std::optional<double> m_seekTo; ///< s; asked for and not done yet
     quint64 m_lastSeek = 0;
     Ramp m_fade{1};

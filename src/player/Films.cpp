@@ -23,15 +23,55 @@ QSize Films::largest() const {
     return largest;
 }
 
-FilmPtr Films::open(const FilmPlay& film) {
-    const QByteArray key = filmKey(film);
-    if (FilmPtr known = m_films.value(key).lock())
-        return known;
+message::OpenFilm Films::orderFor(const FilmPlay& film) const {
     message::OpenFilm order;
     order.film = film;
     order.path = mediaPath(m_folder, film.name);
     order.shown = largest();
     order.soundDevice = m_soundDevice;
+    if (film.live.isNull())
+        return order;
+    const auto known =
+        std::find_if(m_liveInputs.begin(), m_liveInputs.end(),
+                     [&](const message::LiveOrder& each) { return each.input.id == film.live; });
+    order.live.emplace();
+    if (known != m_liveInputs.end())
+        order.live = *known;
+    order.live->input.id = film.live; // else it says nothing of where it is, and is told so
+    order.path = mediaPath(m_folder, order.live->input.card);
+    return order;
+}
+
+void Films::setLiveInputs(std::vector<message::LiveOrder> inputs) {
+    const std::vector<message::LiveOrder> before = std::exchange(m_liveInputs, std::move(inputs));
+    const auto in = [](const std::vector<message::LiveOrder>& all, LiveInputId id) {
+        const auto at =
+            std::find_if(all.begin(), all.end(), [&](const auto& each) { return each.input.id == id; });
+        return at == all.end() ? std::nullopt : std::optional(*at);
+    };
+    for (auto at = m_live.constBegin(); at != m_live.constEnd(); ++at)
+        if (const FilmPtr film = m_films.value(at.key()).lock();
+            film && in(before, at->live) != in(m_liveInputs, at->live))
+            film->reopen(orderFor(*at));
+    keepOpen();
+}
+
+void Films::keepOpen() {
+    std::vector<FilmPtr> kept;
+    for (const message::LiveOrder& each : m_liveInputs)
+        if (each.input.isKeptOpen) {
+            FilmPlay film;
+            film.live = each.input.id;
+            kept.push_back(open(film));
+        }
+    m_keptOpen = std::move(kept);
+}
+
+FilmPtr Films::open(const FilmPlay& film) {
+    const QByteArray key = filmKey(film);
+    if (FilmPtr known = m_films.value(key).lock())
+        return known;
+    message::OpenFilm order = orderFor(film);
     const Wish wish = m_wishes.take(key);
     const qint64 age = Clock::the().steady() - wish.since;
     const bool isWished = wish.since > 0 && age < kWishLastsMs;
@@ -53,6 +93,8 @@ FilmPtr Films::open(const FilmPlay& film) {
         Q_EMIT told(stands);
     });
     m_films[key] = opened;
+    if (!film.live.isNull())
+        m_live[key] = film;
     return opened;
 }
 
@@ -62,6 +104,7 @@ void Films::gone(const QByteArray& key, FilmClient* film) {
     if (const auto at = m_films.constFind(key); at == m_films.constEnd() || !at->expired())
         return; // there is another one already
     m_films.remove(key);
+    m_live.remove(key);
     message::FilmStands stands;
     stands.film = key;
     stands.isGone = true;

@@ -19,6 +19,8 @@ public:
 
     /// Where the library's media are.
     void setFolder(const QString& folder) { m_folder = folder; }
+    /// Those that films may name. One that is open and is another one now is opened anew.
+    void setLiveInputs(std::vector<message::LiveOrder> inputs);
     /// How large an output shows films; they are decoded for the largest. Empty = it shows none.
     void setSizeOf(const QString& output, QSize size) { m_sizes[output] = size; }
     /// The one that plays, or a new one, paused on its first picture.
@@ -52,6 +54,8 @@ private:
     };
     void wish(const message::SteerFilm& order);
     [[nodiscard]] QSize largest() const;
+    [[nodiscard]] message::OpenFilm orderFor(const FilmPlay& film) const;
+    void keepOpen();
     void gone(const QByteArray& key, FilmClient* film);
 
     QString m_folder;
@@ -62,6 +66,9 @@ private:
     QSet<FilmClient*> m_still; ///< those that were told to stand still before they were seen
     QSet<FilmClient*> m_begun;
     std::vector<FilmPtr> m_ahead;
+    std::vector<message::LiveOrder> m_liveInputs;
+    QHash<QByteArray, FilmPlay> m_live; ///< live inputs that are open, by filmKey()
+    std::vector<FilmPtr> m_keptOpen;
     PaintTurns m_turns;
 };
 

@@ -30,6 +30,8 @@ Player::Player(QString sessionFolder, QObject* parent)
     });
     m_outputs.setMayShow(m_lock.isHeld());
     connect(&m_lock, &ScreensLock::taken, this, [this] { m_outputs.setMayShow(true); });
+    connect(&m_liveLook, &LiveLook::made, this,
+            [this](const message::LivePicture& picture) { tell(picture); });
     connect(&m_films, &Films::told, this, [this](const message::FilmStands& stands) {
         m_sound.setFilmHeard(m_films.isAnyHeard());
         tell(stands);
@@ -98,6 +100,10 @@ void Player::obey(Channel* from, const Message& order) {
         m_numbers.show(m_outputs.monitors());
     } else if (const auto* sound = std::get_if<message::Sound>(&order)) {
         m_sound.play(*sound, m_media);
+    } else if (const auto* live = std::get_if<message::SetLiveInputs>(&order)) {
+        m_films.setLiveInputs(live->inputs);
+    } else if (const auto* look = std::get_if<message::LookAtLive>(&order)) {
+        m_liveLook.set(look->inputs);
     } else if (const auto* device = std::get_if<message::SetSoundDevice>(&order)) {
         m_sound.setDevice(device->name);
     } else if (std::holds_alternative<message::PlayTestTone>(order)) {
@@ -175,6 +181,7 @@ void Player::gone(Channel* channel) {
     if (channel != m_desk || m_quitting)
         return;
     m_desk = nullptr;
+    m_liveLook.set({});
     if (!m_keeper.died())
         qWarning("the desks are gone and were not started again; the picture stays up");
 }

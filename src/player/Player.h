@@ -5,6 +5,7 @@
 #include "link/FrameBoard.h"
 #include "player/Awake.h"
 #include "player/DeskKeeper.h"
+#include "player/LiveLook.h"
 #include "player/OutputSet.h"
 #include "player/ScreenNumbers.h"
 #include "player/ScreensLock.h"
@@ -42,6 +43,7 @@ private:
     QLocalServer m_server;
     PreparedFrames m_frames;
     Films m_films;
+    LiveLook m_liveLook{m_films};
     ScreenNumbers m_numbers;
     SoundBox m_sound;
     Awake m_awake;

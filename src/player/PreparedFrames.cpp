@@ -57,13 +57,14 @@ BehindPtr behindLayer(const Scene& scene, QSize size, const QByteArray& key, con
     made->key = key;
     Scene bare = withoutFilmObjects(behindOf(scene));
     bare.look.backdrop.film.clear(); // where a film moves, none of its moments is drawn
+    bare.look.backdrop.live.clear();
     made->layer = renderScene(bare, size, sources);
     made->small = smoothlyScaled(made->layer, smallSize(scene));
     const bool isOpaque = scene.ground.alpha == 255;
     made->image = QImage(size, isOpaque ? QImage::Format_RGB32 : QImage::Format_ARGB32_Premultiplied);
     made->image.fill(toColor(scene.ground));
     QPainter(&made->image).drawImage(0, 0, made->layer);
-    if (scene.film && scene.look.backdrop.kind == BackdropKind::Film) {
+    if (scene.film && scene.look.backdrop.moves()) {
         made->filmPlace = scene.look.backdrop;
         made->over = renderOverFilm(bare, size, sources);
         if (!made->over.isNull())

@@ -176,6 +176,10 @@ void paintBackdrop(QPainter& painter, const Backdrop& backdrop, const QRectF& ar
         paintPicture(painter, backdrop, area, lookScale,
                      [&](QSize size) { return sources.pictureNamed(backdrop.picture, size); });
         return;
+    case BackdropKind::Live:
+        paintPicture(painter, backdrop, area, lookScale,
+                     [&](QSize size) { return sources.pictureNamed(livePictureName(backdrop.live), size); });
+        return;
     case BackdropKind::Film:
         paintPicture(painter, backdrop, area, lookScale, [&](QSize size) {
             return sources.pictureNamed(filmMomentName(backdrop.film, backdrop.filmFrom), size);

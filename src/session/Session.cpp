@@ -22,6 +22,7 @@ Session::Session(Options options, QObject* parent)
                  m_options.library.mediaFolder(), m_options.library.pictureCacheFolder()}}),
       m_run(m_book, m_document, m_player),
       m_outputs(m_book, m_run, m_player, m_options.computer, m_options.library),
+      m_liveInputs(m_player, m_options.computer, m_options.library.pictureCacheFolder()),
       m_supplies(m_library, m_document, m_book, m_missing),
       m_secondWindow(m_options.program, m_options.arguments(), m_options.library, m_options.computer) {
     const auto gainOf = [this](const QString& medium) { return m_media.gainOf(medium); };
@@ -101,6 +102,8 @@ void Session::tellOfPlayer() {
     connect(&m_outputs, &Outputs::notice, this, &Session::notice);
     connect(&m_outputs, &Outputs::warning, this, &Session::warning);
     connect(&m_outputs, &Outputs::offered, this, &Session::offered);
+    connect(&m_liveInputs, &LiveInputs::problem, this, &Session::problem);
+    connect(&m_liveInputs, &LiveInputs::offered, this, &Session::offered);
     connect(&m_player, &PlayerClient::refused, this, &Session::playerRefused);
     connect(&m_player, &PlayerClient::failed, this, [this](const QString& why) {
         Q_EMIT problem({why, {}, tr("Preparing works; nothing can be shown.")});
@@ -140,6 +143,7 @@ void Session::start() {
     m_welcomed = m_options.isSecond; // it waits for no player
     m_player.start();
     m_outputs.load();
+    m_liveInputs.load();
     loadRunSettings();
     m_library.open();
     m_folders.load();

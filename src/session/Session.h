@@ -9,6 +9,7 @@
 #include "session/media/FolderWatch.h"
 #include "session/media/MediaBook.h"
 #include "session/media/MediaTwins.h"
+#include "session/outputs/LiveInputs.h"
 #include "session/outputs/Outputs.h"
 #include "session/readings/Contrasts.h"
 #include "session/readings/ServiceReadings.h"
@@ -91,6 +92,7 @@ public:
     [[nodiscard]] RunOnly& runOnly() { return m_runOnly; }
     [[nodiscard]] PlayerClient& player() { return m_player; }
     [[nodiscard]] Outputs& outputs() { return m_outputs; }
+    [[nodiscard]] LiveInputs& liveInputs() { return m_liveInputs; }
     [[nodiscard]] SecondWindow& secondWindow() { return m_secondWindow; }
 
     [[nodiscard]] const ThisComputer& computer() const { return m_options.computer; }
@@ -139,6 +141,7 @@ private:
     TakeLog m_takes{m_run, m_document, m_library};
     RunOnly m_runOnly;
     Outputs m_outputs;
+    LiveInputs m_liveInputs;
     RunOrders m_orders{m_run, m_book, m_advance, m_sounds, m_film};
     RunWatch m_watch{m_run, m_book, m_document, m_onScreen};
     Supplies m_supplies;

@@ -85,6 +85,15 @@ Result<void> writeSafely(const QString& path, const QByteArray& bytes,
         beforeReplacing);
 }
 
+Result<void> writePrivately(const QString& path, const QByteArray& bytes) {
+    return writtenSafely(path,
+                         [&](QSaveFile& file) -> Result<bool> {
+                             return file.setPermissions(QFile::ReadOwner | QFile::WriteOwner) &&
+                                    file.write(bytes) == bytes.size();
+                         },
+                         {});
+}
+
 namespace {
 
 tl::unexpected<Error> stopped(const QString& path) {

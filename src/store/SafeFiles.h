@@ -11,6 +11,9 @@ namespace mivanta {
 [[nodiscard]] Result<void> writeSafely(const QString& path, const QByteArray& bytes,
                                        const std::function<Result<void>()>& beforeReplacing = {});
 
+/// The same for what only this user may read.
+[[nodiscard]] Result<void> writePrivately(const QString& path, const QByteArray& bytes);
+
 /// Copies a file in the same way, piece by piece, and says the SHA-256 of what was copied, in hex. `goOn` is
 /// asked between pieces; false ends it, and nothing was changed.
 [[nodiscard]] Result<QString> copySafely(const QString& from, const QString& to,

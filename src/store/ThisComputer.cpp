@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store/ThisComputer.h"
 #include "core/base/Said.h"
+#include "formats/LiveInputsJson.h"
 #include "formats/OutputsJson.h"
 #include "formats/RunSettingsJson.h"
 #include "store/SafeFiles.h"
@@ -66,6 +67,21 @@ Result<std::vector<WatchedFolder>> ThisComputer::watchedFolders() const {
 Result<void> ThisComputer::saveWatchedFolders(const std::vector<WatchedFolder>& folders) const {
     QDir().mkpath(m_folder);
     return writeSafely(m_folder + u"/media-folders.json"_s, watchedFoldersToJson(folders));
+}
+
+Result<std::vector<LiveInput>> ThisComputer::liveInputs() const {
+    QFile file(m_folder + u"/live-inputs.json"_s);
+    if (!file.exists())
+        return std::vector<LiveInput>();
+    if (!file.open(QIODevice::ReadOnly))
+        return failure(Said::tr("the live inputs cannot be read: %1").arg(file.errorString()),
+                       file.fileName(), Said::tr("Check its permissions."));
+    return liveInputsFromJson(file.readAll(), file.fileName());
+}
+
+Result<void> ThisComputer::saveLiveInputs(const std::vector<LiveInput>& inputs) const {
+    QDir().mkpath(m_folder);
+    return writeSafely(m_folder + u"/live-inputs.json"_s, liveInputsToJson(inputs));
 }
 
 QString ThisComputer::unsavedFolder(const LibraryAddress& library) const {

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/base/Result.h"
+#include "core/live/LiveInput.h"
 #include "core/run/Output.h"
 #include "core/run/RunSettings.h"
 #include "store/LibraryAddress.h"
@@ -28,6 +29,10 @@ public:
     /// media-folders.json.
     [[nodiscard]] Result<std::vector<WatchedFolder>> watchedFolders() const;
     [[nodiscard]] Result<void> saveWatchedFolders(const std::vector<WatchedFolder>& folders) const;
+
+    /// live-inputs.json; what is secret of them is elsewhere.
+    [[nodiscard]] Result<std::vector<LiveInput>> liveInputs() const;
+    [[nodiscard]] Result<void> saveLiveInputs(const std::vector<LiveInput>& inputs) const;
 
     /// Where work with this library is kept that is not saved yet. Made when it is not there.
     [[nodiscard]] QString unsavedFolder(const LibraryAddress& library) const;

@@ -52,7 +52,7 @@ protected:
         return found;
     }
     std::function<void(const Medium&)> answer;
-    ObjectsEditor editor{[this](MediumKind, const auto& chosen) { answer = chosen; }};
+    ObjectsEditor editor{LookSupplies{[this](MediumKind, const auto& chosen) { answer = chosen; }, {}}};
     std::vector<SlideObject> told;
     int edits = 0;
 };

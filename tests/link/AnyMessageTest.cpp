@@ -66,8 +66,20 @@ auto fieldsOf(const message::Shows& m) {
     return std::tie(output, kind, callOut, service, title, cue, curtain, frozen);
 }
 auto fieldsOf(const message::OpenFilm& m) {
-    const auto& [film, path, at, shown, device] = m;
-    return std::tie(film, path, at, shown, device);
+    const auto& [film, path, at, shown, device, live] = m;
+    return std::tie(film, path, at, shown, device, live);
+}
+auto fieldsOf(const message::SetLiveInputs& m) {
+    const auto& [inputs] = m;
+    return std::tie(inputs);
+}
+auto fieldsOf(const message::LookAtLive& m) {
+    const auto& [inputs] = m;
+    return std::tie(inputs);
+}
+auto fieldsOf(const message::LivePicture& m) {
+    const auto& [input, picture] = m;
+    return std::tie(input, picture);
 }
 auto fieldsOf(const message::SteerFilm& m) {
     const auto& [film, what, value, device] = m;
@@ -85,8 +97,10 @@ auto fieldsOf(const message::SoundDevices& m) {
     return std::tie(devices, isChosenThere);
 }
 auto fieldsOf(const message::FilmStands& m) {
-    const auto& [film, open, position, from, to, paused, over, sound, size, volume, problem, gone] = m;
-    return std::tie(film, open, position, from, to, paused, over, sound, size, volume, problem, gone);
+    const auto& [film, open, position, from, to, paused, over, sound, size, volume, problem, gone, signal,
+                 lost] = m;
+    return std::tie(film, open, position, from, to, paused, over, sound, size, volume, problem, gone, signal,
+                    lost);
 }
 std::tuple<> fieldsOf(const message::Quit&) {
     return {};
@@ -103,6 +117,19 @@ std::vector<Scene> anyScenes() {
     for (int i = *rc::gen::inRange(0, 3); i > 0; --i)
         scenes.push_back(samples::anyScene());
     return scenes;
+}
+
+message::LiveOrder anyLiveOrder() {
+    return {samples::anyLiveInput(), {anyText(), anyText(), anyText()}};
+}
+
+QImage anyPicture() {
+    const QSize size(*rc::gen::inRange(0, 40), *rc::gen::inRange(1, 40));
+    if (size.isEmpty())
+        return {};
+    QImage picture(size, QImage::Format_ARGB32_Premultiplied);
+    picture.fill(qPremultiply(qRgba(200, 100, 50, *rc::gen::inRange(0, 256))));
+    return picture;
 }
 
 QByteArray anyBytes() {
@@ -157,7 +184,8 @@ Message anyMessage(size_t kind) {
                           anyText(),
                           samples::anyNumber(0, 900),
                           {*rc::gen::inRange(1, 4000), 1080},
-                          anyText()},
+                          anyText(),
+                          anyBool() ? std::optional(anyLiveOrder()) : std::nullopt},
         message::SteerFilm{anyBytes(), samples::anyOf(message::SteerFilm::What::Device),
                            samples::anyNumber(0, 900), anyText()},
         message::FilmStands{anyBytes(),
@@ -171,9 +199,15 @@ Message anyMessage(size_t kind) {
                             {*rc::gen::inRange(1, 4000), 1080},
                             *rc::gen::inRange(0, 101),
                             anyText(),
-                            anyBool()},
+                            anyBool(),
+                            samples::anyOf(message::FilmStands::Signal::Lost),
+                            anyTime()},
+        message::SetLiveInputs{anyBool() ? std::vector<message::LiveOrder>()
+                                         : std::vector{anyLiveOrder(), anyLiveOrder()}},
+        message::LookAtLive{{LiveInputId::create(), LiveInputId::create()}},
+        message::LivePicture{LiveInputId::create(), anyPicture()},
     };
-    static_assert(std::variant_size_v<Message> == 22);
+    static_assert(std::variant_size_v<Message> == 25);
     return all[kind];
 }
 
@@ -224,6 +258,9 @@ TEST(AnyMessage, NumbersThatAreNoneAreRefused) {
         sound.pieces = {{{}, 0, 0, wrong == -1 ? -100 : wrong}};
         EXPECT_FALSE(decoded(encoded(sound))) << wrong;
     }
+    message::OpenFilm live;
+    live.live.emplace(); // with no identity
+    EXPECT_FALSE(decoded(encoded(live)));
     message::FilmStands loud;
     loud.volume = 1000;
     EXPECT_FALSE(decoded(encoded(loud)));

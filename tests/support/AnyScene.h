@@ -53,6 +53,44 @@ inline SceneOrigin anyOrigin() {
     return origin;
 }
 
+inline LiveSource anyLiveSource() {
+    switch (anyOf(LiveKind::Output)) {
+    case LiveKind::Camera:
+        return CameraSource{QStringLiteral("/dev/video") + QString::number(*rc::gen::inRange(0, 20)),
+                            {*rc::gen::inRange(1, 4000), 720},
+                            *rc::gen::inRange(0, 100)};
+    case LiveKind::Monitor:
+        return MonitorSource{anyText(), anyBool()};
+    case LiveKind::Window:
+        return WindowSource{anyText(), anyText()};
+    case LiveKind::Network:
+        return AddressSource{anyBool() ? QString() : QStringLiteral("rtsp://camera.local:554/hall")};
+    case LiveKind::File:
+        return FileSource{anyText()};
+    case LiveKind::Output:
+        return OutputSource{anyText()};
+    }
+    return AddressSource{};
+}
+
+inline LiveInput anyLiveInput() {
+    LiveInput input;
+    input.id = LiveInputId::create();
+    input.name = anyText();
+    input.source = anyLiveSource();
+    const double left = anyNumber(0, 0.9);
+    const double top = anyNumber(0, 0.9);
+    input.part = {left, top, 1 - left, 1 - top};
+    input.turned = *rc::gen::element(0, 90, 180, 270);
+    input.isMirrored = anyBool();
+    input.delay = *rc::gen::inRange(0, kLongestLiveDelay + 1);
+    input.isHeard = anyBool();
+    input.volume = *rc::gen::inRange(0, 101);
+    input.card = anyBool() ? QString() : QString(64, QChar(u'c')) + QStringLiteral(".png");
+    input.isKeptOpen = anyBool();
+    return input;
+}
+
 inline FilmPlay anyFilm() {
     FilmPlay film;
     film.name = anyBool() ? QString() : QString(64, QChar(u'b')) + QStringLiteral(".mp4");
@@ -72,6 +110,8 @@ inline FilmPlay anyFilm() {
                       anyNumber(0, 100),
                       *rc::gen::inRange(0, 101)};
     film.item = anyText();
+    if (anyBool())
+        film.live = LiveInputId::create();
     return film;
 }
 

@@ -8,7 +8,8 @@ namespace mivanta {
 
 namespace {
 constexpr int kLongestSuffix = 7;
-}
+const QString kLive = QStringLiteral("live:");
+} // namespace
 
 bool isMediaName(const QString& name) {
     // \z: "$" would let a line feed pass behind the end.
@@ -41,6 +42,14 @@ QString mediaPath(const QString& folder, const QString& name) {
 
 QString filmMomentName(const QString& film, double seconds) {
     return film.isEmpty() ? film : film + u'@' + QString::number(seconds, 'f', 3);
+}
+
+QString livePictureName(const QString& input) {
+    return input.isEmpty() ? input : kLive + input;
+}
+
+QString livePictureOf(const QString& name) {
+    return name.startsWith(kLive) ? name.mid(kLive.size()) : QString();
 }
 
 std::optional<FilmMoment> filmMomentOf(const QString& name) {

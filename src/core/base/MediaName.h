@@ -23,6 +23,11 @@ namespace mivanta {
 /// Empty for an empty name.
 [[nodiscard]] QString filmMomentName(const QString& film, double seconds);
 
+/// The same for the picture that a live input gave lately; empty for an empty id.
+[[nodiscard]] QString livePictureName(const QString& input);
+/// The id of the live input; empty for the name of another picture.
+[[nodiscard]] QString livePictureOf(const QString& name);
+
 struct FilmMoment {
     QString film;
     double seconds = 0;

@@ -13,6 +13,7 @@ constexpr double kOutlineStep = 0.04; // of the font's size
 constexpr double kMixStep = 0.22;     // of the way to black or white
 constexpr int kBrightnessStep = 22;   // of a picture's treatment
 constexpr int kPanelAlphaStep = 60;   // of a panel's 255
+constexpr int kTintAlphaStep = 40;    // of a live input's tint
 
 const LookProperty& property(const char* key) {
     return *lookProperty(QString::fromLatin1(key));
@@ -96,6 +97,10 @@ MendOffer backdrop(const Look& look, int strength) {
         offer.changes.set(property("backdrop.brightness"),
                           look.backdrop.treatment.brightness +
                               (darker ? -1 : 1) * kBrightnessStep * strength);
+    } else if (look.backdrop.kind == BackdropKind::Live) {
+        Colour tint = to;
+        tint.alpha = quint8(std::min(255, look.backdrop.treatment.tint.alpha + kTintAlphaStep * strength));
+        offer.changes.set(property("backdrop.tint"), tint);
     } else if (look.backdrop.kind == BackdropKind::Gradient) {
         std::vector<GradientStop> stops = look.backdrop.stops;
         for (GradientStop& stop : stops)

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "core/live/LiveInput.h"
 #include "core/theme/Look.h"
 #include <optional>
 
@@ -7,7 +8,8 @@ namespace mivanta {
 
 inline constexpr double kLongestFade = 30; ///< seconds
 
-/// A film that plays with scenes. Scenes with equal ones show one and the same film, at the same moment.
+/// A film that plays with scenes, or a live input that stands in one's place. Scenes with equal ones show one
+/// and the same film, at the same moment.
 struct FilmPlay {
     QString name;         ///< a file of the library's media
     double from = 0;      ///< seconds
@@ -20,12 +22,24 @@ struct FilmPlay {
     double fadeOut = 0; ///< in which they go there before the end
     PictureFit fit = PictureFit::Whole;
     Treatment treatment;
-    QString item; ///< one that belongs to an item begins anew with another item; empty = it goes on
+    QString item;     ///< one that belongs to an item begins anew with another item; empty = it goes on
+    LiveInputId live; ///< this live input, and nothing of what a film says; null = a film
     friend bool operator==(const FilmPlay&, const FilmPlay&) = default;
 };
 
-/// A backdrop's film, which goes round in silence; nothing for another backdrop.
+/// A live input: whoever shows it, and however, shows one and the same.
+[[nodiscard]] inline FilmPlay liveFilm(LiveInputId input) {
+    FilmPlay film;
+    film.live = input;
+    return film;
+}
+
+/// A backdrop's film, which goes round in silence, or its live input; nothing for another backdrop.
 [[nodiscard]] inline std::optional<FilmPlay> filmOf(const Backdrop& backdrop) {
+    if (backdrop.kind == BackdropKind::Live) {
+        const LiveInputId input = LiveInputId::fromText(backdrop.live);
+        return input.isNull() ? std::nullopt : std::optional(liveFilm(input));
+    }
     if (backdrop.kind != BackdropKind::Film || backdrop.film.isEmpty())
         return std::nullopt;
     FilmPlay film;

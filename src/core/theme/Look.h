@@ -10,7 +10,7 @@
 
 namespace mivanta {
 
-enum class BackdropKind { None, Plain, Gradient, Picture, Film };
+enum class BackdropKind { None, Plain, Gradient, Picture, Film, Live };
 enum class GradientShape { Linear, Radial };
 /// How a picture meets a screen of another shape: it fills it and loses edges, is seen whole, or is
 /// stretched.
@@ -58,16 +58,21 @@ struct Backdrop {
     std::vector<GradientStop> stops{{0, {}}, {1, {64, 64, 64, 255}}}; ///< by rising `at`; at least two
     double angle = 90; ///< of a linear gradient: degrees, 0 = left to right, 90 = top to bottom
     QString picture;   ///< a file of the library's media, as PictureName makes them; may be empty
-    PictureFit fit = PictureFit::Fill; ///< of a picture or a film
+    PictureFit fit = PictureFit::Fill; ///< of a picture, a film or a live input
     QPointF focus{0.5, 0.5}; ///< the place of the picture that stays in sight, in shares of its size
     QString film;            ///< a file of the library's media; may be empty
     double filmFrom = 0;     ///< seconds
     double filmTo = 0;       ///< seconds; 0 = its end
-    Treatment treatment;     ///< of a picture or a film
+    QString live;            ///< the id of a live input of this computer; may be empty
+    Treatment treatment;     ///< of a picture or a film; of a live input the tint and the dark edge
 
+    /// It shows what was seen somewhere, so that its fit matters.
+    [[nodiscard]] bool isSeen() const { return isMedium() || kind == BackdropKind::Live; }
     [[nodiscard]] bool isMedium() const {
         return kind == BackdropKind::Picture || kind == BackdropKind::Film;
     }
+    /// It is a layer of its own, which is painted again and again.
+    [[nodiscard]] bool moves() const { return kind == BackdropKind::Film || kind == BackdropKind::Live; }
     friend bool operator==(const Backdrop&, const Backdrop&) = default;
 };
 

@@ -37,7 +37,8 @@ constexpr std::array kBackdrops{Choice{"none", QT_TRANSLATE_NOOP("Said", "none (
                                 Choice{"plain", QT_TRANSLATE_NOOP("Said", "one colour")},
                                 Choice{"gradient", QT_TRANSLATE_NOOP("Said", "gradient")},
                                 Choice{"picture", QT_TRANSLATE_NOOP("Said", "picture")},
-                                Choice{"film", QT_TRANSLATE_NOOP("Said", "film")}};
+                                Choice{"film", QT_TRANSLATE_NOOP("Said", "film")},
+                                Choice{"live", QT_TRANSLATE_NOOP("Said", "live input")}};
 constexpr std::array kShapes{Choice{"linear", QT_TRANSLATE_NOOP("Said", "straight")},
                              Choice{"radial", QT_TRANSLATE_NOOP("Said", "round")}};
 constexpr std::array kFits{Choice{"fill", QT_TRANSLATE_NOOP("Said", "fills the screen")},
@@ -131,6 +132,7 @@ struct Row {
     std::span<const Choice> choices{};
     bool movesWords = false;
     bool isMedium = false;
+    bool isLive = false;
 };
 
 template <size_t Index, auto... Path>
@@ -144,6 +146,7 @@ constexpr LookProperty property(const Row& row) {
             row.choices,
             row.movesWords,
             row.isMedium,
+            row.isLive,
             [](const Look& look) { return wrapped(fieldOf<Path...>(look)); },
             [](Look& look, const LookValue& value) { store(fieldOf<Path...>(look), value, own(Index)); }};
 }
@@ -241,43 +244,53 @@ constexpr std::array kProperties{
         {"backdrop.filmFrom", QT_TRANSLATE_NOOP("Said", "From"), G::Backdrop, "s", 0, kLongestFilm}),
     property<43, &Look::backdrop, &B::filmTo>(
         {"backdrop.filmTo", QT_TRANSLATE_NOOP("Said", "To"), G::Backdrop, "s", 0, kLongestFilm}),
-    property<44, &Look::backdrop, &B::treatment, &Treatment::brightness>(
+    property<44, &Look::backdrop, &B::live>({"backdrop.live",
+                                             QT_TRANSLATE_NOOP("Said", "Live input"),
+                                             G::Backdrop,
+                                             "",
+                                             0,
+                                             0,
+                                             {},
+                                             false,
+                                             false,
+                                             true}),
+    property<45, &Look::backdrop, &B::treatment, &Treatment::brightness>(
         {"backdrop.brightness", QT_TRANSLATE_NOOP("Said", "Brightness"), G::Treatment, "", -100, 100}),
-    property<45, &Look::backdrop, &B::treatment, &Treatment::contrast>(
+    property<46, &Look::backdrop, &B::treatment, &Treatment::contrast>(
         {"backdrop.contrast", QT_TRANSLATE_NOOP("Said", "Contrast"), G::Treatment, "", -100, 100}),
-    property<46, &Look::backdrop, &B::treatment, &Treatment::saturation>(
+    property<47, &Look::backdrop, &B::treatment, &Treatment::saturation>(
         {"backdrop.saturation", QT_TRANSLATE_NOOP("Said", "Saturation"), G::Treatment, "", -100, 100}),
-    property<47, &Look::backdrop, &B::treatment, &Treatment::tint>(
+    property<48, &Look::backdrop, &B::treatment, &Treatment::tint>(
         {"backdrop.tint", QT_TRANSLATE_NOOP("Said", "Tint"), G::Treatment}),
-    property<48, &Look::backdrop, &B::treatment, &Treatment::blur>(
+    property<49, &Look::backdrop, &B::treatment, &Treatment::blur>(
         {"backdrop.blur", QT_TRANSLATE_NOOP("Said", "Blur"), G::Treatment, "px", 0, 100}),
-    property<49, &Look::backdrop, &B::treatment, &Treatment::darkEdge>(
+    property<50, &Look::backdrop, &B::treatment, &Treatment::darkEdge>(
         {"backdrop.darkEdge", QT_TRANSLATE_NOOP("Said", "Darkened edge"), G::Treatment, "%", 0, 100}),
-    property<50, &Look::transition, &T::kind>(
+    property<51, &Look::transition, &T::kind>(
         {"transition.kind", QT_TRANSLATE_NOOP("Said", "Words"), G::Transition, "", 0, 0, kTransitions}),
-    property<51, &Look::transition, &T::milliseconds>(
+    property<52, &Look::transition, &T::milliseconds>(
         {"transition.milliseconds", QT_TRANSLATE_NOOP("Said", "Words take"), G::Transition, "ms", 0, 10'000}),
-    property<52, &Look::transition, &T::easing>(
+    property<53, &Look::transition, &T::easing>(
         {"transition.easing", QT_TRANSLATE_NOOP("Said", "Words move"), G::Transition, "", 0, 0, kEasings}),
-    property<53, &Look::transition, &T::through>(
+    property<54, &Look::transition, &T::through>(
         {"transition.through", QT_TRANSLATE_NOOP("Said", "Words fade through"), G::Transition}),
-    property<54, &Look::transition, &T::from>(
+    property<55, &Look::transition, &T::from>(
         {"transition.from", QT_TRANSLATE_NOOP("Said", "Words come"), G::Transition, "", 0, 0, kPushes}),
-    property<55, &Look::backdropTransition, &T::kind>({"backdropTransition.kind",
+    property<56, &Look::backdropTransition, &T::kind>({"backdropTransition.kind",
                                                        QT_TRANSLATE_NOOP("Said", "Backdrop"), G::Transition,
                                                        "", 0, 0, kTransitions}),
-    property<56, &Look::backdropTransition, &T::milliseconds>({"backdropTransition.milliseconds",
+    property<57, &Look::backdropTransition, &T::milliseconds>({"backdropTransition.milliseconds",
                                                                QT_TRANSLATE_NOOP("Said", "Backdrop takes"),
                                                                G::Transition, "ms", 0, 10'000}),
-    property<57, &Look::backdropTransition, &T::easing>({"backdropTransition.easing",
+    property<58, &Look::backdropTransition, &T::easing>({"backdropTransition.easing",
                                                          QT_TRANSLATE_NOOP("Said", "Backdrop moves"),
                                                          G::Transition, "", 0, 0, kEasings}),
-    property<58, &Look::backdropTransition, &T::through>(
+    property<59, &Look::backdropTransition, &T::through>(
         {"backdropTransition.through", QT_TRANSLATE_NOOP("Said", "Backdrop fades through"), G::Transition}),
-    property<59, &Look::backdropTransition, &T::from>({"backdropTransition.from",
+    property<60, &Look::backdropTransition, &T::from>({"backdropTransition.from",
                                                        QT_TRANSLATE_NOOP("Said", "Backdrop comes"),
                                                        G::Transition, "", 0, 0, kPushes}),
-    property<60, &Look::objects>({"objects", QT_TRANSLATE_NOOP("Said", "Objects"), G::Objects}),
+    property<61, &Look::objects>({"objects", QT_TRANSLATE_NOOP("Said", "Objects"), G::Objects}),
 };
 
 constexpr std::array<std::pair<const char*, const char*>, kLookGroups> kGroups{

@@ -55,6 +55,7 @@ struct LookProperty {
     std::span<const LookChoiceName> choices{}; ///< of a LookChoiceIndex
     bool movesWords = false;                   ///< the division into slides depends on it
     bool isMedium = false;                     ///< a QString that names a file of the library's media
+    bool isLive = false;                       ///< a QString that names a live input of this computer
 
     LookValue (*get)(const Look&) = nullptr;
     /// Takes a value of the property's own type; others change nothing. Numbers are brought inside their

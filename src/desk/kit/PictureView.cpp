@@ -45,12 +45,16 @@ void PictureView::setScene(const std::optional<Scene>& scene) {
 }
 
 void PictureView::setPicture(const FrameBoard::Picture& picture) {
+    setPicture(picture.size.isEmpty() ? QImage()
+                                      : QImage(reinterpret_cast<const uchar*>(picture.bits.constData()),
+                                               picture.size.width(), picture.size.height(),
+                                               picture.size.width() * 4, QImage::Format_ARGB32_Premultiplied)
+                                            .copy());
+}
+
+void PictureView::setPicture(const QImage& picture) {
     m_scene.reset();
-    m_picture = picture.size.isEmpty() ? QImage()
-                                       : QImage(reinterpret_cast<const uchar*>(picture.bits.constData()),
-                                                picture.size.width(), picture.size.height(),
-                                                picture.size.width() * 4, QImage::Format_ARGB32_Premultiplied)
-                                             .copy();
+    m_picture = picture;
     m_pictureScaled = {};
     update();
 }

@@ -19,6 +19,7 @@ public:
 
     void setScene(const std::optional<Scene>& scene);
     void setPicture(const FrameBoard::Picture& picture); ///< the player's, instead of a scene
+    void setPicture(const QImage& picture);              ///< any other, instead of a scene
     void setTag(Tag tag, const QString& text);
     void setCaption(const QString& left, const QString& right = {});
     void setNight(bool night) { m_night = night; }

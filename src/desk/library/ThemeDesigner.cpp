@@ -173,10 +173,7 @@ void ThemeDesigner::showEvent(QShowEvent* event) {
     m_soon.start();
     if (m_form)
         return;
-    m_form =
-        new LookForm([this](MediumKind kind,
-                            const auto& chosen) { chooseMedium(m_session, m_prompts, this, kind, chosen); },
-                     m_formColumn);
+    m_form = new LookForm(lookSupplies(m_session, m_prompts, this), m_formColumn);
     connect(m_form, &LookForm::edited, this, [this](const LookProperty& property, const LookValue& value) {
         m_draft.endVisit();
         m_draft.set(property, value);

@@ -5,6 +5,7 @@
 #include "desk/kit/ColourEdit.h"
 #include "desk/kit/Style.h"
 #include "desk/look/ObjectsEditor.h"
+#include "session/Session.h"
 #include <QCheckBox>
 #include <QComboBox>
 #include <QDoubleSpinBox>
@@ -328,35 +329,78 @@ private:
     QToolButton* m_none;
 };
 
-LookEditor* textEditor(const LookProperty& property, const MediumChooser& chooseMedium, QWidget* parent) {
+/// One of the live inputs of this computer, by name.
+class LiveInputEditor : public LookEditor {
+public:
+    LiveInputEditor(const LookProperty& property, LiveInputsOf inputs, QWidget* parent)
+        : LookEditor(parent),
+          m_inputs(std::move(inputs)) {
+        m_choice = new QComboBox(this);
+        m_choice->setAccessibleName(nameOf(property));
+        m_choice->setToolTip(Said::tr("Which of the live inputs that were added in Setup"));
+        m_choice->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+        auto* row = new QHBoxLayout(this);
+        row->setContentsMargins(0, 0, 0, 0);
+        row->addWidget(m_choice, 1);
+        setFocusProxy(m_choice);
+        connect(m_choice, &QComboBox::activated, this,
+                [this] { Q_EMIT edited(m_choice->currentData().toString()); });
+    }
+    void setValue(const LookValue& value) override {
+        const QString& chosen = std::get<QString>(value);
+        const std::vector<LiveInput> inputs = m_inputs ? m_inputs() : std::vector<LiveInput>();
+        m_choice->clear();
+        m_choice->addItem(inputs.empty() ? Said::tr("None yet: add one in Setup") : Said::tr("None"),
+                          QString());
+        for (const LiveInput& input : inputs)
+            m_choice->addItem(input.name, input.id.text());
+        if (m_choice->findData(chosen) < 0)
+            m_choice->addItem(Said::tr("One that this computer does not have"), chosen);
+        m_choice->setCurrentIndex(m_choice->findData(chosen));
+    }
+
+private:
+    LiveInputsOf m_inputs;
+    QComboBox* m_choice;
+};
+
+LookEditor* textEditor(const LookProperty& property, const LookSupplies& supplies, QWidget* parent) {
     if (property.keyText() == QLatin1String("words.family"))
         return new FontEditor(property, parent);
     if (property.isMedium)
         return new MediumEditor(property,
                                 property.keyText() == QLatin1String("backdrop.film") ? MediumKind::Film
                                                                                      : MediumKind::Picture,
-                                chooseMedium, parent);
+                                supplies.chooseMedium, parent);
+    if (property.isLive)
+        return new LiveInputEditor(property, supplies.liveInputs, parent);
     return new WordsEditor(property, parent);
 }
 
 } // namespace
 
-LookEditor* makeLookEditor(const LookProperty& property, const MediumChooser& chooseMedium, QWidget* parent) {
+LookSupplies lookSupplies(Session& session, Prompts& prompts, QObject* asker) {
+    return {[&session, &prompts, asker](MediumKind kind, const MediumTaken& chosen) {
+                chooseMedium(session, prompts, asker, kind, chosen);
+            },
+            [&session] { return session.liveInputs().all(); }};
+}
+
+LookEditor* makeLookEditor(const LookProperty& property, const LookSupplies& supplies, QWidget* parent) {
     using Made = LookEditor*;
     LookEditor* editor = std::visit(
-        Cases{
-            [&](bool) -> Made { return new YesNoEditor(property, parent); },
-            [&](int) -> Made { return new WholeNumberEditor(property, parent); },
-            [&](double) -> Made { return new NumberEditor(property, parent); },
-            [&](const QString&) { return textEditor(property, chooseMedium, parent); },
-            [&](const Colour&) -> Made { return new ColourEditor(property, parent); },
-            [&](const std::optional<Colour>&) -> Made { return new MaybeColourEditor(property, parent); },
-            [&](const QPointF&) -> Made { return new PointEditor(parent); },
-            [&](const QRectF&) -> Made { return new BoxEditor(parent); },
-            [&](const LookChoiceIndex&) -> Made { return new ChoiceEditor(property, parent); },
-            [&](const std::vector<GradientStop>&) -> Made { return new StopsEditor(parent); },
-            [&](const std::vector<RoleLook>&) -> Made { return new RolesEditor(parent); },
-            [&](const std::vector<SlideObject>&) -> Made { return new ObjectsEditor(chooseMedium, parent); }},
+        Cases{[&](bool) -> Made { return new YesNoEditor(property, parent); },
+              [&](int) -> Made { return new WholeNumberEditor(property, parent); },
+              [&](double) -> Made { return new NumberEditor(property, parent); },
+              [&](const QString&) { return textEditor(property, supplies, parent); },
+              [&](const Colour&) -> Made { return new ColourEditor(property, parent); },
+              [&](const std::optional<Colour>&) -> Made { return new MaybeColourEditor(property, parent); },
+              [&](const QPointF&) -> Made { return new PointEditor(parent); },
+              [&](const QRectF&) -> Made { return new BoxEditor(parent); },
+              [&](const LookChoiceIndex&) -> Made { return new ChoiceEditor(property, parent); },
+              [&](const std::vector<GradientStop>&) -> Made { return new StopsEditor(parent); },
+              [&](const std::vector<RoleLook>&) -> Made { return new RolesEditor(parent); },
+              [&](const std::vector<SlideObject>&) -> Made { return new ObjectsEditor(supplies, parent); }},
         property.get(Look()));
     editor->setObjectName(property.keyText());
     return editor;

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "core/live/LiveInput.h"
 #include "core/theme/LookProperty.h"
 #include "desk/kit/BringInMedia.h"
 #include <QWidget>
@@ -21,6 +22,18 @@ Q_SIGNALS:
 
 /// Asks the person for a picture of the library, or a file; the answer may come later, or never.
 using MediumChooser = std::function<void(MediumKind kind, const MediumTaken& chosen)>;
+
+/// The live inputs of this computer.
+using LiveInputsOf = std::function<std::vector<LiveInput>()>;
+
+/// What editors of looks need to know of the library and of this computer.
+struct LookSupplies {
+    MediumChooser chooseMedium;
+    LiveInputsOf liveInputs;
+};
+
+/// `asker`: whoever takes what is chosen; nothing comes when it is gone by then.
+[[nodiscard]] LookSupplies lookSupplies(Session& session, Prompts& prompts, QObject* asker);
 
 /// The editor for a property; its object name is the property's key.
 [[nodiscard]] LookEditor* makeLookEditor(const LookProperty& property, const MediumChooser& chooseMedium,

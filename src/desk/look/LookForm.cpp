@@ -36,12 +36,12 @@ QString objectsText(const std::vector<SlideObject>& objects, const LookSource& s
 
 } // namespace
 
-LookForm::LookForm(const MediumChooser& chooseMedium, QWidget* parent) : QWidget(parent) {
+LookForm::LookForm(const LookSupplies& supplies, QWidget* parent) : QWidget(parent) {
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(spaced(1));
     for (int group = 0; group < kLookGroups; ++group)
-        addGroup(LookGroup(group), column, chooseMedium);
+        addGroup(LookGroup(group), column, supplies);
     column->addStretch(1);
     setGroupOpen(LookGroup::Words, true);
     connect(qApp, &QApplication::focusChanged, this, [this](QWidget* before, QWidget* now) {
@@ -62,7 +62,7 @@ bool LookForm::eventFilter(QObject*, QEvent* event) {
     return true;
 }
 
-void LookForm::addGroup(LookGroup group, QVBoxLayout* column, const MediumChooser& chooseMedium) {
+void LookForm::addGroup(LookGroup group, QVBoxLayout* column, const LookSupplies& supplies) {
     auto* head = new QToolButton(this);
     head->setObjectName(QStringLiteral("group-") + QLatin1String(keyOf(group)));
     head->setText(labelOf(group));
@@ -82,7 +82,7 @@ void LookForm::addGroup(LookGroup group, QVBoxLayout* column, const MediumChoose
     for (const LookProperty& property : lookProperties()) {
         if (property.group != group)
             continue;
-        Row row{&property, new QLabel(property.label(), body), makeLookEditor(property, chooseMedium, body),
+        Row row{&property, new QLabel(property.label(), body), makeLookEditor(property, supplies, body),
                 new QLabel(body), new QToolButton(body)};
         row.label->setBuddy(row.editor);
         makeQuiet(row.source);
@@ -159,17 +159,20 @@ bool LookForm::matters(const LookProperty& property, const Look& look) {
     const QString key = property.keyText();
     const BackdropKind kind = look.backdrop.kind;
     if (property.group == LookGroup::Treatment)
-        return look.backdrop.isMedium();
+        return look.backdrop.isMedium() ||
+               (kind == BackdropKind::Live && (key == u"backdrop.tint" || key == u"backdrop.darkEdge"));
     if (key == u"backdrop.picture")
         return kind == BackdropKind::Picture;
     if (key.startsWith(u"backdrop.film"))
         return kind == BackdropKind::Film;
+    if (key == u"backdrop.live")
+        return kind == BackdropKind::Live;
     if (key == u"backdrop.fit")
-        return look.backdrop.isMedium();
+        return look.backdrop.isSeen();
     if (key == u"backdrop.focus")
-        return look.backdrop.isMedium() && look.backdrop.fit == PictureFit::Fill;
+        return look.backdrop.isSeen() && look.backdrop.fit == PictureFit::Fill;
     if (key == u"backdrop.colour")
-        return kind == BackdropKind::Plain || look.backdrop.isMedium();
+        return kind == BackdropKind::Plain || look.backdrop.isSeen();
     if (key == u"backdrop.shape" || key == u"backdrop.stops")
         return kind == BackdropKind::Gradient;
     if (key == u"backdrop.angle")

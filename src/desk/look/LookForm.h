@@ -15,7 +15,7 @@ namespace mivanta {
 class LookForm : public QWidget {
     Q_OBJECT
 public:
-    explicit LookForm(const MediumChooser& chooseMedium, QWidget* parent = nullptr);
+    explicit LookForm(const LookSupplies& supplies, QWidget* parent = nullptr);
 
     void setLook(const Look& look);
     /// With the sources of its properties; those that were chosen here can be given up. Objects are only
@@ -39,7 +39,7 @@ private:
         QLabel* source;
         QToolButton* giveUp;
     };
-    void addGroup(LookGroup group, QVBoxLayout* column, const MediumChooser& chooseMedium);
+    void addGroup(LookGroup group, QVBoxLayout* column, const LookSupplies& supplies);
     void show(const Look& look, const ResolvedLook* resolved, const LookChoice* here);
     /// Rows that have no effect in this look, such as a gradient's angle on a plain colour.
     [[nodiscard]] static bool matters(const LookProperty& property, const Look& look);

@@ -82,9 +82,9 @@ QHBoxLayout* lineOf(const QString& label, const std::vector<QWidget*>& fields, Q
 
 } // namespace
 
-ObjectsEditor::ObjectsEditor(MediumChooser chooseMedium, QWidget* parent)
+ObjectsEditor::ObjectsEditor(LookSupplies supplies, QWidget* parent)
     : ListEditor(tr("Add an object\u2026"), tr("A picture, a text, a shape, a clock or a countdown"), parent),
-      m_chooseMedium(std::move(chooseMedium)) {}
+      m_supplies(std::move(supplies)) {}
 
 void ObjectsEditor::setValue(const LookValue& value) {
     const auto& objects = std::get<std::vector<SlideObject>>(value);
@@ -400,11 +400,11 @@ void ObjectsEditor::addObject(const ObjectKind& kind) {
         put(object);
         return;
     }
-    m_chooseMedium(object.is<FilmObject>() ? MediumKind::Film : MediumKind::Picture,
-                   [editor = QPointer<ObjectsEditor>(this)](const Medium& medium) {
-                       if (editor)
-                           editor->addMedium(medium);
-                   });
+    m_supplies.chooseMedium(object.is<FilmObject>() ? MediumKind::Film : MediumKind::Picture,
+                            [editor = QPointer<ObjectsEditor>(this)](const Medium& medium) {
+                                if (editor)
+                                    editor->addMedium(medium);
+                            });
 }
 
 } // namespace mivanta

@@ -15,7 +15,7 @@ namespace mivanta {
 class ObjectsEditor : public ListEditor {
     Q_OBJECT
 public:
-    ObjectsEditor(MediumChooser chooseMedium, QWidget* parent = nullptr);
+    ObjectsEditor(LookSupplies supplies, QWidget* parent = nullptr);
     void setValue(const LookValue& value) override;
     [[nodiscard]] const std::vector<SlideObject>& objects() const { return m_objects; }
     /// Opens one of them, and closes the others; -1 = all are closed.
@@ -45,7 +45,7 @@ private:
     void addPlace(QGridLayout* grid, size_t index, QWidget* row);
     void addManner(QGridLayout* grid, size_t index, QWidget* row);
 
-    MediumChooser m_chooseMedium;
+    LookSupplies m_supplies;
     std::vector<SlideObject> m_objects;
     int m_open = 0;
     std::array<QDoubleSpinBox*, 4> m_place{}; ///< left, top, width, height of the open one; null when none is

@@ -22,8 +22,8 @@ const LookProperty& objectsProperty() {
 
 } // namespace
 
-ArrangeInService::ArrangeInService(Session& session, ThumbnailStore& thumbnails,
-                                   const MediumChooser& chooseMedium, LookInService& look)
+ArrangeInService::ArrangeInService(Session& session, ThumbnailStore& thumbnails, const LookSupplies& supplies,
+                                   LookInService& look)
     : QWidget(&look),
       m_session(session),
       m_look(look) {
@@ -39,7 +39,7 @@ ArrangeInService::ArrangeInService(Session& session, ThumbnailStore& thumbnails,
     m_leaveOut = new QCheckBox(tr("Leave out the objects of the theme"), this);
     m_leaveOut->setObjectName(QStringLiteral("leave-out-objects"));
     m_leaveOut->setToolTip(tr("A clock or a line that the theme has is not shown here"));
-    m_objects = new ObjectsEditor(chooseMedium, this);
+    m_objects = new ObjectsEditor(supplies, this);
     m_objects->setObjectName(QStringLiteral("own-objects"));
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);

@@ -19,7 +19,7 @@ class SlideCanvas;
 class ArrangeInService : public QWidget {
     Q_OBJECT
 public:
-    ArrangeInService(Session& session, ThumbnailStore& thumbnails, const MediumChooser& chooseMedium,
+    ArrangeInService(Session& session, ThumbnailStore& thumbnails, const LookSupplies& supplies,
                      LookInService& look);
     void refresh();
     [[nodiscard]] SlideCanvas* canvas() { return m_canvas; }

@@ -33,8 +33,8 @@ namespace {
 const QString kTabKey = QStringLiteral("bench/tab");
 }
 
-Bench::Bench(Session& session, Prompts& prompts, ThumbnailStore& thumbnails,
-             const MediumChooser& chooseMedium, QWidget* parent)
+Bench::Bench(Session& session, Prompts& prompts, ThumbnailStore& thumbnails, const LookSupplies& supplies,
+             QWidget* parent)
     : QWidget(parent),
       m_session(session) {
     setObjectName(QStringLiteral("bench"));
@@ -72,7 +72,7 @@ Bench::Bench(Session& session, Prompts& prompts, ThumbnailStore& thumbnails,
     m_sound = new SoundInService(m_session, prompts, this);
     m_track = new TrackInService(m_session, prompts, this);
     m_stage = new StageInService(m_session, this);
-    m_look = new LookInService(m_session, thumbnails, chooseMedium, this);
+    m_look = new LookInService(m_session, thumbnails, supplies, this);
     buildTabs();
 
     auto* column = new QVBoxLayout(this);

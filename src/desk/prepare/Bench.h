@@ -36,7 +36,7 @@ class Bench : public QWidget {
 public:
     enum Tab { WordsTab, LookTab, WhenTab, StageTab, SoundTab };
 
-    Bench(Session& session, Prompts& prompts, ThumbnailStore& thumbnails, const MediumChooser& chooseMedium,
+    Bench(Session& session, Prompts& prompts, ThumbnailStore& thumbnails, const LookSupplies& supplies,
           QWidget* parent = nullptr);
     void setItem(const ItemId& id);
     /// Goes to the tab that this part of the bench is on.

@@ -39,12 +39,12 @@ QString allOf(ItemKind kind) {
 
 } // namespace
 
-LookInService::LookInService(Session& session, ThumbnailStore& thumbnails, const MediumChooser& chooseMedium,
+LookInService::LookInService(Session& session, ThumbnailStore& thumbnails, const LookSupplies& supplies,
                              QWidget* parent)
     : QWidget(parent),
       m_session(session),
       m_thumbnails(thumbnails),
-      m_chooseMedium(chooseMedium) {
+      m_supplies(supplies) {
     setObjectName(QStringLiteral("look-in-service"));
     m_grid = new QGridLayout;
     m_grid->setColumnStretch(1, 1);
@@ -94,7 +94,7 @@ LookInService::LookInService(Session& session, ThumbnailStore& thumbnails, const
 
 /// Made when it is first wanted: it has a great many fields.
 void LookInService::buildForm() {
-    m_form = new LookForm(m_chooseMedium, m_reasons);
+    m_form = new LookForm(m_supplies, m_reasons);
     connect(m_form, &LookForm::edited, this, &LookInService::set);
     connect(m_form, &LookForm::givenUp, this, [this](const LookProperty& property) {
         change(tr("resetting: %1").arg(property.label()), [&](LookChoice& choice) {
@@ -321,7 +321,7 @@ void LookInService::refresh() {
 /// Made when it is first wanted, as the form is.
 void LookInService::showArrange(bool shown) {
     if (!m_arrange) {
-        m_arrange = new ArrangeInService(m_session, m_thumbnails, m_chooseMedium, *this);
+        m_arrange = new ArrangeInService(m_session, m_thumbnails, m_supplies, *this);
         qobject_cast<QVBoxLayout*>(layout())->insertWidget(m_arrangeAt, m_arrange);
     }
     m_arrange->setVisible(shown);

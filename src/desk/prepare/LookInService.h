@@ -24,7 +24,7 @@ class ThemeList;
 class LookInService : public QWidget {
     Q_OBJECT
 public:
-    LookInService(Session& session, ThumbnailStore& thumbnails, const MediumChooser& chooseMedium,
+    LookInService(Session& session, ThumbnailStore& thumbnails, const LookSupplies& supplies,
                   QWidget* parent = nullptr);
     /// What "this item" means when several are chosen.
     void setSelection(std::function<std::vector<ItemId>()> selection) { m_selection = std::move(selection); }
@@ -68,7 +68,7 @@ private:
 
     Session& m_session;
     ThumbnailStore& m_thumbnails;
-    MediumChooser m_chooseMedium;
+    LookSupplies m_supplies;
     std::function<std::vector<ItemId>()> m_selection;
     ItemId m_item;
     std::optional<int> m_slide;

@@ -43,12 +43,8 @@ PrepareDesk::PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileAc
     auto* order = new QWidget(this);
     m_sheet = new OrderSheet(m_session.document(), m_session.book(), order);
     m_sheet->addToFoot(new LookAheadFacts(m_session, m_sheet));
-    m_bench = new Bench(
-        m_session, tools.prompts, tools.thumbnails,
-        [this](MediumKind kind, const auto& chosen) {
-            chooseMedium(m_session, m_prompts, this, kind, chosen);
-        },
-        order);
+    m_bench = new Bench(m_session, tools.prompts, tools.thumbnails, lookSupplies(m_session, m_prompts, this),
+                        order);
     m_bench->look()->setSelection([this] { return m_sheet->selected(); });
     m_bench->plan()->setSelection([this] { return m_sheet->selected(); });
     m_bench->stage()->setSelection([this] { return m_sheet->selected(); });

@@ -5,6 +5,7 @@
 #include "desk/setup/BackupsPanel.h"
 #include "desk/setup/HallView.h"
 #include "desk/setup/KeysPanel.h"
+#include "desk/setup/LivePanel.h"
 #include "desk/setup/OutputForm.h"
 #include "desk/setup/RunPanel.h"
 #include "desk/setup/ScreenForm.h"
@@ -83,6 +84,7 @@ SetupDesk::SetupDesk(Session& session, ThumbnailStore& thumbnails, Prompts& prom
     column->addWidget(m_monitors);
     column->addLayout(buildButtons(prompts));
     column->addLayout(m_grid);
+    column->addWidget(new LivePanel(m_session, thumbnails, prompts, content));
     column->addWidget(new RunPanel(m_session, prompts, content));
     column->addWidget(new SoundPanel(m_session, content));
     column->addWidget(new KeysPanel(keys, content));
