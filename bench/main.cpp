@@ -3,6 +3,7 @@
 #include "Editing.h"
 #include "Figures.h"
 #include "FilmBench.h"
+#include "LiveBench.h"
 #include "LookBench.h"
 #include "MediaBench.h"
 #include "Memory.h"
@@ -308,7 +309,7 @@ int main(int argc, char** argv) {
     Figures figures;
     const qsizetype only =
         app.arguments().indexOf(u"--only"_s); // take, fit, drawing, readers, editor, scripture, service, run,
-                                              // clocks, media, library, film, or of film only
+                                              // clocks, live, media, library, film, or of film only
                                               // film-cores, film-takes or film-timing
     const QString which = only > 0 ? app.arguments().value(only + 1) : QString();
     if (which.isEmpty() || which == u"take")
@@ -331,6 +332,8 @@ int main(int argc, char** argv) {
         benchClocks(figures, folder.path());
     if (which.isEmpty() || which.startsWith(u"film"))
         benchFilm(figures, folder.path(), which, app.arguments().contains(u"--long"_s));
+    if (which.isEmpty() || which == u"live")
+        benchLive(figures, folder.path());
     if (which.isEmpty() || which == u"media")
         benchMedia(figures);
     if (which.isEmpty() || which == u"library") {

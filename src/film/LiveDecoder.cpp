@@ -100,7 +100,7 @@ bool LiveDecoder::makePlayer() {
 void LiveDecoder::tryToOpen() {
     m_problem.clear();
     const message::LiveOrder& live = *m_order.live;
-    auto opening = openingOf(live.input, live.secret, m_display.get());
+    auto opening = openingOf(live, m_display.get(), m_order.window);
     if (!opening) {
         lost(opening.error().what);
         again();

@@ -13,6 +13,7 @@ using namespace Qt::StringLiterals;
 namespace {
 
 constexpr int kScreenRate = 30; ///< pictures a second of a screen or a window
+const QString kPlayer = u"mivanta-player"_s;
 
 /// What each way of the network needs, and nothing that reads files.
 QByteArray protocolsOf(const QString& scheme) {
@@ -71,19 +72,34 @@ Result<LiveOpening> openingOfMonitor(const MonitorSource& source, XDisplay* disp
     return opening;
 }
 
+LiveOpening openingOfShown(const XWindow& window, const XDisplay& display) {
+    LiveOpening opening;
+    opening.window = window.id;
+    opening.size = window.size;
+    opening.address = "av://x11grab:" + display.name();
+    opening.options = onlyBy("none", ",window_id=" + QByteArray::number(window.id) +
+                                         ",framerate=" + QByteArray::number(kScreenRate) + ",draw_mouse=0");
+    return opening;
+}
+
 Result<LiveOpening> openingOfWindow(const WindowSource& source, XDisplay* display) {
     if (!display)
         return noScreens();
+    if (source.program.compare(kPlayer, Qt::CaseInsensitive) == 0)
+        return failure(Said::tr("this is a screen of Mivanta itself: choose an output in its place"));
     const auto window = windowOf(display->windows(), source.program, source.title);
     if (!window)
         return failure(Said::tr("there is no window of %1").arg(source.program));
-    LiveOpening opening;
-    opening.window = window->id;
-    opening.size = window->size;
-    opening.address = "av://x11grab:" + display->name();
-    opening.options = onlyBy("none", ",window_id=" + QByteArray::number(window->id) +
-                                         ",framerate=" + QByteArray::number(kScreenRate) + ",draw_mouse=0");
-    return opening;
+    return openingOfShown(*window, *display);
+}
+
+Result<LiveOpening> openingOfOutput(const OutputSource& source, XDisplay* display, quint32 id) {
+    if (!display)
+        return noScreens();
+    const auto window = id == 0 ? std::nullopt : display->window(id);
+    if (!window)
+        return failure(Said::tr("the output %1 is on no screen").arg(source.output));
+    return openingOfShown(*window, *display);
 }
 
 LiveOpening openingOfAddress(const AddressSource& source, const LiveSecret& secret) {
@@ -103,15 +119,15 @@ struct LogSaying {
 
 } // namespace
 
-Result<LiveOpening> openingOf(const LiveInput& input, const LiveSecret& secret, XDisplay* display) {
+Result<LiveOpening> openingOf(const message::LiveOrder& live, XDisplay* display, quint32 ofOutput) {
     using Opened = Result<LiveOpening>;
-    if (!isComplete(input.source))
+    if (!isComplete(live.input.source))
         return failure(Said::tr("it is not set up on this computer"));
     return std::visit(Cases{
                           [](const CameraSource& it) { return openingOfCamera(it); },
                           [&](const MonitorSource& it) { return openingOfMonitor(it, display); },
                           [&](const WindowSource& it) { return openingOfWindow(it, display); },
-                          [&](const AddressSource& it) { return Opened(openingOfAddress(it, secret)); },
+                          [&](const AddressSource& it) { return Opened(openingOfAddress(it, live.secret)); },
                           [](const FileSource& it) {
                               if (!QFile::exists(it.path))
                                   return Opened(failure(Said::tr("the file is not there")));
@@ -121,11 +137,9 @@ Result<LiveOpening> openingOf(const LiveInput& input, const LiveSecret& secret, 
                               opening.isUnsteady = true;
                               return Opened(opening);
                           },
-                          [](const OutputSource&) {
-                              return Opened(failure(Said::tr("there is no picture of this output")));
-                          },
+                          [&](const OutputSource& it) { return openingOfOutput(it, display, ofOutput); },
                       },
-                      input.source);
+                      live.input.source);
 }
 
 QByteArray liveFilters(const LiveInput& input) {

@@ -1,8 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/base/Result.h"
-#include "core/live/LiveAddress.h"
-#include "core/live/LiveInput.h"
+#include "link/Protocol.h"
 #include "media/XDisplay.h"
 
 namespace mivanta {
@@ -17,9 +16,10 @@ struct LiveOpening {
     bool isUnsteady = false; ///< its pictures come when they come; it is no loss when none does for long
 };
 
-/// `display` may be null. Says what is wrong when it cannot be opened now.
-[[nodiscard]] Result<LiveOpening> openingOf(const LiveInput& input, const LiveSecret& secret,
-                                            XDisplay* display);
+/// `display` may be null; `ofOutput`: the window of the output that it shows, 0 = there is none. Says what is
+/// wrong when it cannot be opened now.
+[[nodiscard]] Result<LiveOpening> openingOf(const message::LiveOrder& live, XDisplay* display,
+                                            quint32 ofOutput);
 
 /// What becomes of its pictures before they are shown: the part, turning, mirroring. Empty = nothing.
 [[nodiscard]] QByteArray liveFilters(const LiveInput& input);

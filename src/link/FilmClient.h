@@ -17,6 +17,8 @@ public:
     explicit FilmClient(message::OpenFilm film, QObject* parent = nullptr);
     ~FilmClient() override;
 
+    /// That it was opened with.
+    [[nodiscard]] quint32 window() const { return m_film.window; }
     /// In place of what it plays; the last picture stays until the first of this one.
     void reopen(message::OpenFilm film);
 

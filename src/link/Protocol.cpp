@@ -195,13 +195,16 @@ QDataStream& operator>>(QDataStream& s, Places& m) {
 }
 QDataStream& operator<<(QDataStream& s, const OpenFilm& m) {
     s << m.film << m.path << m.at << m.shown << m.soundDevice << m.live.has_value();
-    return m.live ? s << *m.live : s;
+    if (m.live)
+        s << *m.live;
+    return s << m.window;
 }
 QDataStream& operator>>(QDataStream& s, OpenFilm& m) {
     bool isLive = false;
     s >> m.film >> m.path >> m.at >> m.shown >> m.soundDevice >> isLive;
     if (isLive)
         s >> m.live.emplace();
+    s >> m.window;
     requireOf(s, areMoments({m.at}) && m.shown.width() <= kLongestFilmSide &&
                      m.shown.height() <= kLongestFilmSide);
     return s;

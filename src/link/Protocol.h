@@ -207,6 +207,8 @@ struct OpenFilm {
     QSize shown;           ///< px: the largest picture that it is shown in
     QString soundDevice{}; ///< as SetSoundDevice says
     std::optional<LiveOrder> live{}; ///< what is opened in place of a film
+    quint32 window =
+        0; ///< of a live input that shows an output: the output's window, as X11 calls it; 0 = none
 };
 
 /// What is done with a film that is open. Seconds are of its file.

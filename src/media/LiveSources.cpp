@@ -65,8 +65,9 @@ std::vector<FoundSource> liveSourcesOf(LiveKind kind) {
                                                               .arg(monitor.place.height())});
     else
         for (const XWindow& window : display->windows())
-            found.push_back({WindowSource{window.program, window.title},
-                             sourceText(WindowSource{window.program, window.title})});
+            if (!isOfProgram(window, u"mivanta-player"_s)) // those are outputs
+                found.push_back({WindowSource{window.program, window.title},
+                                 sourceText(WindowSource{window.program, window.title})});
     return found;
 }
 

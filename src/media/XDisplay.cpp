@@ -139,11 +139,15 @@ bool XDisplay::keepPicture(quint32 window) {
     return !problem;
 }
 
+bool isOfProgram(const XWindow& window, const QString& program) {
+    return window.program.compare(program, Qt::CaseInsensitive) == 0; // toolkits write names in their own way
+}
+
 std::optional<XWindow> windowOf(const std::vector<XWindow>& windows, const QString& program,
                                 const QString& title) {
     const XWindow* best = nullptr;
     for (const XWindow& each : windows)
-        if (each.program == program && (!best || best->title != title || each.title == title))
+        if (isOfProgram(each, program) && (!best || best->title != title || each.title == title))
             best = &each;
     return best ? std::optional(*best) : std::nullopt;
 }

@@ -53,6 +53,8 @@ private:
     quint32 m_root = 0;
 };
 
+[[nodiscard]] bool isOfProgram(const XWindow& window, const QString& program);
+
 /// The one that was meant: of that program, of that title if there is one, else the topmost of the program.
 [[nodiscard]] std::optional<XWindow> windowOf(const std::vector<XWindow>& windows, const QString& program,
                                               const QString& title);

@@ -39,6 +39,8 @@ message::OpenFilm Films::orderFor(const FilmPlay& film) const {
         order.live = *known;
     order.live->input.id = film.live; // else it says nothing of where it is, and is told so
     order.path = mediaPath(m_folder, order.live->input.card);
+    if (const auto* output = std::get_if<OutputSource>(&order.live->input.source); output && m_windowOf)
+        order.window = m_windowOf(output->output);
     return order;
 }
 
@@ -54,6 +56,24 @@ void Films::setLiveInputs(std::vector<message::LiveOrder> inputs) {
             film && in(before, at->live) != in(m_liveInputs, at->live))
             film->reopen(orderFor(*at));
     keepOpen();
+}
+
+void Films::lookAtWindows() {
+    for (auto at = m_live.constBegin(); at != m_live.constEnd(); ++at)
+        if (const FilmPtr film = m_films.value(at.key()).lock();
+            film && film->window() != orderFor(*at).window)
+            film->reopen(orderFor(*at));
+}
+
+const LiveInput* Films::liveInput(LiveInputId id) const {
+    const auto at = std::find_if(m_liveInputs.begin(), m_liveInputs.end(),
+                                 [&](const message::LiveOrder& each) { return each.input.id == id; });
+    return at == m_liveInputs.end() ? nullptr : &at->input;
+}
+
+bool Films::wouldShowItself(const FilmPlay& film, const QString& output) const {
+    const LiveInput* input = liveInput(film.live);
+    return input && m_showsItself && m_showsItself(*input, output);
 }
 
 void Films::keepOpen() {

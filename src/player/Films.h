@@ -5,6 +5,7 @@
 #include "player/PaintTurns.h"
 #include <QHash>
 #include <QSet>
+#include <functional>
 
 namespace mivanta {
 
@@ -21,6 +22,17 @@ public:
     void setFolder(const QString& folder) { m_folder = folder; }
     /// Those that films may name. One that is open and is another one now is opened anew.
     void setLiveInputs(std::vector<message::LiveOrder> inputs);
+    /// Null when there is none of this identity.
+    [[nodiscard]] const LiveInput* liveInput(LiveInputId id) const;
+    /// Whether an input would show itself on that output; such a one is not shown there.
+    using ShowsItself = std::function<bool(const LiveInput& input, const QString& output)>;
+    void setShowsItself(ShowsItself shows) { m_showsItself = std::move(shows); }
+    [[nodiscard]] bool wouldShowItself(const FilmPlay& film, const QString& output) const;
+    /// An output's window as X11 calls it, 0 = it has none: for inputs that show an output.
+    using WindowOf = std::function<quint32(const QString& output)>;
+    void setWindowOf(WindowOf windowOf) { m_windowOf = std::move(windowOf); }
+    /// Windows are others by now.
+    void lookAtWindows();
     /// How large an output shows films; they are decoded for the largest. Empty = it shows none.
     void setSizeOf(const QString& output, QSize size) { m_sizes[output] = size; }
     /// The one that plays, or a new one, paused on its first picture.
@@ -69,6 +81,8 @@ private:
     std::vector<message::LiveOrder> m_liveInputs;
     QHash<QByteArray, FilmPlay> m_live; ///< live inputs that are open, by filmKey()
     std::vector<FilmPtr> m_keptOpen;
+    ShowsItself m_showsItself;
+    WindowOf m_windowOf;
     PaintTurns m_turns;
 };
 

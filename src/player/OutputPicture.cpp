@@ -45,7 +45,25 @@ OutputPicture::OutputPicture(PreparedFrames& frames, Films& films, QString name,
     });
 }
 
-void OutputPicture::show(const Scene& scene, quint64 take, Arrival arrival) {
+/// A live input that would show this output's own picture leaves its place to the backdrop's colour.
+Scene OutputPicture::withoutItself(Scene scene) const {
+    if (scene.film && m_films.wouldShowItself(*scene.film, m_name)) {
+        scene.film.reset();
+        scene.look.backdrop.live.clear();
+    }
+    if (scene.unseen && m_films.wouldShowItself(*scene.unseen, m_name))
+        scene.unseen.reset();
+    return scene;
+}
+
+void OutputPicture::showAgain() {
+    if (m_ordered && withoutItself(*m_ordered) != *m_scene)
+        show(*m_ordered, m_take, Arrival::Cut);
+}
+
+void OutputPicture::show(const Scene& ordered, quint64 take, Arrival arrival) {
+    m_ordered = ordered;
+    const Scene scene = withoutItself(ordered);
     m_scene = scene;
     m_take = take;
     m_arrival = arrival;

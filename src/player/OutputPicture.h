@@ -18,6 +18,8 @@ public:
 
     /// Shows the scene as soon as its picture is ready; until then the one before stays.
     void show(const Scene& scene, quint64 take, Arrival arrival);
+    /// The same once more, as it is to be shown by now: its window has moved, or live inputs have changed.
+    void showAgain();
     /// The size that pictures are drawn at, px; empty when there is no window.
     void setSize(QSize size);
     /// What there is before anything was shown; black unless it is said.
@@ -41,6 +43,7 @@ Q_SIGNALS:
     void shownChanged();        ///< its first picture was painted
 
 private:
+    [[nodiscard]] Scene withoutItself(Scene scene) const;
     void ready(const FramePtr& frame);
     void drawn(const FramePtr& frame); ///< it is shown once its films have a picture
     [[nodiscard]] bool areFilmsReady() const;
@@ -58,8 +61,9 @@ private:
     QString m_name;
     QSize m_size;
     QColor m_ground = Qt::black;
-    std::optional<Scene> m_scene; ///< wanted
-    QByteArray m_wantedKey;       ///< empty when its picture is shown or turning up
+    std::optional<Scene> m_ordered; ///< as it was ordered
+    std::optional<Scene> m_scene;   ///< wanted
+    QByteArray m_wantedKey;         ///< empty when its picture is shown or turning up
     quint64 m_take = 0;
     Arrival m_arrival = Arrival::Turning;
     bool m_wasReady = false;

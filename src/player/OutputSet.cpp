@@ -99,6 +99,22 @@ void OutputSet::setMayShow(bool mayShow) {
         place();
 }
 
+OutputWindow* OutputSet::windowNamed(const QString& name) const {
+    const auto at = std::find_if(m_entries.begin(), m_entries.end(),
+                                 [&](const Entry& entry) { return entry.output.name == name; });
+    return at == m_entries.end() ? nullptr : at->window.get();
+}
+
+QRect OutputSet::placeOf(const QString& name) const {
+    const OutputWindow* window = windowNamed(name);
+    return window ? window->geometry() : QRect();
+}
+
+quint32 OutputSet::windowOf(const QString& name) const {
+    const OutputWindow* window = windowNamed(name);
+    return window ? quint32(window->winId()) : 0;
+}
+
 void OutputSet::place() {
     m_monitors = monitorsNow(m_deskMonitor);
     std::vector<Output> outputs;

@@ -24,6 +24,10 @@ public:
     [[nodiscard]] int indexOf(const QString& name) const;
     [[nodiscard]] const std::vector<Monitor>& monitors() const { return m_monitors; }
     [[nodiscard]] const std::vector<Placement>& placements() const { return m_placements; }
+    /// Of an output's window, px on the desktop; empty when it has none.
+    [[nodiscard]] QRect placeOf(const QString& name) const;
+    /// That window, as the system calls it; 0 when there is none.
+    [[nodiscard]] quint32 windowOf(const QString& name) const;
     /// True while a picture is for others to see: on a screen, or in a window that has a place of its own.
     [[nodiscard]] bool isSeen() const;
 
@@ -40,6 +44,7 @@ private:
         std::unique_ptr<OutputWindow> window;
     };
 
+    [[nodiscard]] OutputWindow* windowNamed(const QString& name) const;
     void place();
     void open(Entry& entry, int windowNumber, bool behind);
 

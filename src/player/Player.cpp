@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "player/Player.h"
 #include "core/base/Clock.h"
+#include "core/live/LiveLoops.h"
 #include "render/Fonts.h"
 #include <QCoreApplication>
 #include <QFile>
@@ -30,6 +31,14 @@ Player::Player(QString sessionFolder, QObject* parent)
     });
     m_outputs.setMayShow(m_lock.isHeld());
     connect(&m_lock, &ScreensLock::taken, this, [this] { m_outputs.setMayShow(true); });
+    m_films.setShowsItself([this](const LiveInput& input, const QString& output) {
+        return showsItself(input, output, int(m_outputs.pictures().size()));
+    });
+    m_films.setWindowOf([this](const QString& output) { return m_outputs.windowOf(output); });
+    connect(&m_outputs, &OutputSet::placesChanged, this, [this] {
+        m_films.lookAtWindows();
+        showAgain();
+    });
     connect(&m_liveLook, &LiveLook::made, this,
             [this](const message::LivePicture& picture) { tell(picture); });
     connect(&m_films, &Films::told, this, [this](const message::FilmStands& stands) {
@@ -102,6 +111,7 @@ void Player::obey(Channel* from, const Message& order) {
         m_sound.play(*sound, m_media);
     } else if (const auto* live = std::get_if<message::SetLiveInputs>(&order)) {
         m_films.setLiveInputs(live->inputs);
+        showAgain();
     } else if (const auto* look = std::get_if<message::LookAtLive>(&order)) {
         m_liveLook.set(look->inputs);
     } else if (const auto* device = std::get_if<message::SetSoundDevice>(&order)) {
@@ -216,6 +226,26 @@ void Player::obeyNewest() {
             films.insert(films.end(), all.begin(), all.end());
         }
     m_films.prepare(films);
+}
+
+/// Also by way of other outputs, so many of them at most.
+bool Player::showsItself(const LiveInput& input, const QString& output, int deep) const {
+    if (wouldShowItself(input, output, m_outputs.placeOf(output), m_outputs.monitors()))
+        return true;
+    const auto* source = std::get_if<OutputSource>(&input.source);
+    const OutputPicture* other = source && deep > 0 ? m_outputs.picture(source->output) : nullptr;
+    if (!other || !other->scene())
+        return false;
+    const std::vector<FilmPlay> films = filmsOn(*other->scene());
+    return std::any_of(films.begin(), films.end(), [&](const FilmPlay& film) {
+        const LiveInput* shown = m_films.liveInput(film.live);
+        return shown && showsItself(*shown, output, deep - 1);
+    });
+}
+
+void Player::showAgain() {
+    for (OutputPicture* picture : m_outputs.pictures())
+        picture->showAgain();
 }
 
 void Player::watch(OutputPicture* picture) {

@@ -33,6 +33,8 @@ private:
     void obeySoon();
     void obeyNewest(); ///< of what waits: an order that a later one has overtaken is nobody's any more
     void gone(Channel* channel);
+    [[nodiscard]] bool showsItself(const LiveInput& input, const QString& output, int deep) const;
+    void showAgain(); ///< where live inputs may show themselves by now, or do so no more
     void watch(OutputPicture* picture);
     void publish(OutputPicture* picture);
     void tell(const Message& fact);

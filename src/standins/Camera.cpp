@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "standins/Camera.h"
+#include <QDateTime>
 #include <QRandomGenerator>
 #include <algorithm>
 
@@ -15,6 +16,7 @@ constexpr int kDamagedOneIn = 40; // bytes
 
 Camera::Camera(const CameraPicture& picture, QObject* parent) : QObject(parent), m_picture(picture) {
     m_since.start();
+    m_begin = QDateTime::currentMSecsSinceEpoch();
     m_timer.setTimerType(Qt::PreciseTimer);
     connect(&m_timer, &QTimer::timeout, this, &Camera::step);
     m_timer.start(std::max(1, 500 / picture.rate)); // twice as often as pictures are due

@@ -14,6 +14,8 @@ public:
     explicit Camera(const CameraPicture& picture, QObject* parent = nullptr);
 
     [[nodiscard]] const CameraPicture& picture() const { return m_picture; }
+    /// When its picture 0 was taken, ms since 1970.
+    [[nodiscard]] qint64 begin() const { return m_begin; }
     /// "stall", "dark", "damage", "trickle", "part" (hang up on everybody and let nobody in), "size 640x360",
     /// and "go" for a camera that is well. False for anything else.
     bool obey(const QString& order);
@@ -36,6 +38,7 @@ private:
     CameraPicture m_picture;
     QTimer m_timer;
     QElapsedTimer m_since;
+    qint64 m_begin = 0;
     int m_number = 0;
     bool m_isStalled = false;
     bool m_isDamaged = false;

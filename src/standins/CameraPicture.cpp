@@ -18,7 +18,7 @@ void drawSea(QPainter& painter, QSizeF size, double seconds) {
     QLinearGradient sky(0, 0, 0, horizon);
     sky.setColorAt(0, QColor(0x5d, 0x8a, 0xa8));
     sky.setColorAt(1, QColor(0xe9, 0xd8, 0xb4));
-    painter.fillRect(QRectF(0, 0, size.width(), horizon), sky);
+    painter.fillRect(QRectF(QPointF(), size), sky);
     for (int row = 0; row < 4; ++row) {
         QPainterPath wave(QPointF(0, size.height()));
         const double top = horizon + row * size.height() * 0.1;

@@ -18,6 +18,7 @@ constexpr const char* kUsage = R"(Simulated devices and services, on this comput
   mivanta-standins camera [--mjpeg PORT] [--rtsp PORT] [--srt PORT] [--udp PORT]
 
 --srt waits for whoever asks, --udp sends MPEG-TS there. Port 0 takes a free one (MJPEG).
+It says when it is ready: the MJPEG port, and when its picture 0 was taken, in ms since 1970.
 Lines on its input make it misbehave: stall, dark, damage, trickle, part, size 640x360; go makes it well again.)";
 
 int fail(const char* what) {
@@ -99,7 +100,7 @@ int main(int argc, char** argv) {
     if (parser.isSet(u"udp"_s))
         udp = std::make_unique<UdpFeed>(camera, portOf(u"udp"_s));
     Orders orders(camera);
-    std::printf("camera ready %d\n", mjpeg.port());
+    std::printf("camera ready %d %lld\n", mjpeg.port(), static_cast<long long>(camera.begin()));
     std::fflush(stdout);
     return QGuiApplication::exec();
 }

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/live/LiveInput.h"
 #include "core/live/LiveAddress.h"
+#include "core/live/LiveLoops.h"
 #include <gtest/gtest.h>
 #include <rapidcheck/gtest.h>
 
@@ -112,6 +113,26 @@ TEST(LiveInput, IsInItsRangeOrIsNone) {
         wrongs[i](input);
         EXPECT_FALSE(isInRange(input)) << i;
     }
+}
+
+TEST(LiveLoops, AnInputIsNotShownInItself) {
+    const std::vector<Monitor> monitors{{u"BOOTH"_s, {0, 0, 1280, 800}, true},
+                                        {u"HALL"_s, {1280, 0, 1920, 1080}}};
+    LiveInput input = harbourCamera();
+    const QRect hall(1280, 0, 1920, 1080);
+    EXPECT_FALSE(wouldShowItself(input, u"hall"_s, hall, monitors));
+    input.source = MonitorSource{u"HALL"_s};
+    EXPECT_TRUE(wouldShowItself(input, u"hall"_s, hall, monitors));
+    EXPECT_FALSE(wouldShowItself(input, u"stage"_s, QRect(0, 0, 300, 200), monitors));
+    EXPECT_FALSE(wouldShowItself(input, u"stage"_s, QRect(), monitors));
+    const QRect corner(1280, 0, 400, 300); // a window on that monitor
+    EXPECT_TRUE(wouldShowItself(input, u"stream"_s, corner, monitors));
+    input.part = {0.5, 0, 0.5, 1};
+    EXPECT_FALSE(wouldShowItself(input, u"stream"_s, corner, monitors)); // the part beside it
+    EXPECT_TRUE(wouldShowItself(input, u"hall"_s, hall, monitors));
+    input.source = OutputSource{u"stage"_s};
+    EXPECT_TRUE(wouldShowItself(input, u"stage"_s, QRect(), monitors));
+    EXPECT_FALSE(wouldShowItself(input, u"hall"_s, hall, monitors));
 }
 
 TEST(LiveInput, ItsKindsStandInOneOrder) {

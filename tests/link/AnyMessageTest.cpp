@@ -66,8 +66,8 @@ auto fieldsOf(const message::Shows& m) {
     return std::tie(output, kind, callOut, service, title, cue, curtain, frozen);
 }
 auto fieldsOf(const message::OpenFilm& m) {
-    const auto& [film, path, at, shown, device, live] = m;
-    return std::tie(film, path, at, shown, device, live);
+    const auto& [film, path, at, shown, device, live, window] = m;
+    return std::tie(film, path, at, shown, device, live, window);
 }
 auto fieldsOf(const message::SetLiveInputs& m) {
     const auto& [inputs] = m;
@@ -185,7 +185,8 @@ Message anyMessage(size_t kind) {
                           samples::anyNumber(0, 900),
                           {*rc::gen::inRange(1, 4000), 1080},
                           anyText(),
-                          anyBool() ? std::optional(anyLiveOrder()) : std::nullopt},
+                          anyBool() ? std::optional(anyLiveOrder()) : std::nullopt,
+                          quint32(*rc::gen::inRange(0, 99'999))},
         message::SteerFilm{anyBytes(), samples::anyOf(message::SteerFilm::What::Device),
                            samples::anyNumber(0, 900), anyText()},
         message::FilmStands{anyBytes(),

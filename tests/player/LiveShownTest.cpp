@@ -114,6 +114,20 @@ TEST_F(LiveShown, OneThatIsUnknownIsSaidAndHoldsNothingUp) {
     EXPECT_TRUE(waitUntil([&] { return !films.stands().front().problem.isEmpty(); }));
 }
 
+TEST_F(LiveShown, WhereItWouldShowItselfTheColourIsSeenAndElsewhereItMoves) {
+    bool isItself = true;
+    films.setShowsItself(
+        [&](const LiveInput&, const QString& output) { return isItself && output == u"hall"_s; });
+    take(hall, u"Slate"_s);
+    take(stream, u"Slate"_s);
+    EXPECT_TRUE(moves(stream));
+    EXPECT_EQ(seen(hall).pixel(5, 5), qRgb(10, 60, 90));
+    isItself = false; // its window has gone elsewhere
+    hall.showAgain();
+    EXPECT_TRUE(moves(hall));
+    EXPECT_EQ(filmsOf().size(), 1u);
+}
+
 TEST_F(LiveShown, DesksThatLookGetSmallPicturesAndItClosesBehindThem) {
     LiveLook look(films);
     std::vector<message::LivePicture> pictures;

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/setup/LivePanel.h"
+#include "core/live/LiveLoops.h"
 #include "desk/kit/BringInMedia.h"
 #include "desk/kit/Columns.h"
 #include "desk/kit/Style.h"
@@ -268,8 +269,30 @@ void LivePanel::showState(LiveInputId id) {
     if (id != chosen())
         return;
     const LiveInput* input = m_session.liveInputs().find(id);
-    m_state->setText(input && !isComplete(input->source) ? tr("Say below where its picture comes from.")
-                                                         : m_session.liveInputs().stateText(id));
+    if (!input || !isComplete(input->source)) {
+        m_state->setText(tr("Say below where its picture comes from."));
+        return;
+    }
+    QString text = m_session.liveInputs().stateText(id);
+    if (const QString where = outputsInItself(*input); !where.isEmpty())
+        text += u'\n' + tr("It is not shown on %1: the picture would stand in itself.").arg(where);
+    m_state->setText(text);
+}
+
+/// Of outputs that it shows, and which therefore do not show it.
+QString LivePanel::outputsInItself(const LiveInput& input) const {
+    const Outputs& outputs = m_session.outputs();
+    QStringList names;
+    for (size_t i = 0; i < std::min(outputs.all().size(), outputs.placements().size()); ++i) {
+        QRect place;
+        for (const Monitor& monitor : outputs.monitors())
+            if (outputs.placements()[i].kind == Placement::Kind::FullScreen &&
+                monitor.name == outputs.placements()[i].monitor)
+                place = monitor.geometry;
+        if (wouldShowItself(input, outputs.all()[i].name, place, outputs.monitors()))
+            names << outputs.all()[i].label();
+    }
+    return names.join(u", ");
 }
 
 /// Of the service's theme, as the first output has them.

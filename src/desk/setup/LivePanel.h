@@ -35,6 +35,7 @@ private:
     void showChosen();
     void showPicture(LiveInputId id);
     void showState(LiveInputId id);
+    [[nodiscard]] QString outputsInItself(const LiveInput& input) const;
     void makeWords();
 
     Session& m_session;
