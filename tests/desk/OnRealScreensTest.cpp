@@ -182,10 +182,11 @@ TEST_F(OnRealScreens, FilmBackdropMusicAndClipAreMadeByKeysAndDragsAndRun) {
     keys({u"alt+4"_s});
     take(); // the film, on the hall and on the stream at the same moment
     ASSERT_TRUE(waitUntil([] { return number(1) > 10; }, 20'000));
-    const int hall = number(1);
-    const int stream = number(3);
-    EXPECT_LE(hall, stream + 3);
-    EXPECT_LE(stream, number(1) + 3);
+    EXPECT_TRUE(waitUntil([] { // a busy machine may be late with one of them for a moment
+        const int hall = number(1);
+        const int stream = number(3);
+        return hall <= stream + 3 && stream <= number(1) + 3;
+    }));
     EXPECT_TRUE(isLike(lower(1), 0xff204060));
     EXPECT_FALSE(isLike(lower(2), 0xff204060)) << "the stage has figures in place of it";
     keys({u"p"_s});
