@@ -86,6 +86,25 @@ TEST_F(LiveSetup, WhatIsWrongIsSaidAndChangesNothing) {
     EXPECT_TRUE(waitUntil([&] { return state().contains("nobody answers"_L1); }));
 }
 
+TEST_F(LiveSetup, WhatIsBeingTypedBelongsToTheOneItWasTypedFor) {
+    add("add-live-network");
+    const LiveInputId first = inputs().all().front().id;
+    auto* name = child<QLineEdit>(u"live-name"_s);
+    name->setFocus();
+    name->selectAll();
+    QTest::keyClicks(name, u"Harbour camera"_s); // and not Enter
+    add("add-live-network");
+    EXPECT_EQ(inputs().nameOf(first), u"Harbour camera"_s);
+    EXPECT_EQ(name->text(), inputs().all().back().name);
+    auto* password = child<QLineEdit>(u"live-password"_s);
+    password->setFocus();
+    QTest::keyClicks(password, u"salt"_s);
+    add("add-live-monitor");
+    EXPECT_EQ(inputs().secretOf(inputs().all()[1].id).password, u"salt"_s);
+    EXPECT_TRUE(inputs().secretOf(inputs().all()[2].id).isEmpty());
+    EXPECT_TRUE(inputs().secretOf(first).isEmpty());
+}
+
 TEST_F(LiveSetup, EveryFieldIsKeptAndOneThatWasRemovedComesBack) {
     add("add-live-network");
     type(u"live-address"_s, address());

@@ -3,6 +3,7 @@
 #include "desk/kit/Columns.h"
 #include "desk/kit/RowFields.h"
 #include <QAbstractItemView>
+#include <QApplication>
 #include <QCheckBox>
 #include <QComboBox>
 #include <QDoubleSpinBox>
@@ -212,12 +213,13 @@ void LiveForm::addWhenLost(QFormLayout* form) {
     form->addRow(m_keptOpen);
 }
 
-void LiveForm::setInput(const LiveInput& input, const LiveSecret& secret, const QStringList& outputs) {
+void LiveForm::setInput(LiveInput input, const LiveSecret& secret, const QStringList& outputs) {
     const bool isAnother = input.id != m_input.id;
+    QWidget* typedInto = QApplication::focusWidget();
+    if (isAnother && typedInto && isAncestorOf(typedInto))
+        typedInto->clearFocus(); // what was typed there belongs to the one before, and is told now
     m_input = input;
     m_outputs = outputs;
-    if (isAnother && focusWidget())
-        focusWidget()->clearFocus(); // what was typed there belongs to the one before
     m_heading->setText(liveKindText(kindOf(input.source)));
     showWords(m_name, input.name);
     showWords(m_user, secret.user);
@@ -350,11 +352,11 @@ void LiveForm::addressTyped() {
     m_address->setText(checked->address);
     send();
     if (!checked->secret.isEmpty()) // it was pasted with them
-        Q_EMIT secretChanged(checked->secret);
+        Q_EMIT secretChanged(m_input.id, checked->secret);
 }
 
 void LiveForm::secretTyped() {
-    Q_EMIT secretChanged({m_user->text(), m_password->text(), m_passphrase->text()});
+    Q_EMIT secretChanged(m_input.id, {m_user->text(), m_password->text(), m_passphrase->text()});
 }
 
 void LiveForm::send() {

@@ -26,14 +26,14 @@ class LiveForm : public QWidget {
 public:
     explicit LiveForm(QWidget* parent = nullptr);
     /// `outputs`: what the outputs are called. What is being typed into stays as it is.
-    void setInput(const LiveInput& input, const LiveSecret& secret, const QStringList& outputs);
+    void setInput(LiveInput input, const LiveSecret& secret, const QStringList& outputs);
     /// Where passwords are kept, in words.
     void setSecretsPlace(const QString& text);
     void focusSource();
 
 Q_SIGNALS:
     void changed(const mivanta::LiveInput& input);
-    void secretChanged(const mivanta::LiveSecret& secret);
+    void secretChanged(LiveInputId input, const mivanta::LiveSecret& secret);
     void fileWanted(); ///< a picture file is to be chosen
     void cardWanted(); ///< a picture of the library, to be shown while none comes
     void refused(const QString& why);

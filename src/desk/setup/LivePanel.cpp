@@ -146,8 +146,7 @@ QVBoxLayout* LivePanel::buildChosen(ThumbnailStore& thumbnails, Prompts& prompts
     });
     m_form = new LiveForm(this);
     connect(m_form, &LiveForm::changed, &m_session.liveInputs(), &LiveInputs::change);
-    connect(m_form, &LiveForm::secretChanged, this,
-            [this](const LiveSecret& secret) { m_session.liveInputs().setSecret(chosen(), secret); });
+    connect(m_form, &LiveForm::secretChanged, &m_session.liveInputs(), &LiveInputs::setSecret);
     connect(m_form, &LiveForm::refused, this, [this](const QString& why) { Q_EMIT m_session.warning(why); });
     connect(m_form, &LiveForm::fileWanted, this, [this, &prompts] {
         const LiveInput* input = m_session.liveInputs().find(chosen());
