@@ -9,12 +9,9 @@
 #include "media/FilmLoad.h"
 #include "store/ShippedThemes.h"
 #include <QCryptographicHash>
-#include <QEventLoop>
 #include <QGuiApplication>
 #include <QProcess>
 #include <QScreen>
-#include <QTimer>
-#include <sys/resource.h>
 
 namespace mivanta {
 
@@ -29,12 +26,6 @@ constexpr int kRounds = 12;
 constexpr int kFilms = 20;
 constexpr int kPauseMs = 150;
 constexpr QSize kFull{1920, 1080};
-
-void pass(int ms) {
-    QEventLoop loop;
-    QTimer::singleShot(ms, Qt::PreciseTimer, &loop, &QEventLoop::quit);
-    loop.exec();
-}
 
 /// Moves everywhere and has some noise, as what a camera takes.
 QString makeFilmOf(const QString& media, const QString& size, const QString& rate, int seconds) {
@@ -55,18 +46,10 @@ QString makeFilmOf(const QString& media, const QString& size, const QString& rat
 
 /// Cores that ffmpeg takes to decode the film as fast as it plays, to pixels that nobody looks at.
 double decodingAlone(const QString& path) {
-    rusage before{};
-    rusage after{};
-    ::getrusage(RUSAGE_CHILDREN, &before);
-    QProcess::execute(u"ffmpeg"_s,
-                      {u"-v"_s, u"error"_s, u"-y"_s, u"-i"_s, path, u"-t"_s, QString::number(kMeasured),
-                       u"-f"_s, u"rawvideo"_s, u"-pix_fmt"_s, u"bgra"_s, u"/dev/null"_s});
-    ::getrusage(RUSAGE_CHILDREN, &after);
-    const auto seconds = [](const rusage& u) {
-        return double(u.ru_utime.tv_sec + u.ru_stime.tv_sec) +
-               double(u.ru_utime.tv_usec + u.ru_stime.tv_usec) / 1e6;
-    };
-    return (seconds(after) - seconds(before)) / kMeasured;
+    return secondsToRun(u"ffmpeg"_s,
+                        {u"-v"_s, u"error"_s, u"-y"_s, u"-i"_s, path, u"-t"_s, QString::number(kMeasured),
+                         u"-f"_s, u"rawvideo"_s, u"-pix_fmt"_s, u"bgra"_s, u"/dev/null"_s}) /
+           kMeasured;
 }
 
 Output screen(int number) {
@@ -102,7 +85,7 @@ public:
                          [this](const QString& output, quint64 take, bool) { m_painted[output] = take; });
         m_outputs = {screen(1), screen(2)};
         player.setOutputs(m_outputs, QGuiApplication::primaryScreen()->name());
-        pass(500);
+        passFor(500);
     }
     [[nodiscard]] std::vector<Scene> scenes(const QString& film, const QString& text) const {
         return {words(m_outputs[0], film, text), words(m_outputs[1], film, text)};
@@ -119,11 +102,11 @@ public:
     /// Of words that were drawn ahead, over a film or a still backdrop.
     void takeOver(const QString& film, std::vector<double>& all) {
         take(scenes(film, u"first"_s));
-        pass(1000);
+        passFor(1000);
         for (int i = 0; i < kTakes; ++i) {
             const auto next = scenes(film, u"Slate and shutter %1,\nloaf and line"_s.arg(all.size()));
             m_player.prepare(next);
-            pass(kPauseMs);
+            passFor(kPauseMs);
             all.push_back(take(next));
         }
     }
@@ -138,7 +121,7 @@ public:
                 scene.film->item = u"film %1"_s.arg(i);
             }
             m_player.prepare(next);
-            pass(1500);
+            passFor(1500);
             all.push_back(take(next));
         }
         return all;
@@ -193,13 +176,13 @@ void benchFilmCores(Figures& figures, PlayerClient& player, qint64 pid, const QS
                 words(outputs.back(), film, u"Slate and shutter, loaf and line,\nhands that know"_s));
         }
         player.setOutputs(outputs, QGuiApplication::primaryScreen()->name());
-        pass(500);
+        passFor(500);
         const quint64 take = player.show(scenes);
         waitUntil([&] { return painted[outputs.back().name] == take; });
-        pass(2000);
+        passFor(2000);
         const double used = processorSeconds(pid);
         const double decoding = childrenSeconds(pid);
-        pass(kMeasured * 1000);
+        passFor(kMeasured * 1000);
         const double playing = (processorSeconds(pid) - used) / kMeasured;
         const double decoded = (childrenSeconds(pid) - decoding) / kMeasured;
         const QString what = u"film: 1080p30 with words on %1 outputs"_s.arg(count);

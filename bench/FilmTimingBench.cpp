@@ -61,12 +61,6 @@ double longestGapIn(const Seen& seen) {
     return longest;
 }
 
-void passFor(int ms) {
-    QEventLoop loop;
-    QTimer::singleShot(ms, Qt::PreciseTimer, &loop, &QEventLoop::quit);
-    loop.exec();
-}
-
 /// A window that only shows one of two pictures.
 class BlitWindow : public QWindow {
 public:

@@ -17,7 +17,6 @@
 #include <QTimer>
 #include <algorithm>
 #include <map>
-#include <sys/resource.h>
 
 namespace mivanta {
 
@@ -32,12 +31,6 @@ constexpr QSize kLiveFull{1920, 1080};
 
 qint64 nowMs() {
     return QDateTime::currentMSecsSinceEpoch();
-}
-
-void passMs(int ms) {
-    QEventLoop loop;
-    QTimer::singleShot(ms, Qt::PreciseTimer, &loop, &QEventLoop::quit);
-    loop.exec();
 }
 
 /// Shows another number thirty times a second, and knows when it painted which.
@@ -109,11 +102,11 @@ public:
         m_output.place.kind = PlaceKind::Monitor;
         m_output.place.monitor = QGuiApplication::screens()[2]->name();
         player.setOutputs({m_output}, QGuiApplication::primaryScreen()->name());
-        passMs(500);
+        passFor(500);
     }
     ~OneOutput() {
         player.quit();
-        passMs(300);
+        passFor(300);
     }
     void show(const LiveInput& input) {
         player.setLiveInputs({{input, {}}});
@@ -158,7 +151,7 @@ std::vector<double> latencies(WhenOf whenOf) {
     QElapsedTimer time;
     time.start();
     while (time.elapsed() < kLatencySeconds * 1000) {
-        passMs(3);
+        passFor(3);
         const int number = OneOutput::number();
         if (number < 0 || number == last)
             continue;
@@ -193,10 +186,10 @@ void benchLateness(Figures& figures, OneOutput& output) {
             return counter.painted.contains(number) ? counter.painted[number] : 0;
         };
         output.show(inputOf(MonitorSource{QGuiApplication::screens()[1]->name()}));
-        passMs(1500);
+        passFor(1500);
         addLate(figures, u"a monitor, shown to shown on the output"_s, latencies(when));
         output.show(inputOf(WindowSource{QCoreApplication::applicationName(), u"counter"_s}));
-        passMs(1500);
+        passFor(1500);
         addLate(figures, u"a window, the same"_s, latencies(when));
     }
     for (const auto& [option, address] : {std::pair{u"--mjpeg"_s, u"http://127.0.0.1:18451/harbour"_s},
@@ -205,7 +198,7 @@ void benchLateness(Figures& figures, OneOutput& output) {
                                           {u"--udp"_s, u"udp://127.0.0.1:18454"_s}}) {
         const BenchCamera camera({option, QString::number(QUrl(address).port())});
         output.show(inputOf(AddressSource{address}));
-        passMs(3000);
+        passFor(3000);
         const auto when = [&](int number) {
             const qint64 whole = (nowMs() - camera.begin) * 30 / 1000; // pictures so far; numbers begin anew
             const qint64 round = (whole - number) / 4096;
@@ -220,23 +213,16 @@ void benchLateness(Figures& figures, OneOutput& output) {
 void benchCores(Figures& figures, OneOutput& output) {
     const QString address = u"http://127.0.0.1:18455/harbour"_s;
     const BenchCamera camera({u"--mjpeg"_s, u"18455"_s, u"--size"_s, u"1920x1080"_s});
-    rusage before{};
-    rusage after{};
-    ::getrusage(RUSAGE_CHILDREN, &before);
-    QProcess::execute(u"ffmpeg"_s, {u"-v"_s, u"error"_s, u"-y"_s, u"-i"_s, address, u"-t"_s,
-                                    QString::number(kLiveMeasured), u"-vf"_s, u"scale=1920:1080"_s, u"-f"_s,
-                                    u"rawvideo"_s, u"-pix_fmt"_s, u"bgra"_s, u"/dev/null"_s});
-    ::getrusage(RUSAGE_CHILDREN, &after);
-    const auto seconds = [](const rusage& u) {
-        return double(u.ru_utime.tv_sec + u.ru_stime.tv_sec) +
-               double(u.ru_utime.tv_usec + u.ru_stime.tv_usec) / 1e6;
-    };
-    const double floor = (seconds(after) - seconds(before)) / kLiveMeasured;
+    const double floor =
+        secondsToRun(u"ffmpeg"_s, {u"-v"_s, u"error"_s, u"-y"_s, u"-i"_s, address, u"-t"_s,
+                                   QString::number(kLiveMeasured), u"-vf"_s, u"scale=1920:1080"_s, u"-f"_s,
+                                   u"rawvideo"_s, u"-pix_fmt"_s, u"bgra"_s, u"/dev/null"_s}) /
+        kLiveMeasured;
     output.show(inputOf(AddressSource{address}));
-    passMs(2000);
+    passFor(2000);
     const qint64 player = output.pid();
     const double from = processorSeconds(player) + childrenSeconds(player);
-    passMs(kLiveMeasured * 1000);
+    passFor(kLiveMeasured * 1000);
     const double ours = (processorSeconds(player) + childrenSeconds(player) - from) / kLiveMeasured;
     figures.add(u"live: ffmpeg decodes 1080p30 MJPEG to BGRA"_s, floor, u"cores"_s);
     figures.add(u"live: the same with words on one output"_s, ours, u"cores"_s);
@@ -245,10 +231,10 @@ void benchCores(Figures& figures, OneOutput& output) {
 
 void benchDead(Figures& figures, OneOutput& output) {
     output.show(inputOf(AddressSource{u"rtsp://127.0.0.1:18456/nobody"_s}));
-    passMs(5000); // its card is there by then
+    passFor(5000); // its card is there by then
     const qint64 player = output.pid();
     const double from = processorSeconds(player) + childrenSeconds(player);
-    passMs(kLiveMeasured * 1000);
+    passFor(kLiveMeasured * 1000);
     figures.add(u"live: a dead source"_s,
                 100 * (processorSeconds(player) + childrenSeconds(player) - from) / kLiveMeasured,
                 u"% of a core"_s);

@@ -2,7 +2,9 @@
 #pragma once
 #include <QDir>
 #include <QFile>
+#include <QProcess>
 #include <QString>
+#include <sys/resource.h>
 #include <unistd.h>
 
 namespace mivanta {
@@ -26,6 +28,20 @@ inline double processorSeconds(qint64 pid) {
     const QByteArray stat = file.readAll();
     const QList<QByteArray> fields = stat.mid(stat.lastIndexOf(')') + 2).split(' ');
     return (fields.value(11).toDouble() + fields.value(12).toDouble()) / double(::sysconf(_SC_CLK_TCK));
+}
+
+/// Seconds of processor time that a program takes from its start to its end.
+inline double secondsToRun(const QString& program, const QStringList& arguments) {
+    rusage before{};
+    rusage after{};
+    ::getrusage(RUSAGE_CHILDREN, &before);
+    QProcess::execute(program, arguments);
+    ::getrusage(RUSAGE_CHILDREN, &after);
+    const auto seconds = [](const rusage& u) {
+        return double(u.ru_utime.tv_sec + u.ru_stime.tv_sec) +
+               double(u.ru_utime.tv_usec + u.ru_stime.tv_usec) / 1e6;
+    };
+    return seconds(after) - seconds(before);
 }
 
 /// Seconds that this computer's processors were taken away by others on the same hardware.

@@ -2,11 +2,20 @@
 #pragma once
 #include <QCoreApplication>
 #include <QElapsedTimer>
+#include <QEventLoop>
+#include <QTimer>
 
 namespace mivanta {
 
 inline double msOf(const QElapsedTimer& time) {
     return double(time.nsecsElapsed()) / 1e6;
+}
+
+/// Handles events for so long.
+inline void passFor(int milliseconds) {
+    QEventLoop loop;
+    QTimer::singleShot(milliseconds, Qt::PreciseTimer, &loop, &QEventLoop::quit);
+    loop.exec();
 }
 
 /// Handles events until the condition holds, and says whether it does.

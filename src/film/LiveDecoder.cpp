@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "film/LiveDecoder.h"
+#include <QFileInfo>
 #include <QImageReader>
 #include <mpv/client.h>
 
@@ -83,6 +84,7 @@ bool LiveDecoder::makePlayer() {
                      {"vd-lavc-threads", "1"},
                      {"audio-buffer", "0.1"},
                      {"rtsp-transport", "tcp"},
+                     {"tls-verify", "yes"},
                      {"network-timeout", "5"}});
     if (!m_mpv || !m_pictures.attach(m_mpv.get()))
         return false;
@@ -117,6 +119,10 @@ void LiveDecoder::tryToOpen() {
     m_isHeldBack = live.input.delay > 0;
     set("pause", m_isHeldBack ? "yes" : "no");
     const char* command[]{"loadfile", m_opening.address.constData(), nullptr};
+    if (m_opening.isUnsteady) {
+        const QFileInfo file(QFile::decodeName(m_opening.address));
+        m_read = {file.lastModified(), file.size()};
+    }
     m_openedAt = Clock::the().steady();
     m_pictureAt = 0;
     m_isOpen = mpv_command_async(m_mpv.get(), 0, command) >= 0;
@@ -171,9 +177,12 @@ void LiveDecoder::handle(const mpv_event& event) {
     }
     case MPV_EVENT_END_FILE: {
         const auto* end = static_cast<const mpv_event_end_file*>(event.data);
-        if (!m_isOpen || end->reason == MPV_END_FILE_REASON_REDIRECT)
+        if (!m_isOpen || end->reason == MPV_END_FILE_REASON_REDIRECT ||
+            end->reason == MPV_END_FILE_REASON_STOP) // another one is in its place by now
             return;
         m_isOpen = false;
+        if (m_opening.isUnsteady && end->reason == MPV_END_FILE_REASON_EOF)
+            return; // all of it was read; the watch sees when it is another one
         m_watch.stop();
         const bool isSilent =
             end->reason == MPV_END_FILE_REASON_ERROR && end->error == MPV_ERROR_NOTHING_TO_PLAY;
@@ -198,7 +207,7 @@ void LiveDecoder::look() {
         again();
         return;
     }
-    m_stands.size = size;
+    const bool isAnother = std::exchange(m_stands.size, size) != size;
     // No larger than it is shown, so that it fills a screen of another shape.
     QSize written = size;
     const QSize filling = size.scaled(m_order.shown, Qt::KeepAspectRatioByExpanding);
@@ -207,18 +216,21 @@ void LiveDecoder::look() {
     else if (!m_pictures.hasRoomFor(size))
         written = size.scaled(m_order.shown, Qt::KeepAspectRatio).expandedTo(kSmallestCard);
     m_pictures.setShape({written});
+    if (isAnother && m_stands.signal == message::FilmStands::Signal::There)
+        tell();
 }
 
 void LiveDecoder::watch() {
     const qint64 now = Clock::the().steady();
     const quint64 seen = m_pictures.written();
-    if (seen != m_seen) {
-        m_seen = seen;
+    if (seen != std::exchange(m_seen, seen)) {
         m_pictureAt = now;
         came();
     }
     if (m_opening.window != 0)
         watchWindow();
+    if (m_opening.isUnsteady)
+        watchFile();
     catchUp();
     const qint64 quiet = now - std::max(m_pictureAt, m_openedAt);
     const bool hasCome = m_pictureAt > 0;
@@ -236,11 +248,26 @@ void LiveDecoder::watchWindow() {
     const auto window = m_display->window(m_opening.window);
     if (window && window->size == m_opening.size)
         return;
-    close();
-    if (!window)
+    if (!window) {
+        close();
         lost(tr("the window was closed"));
+    }
     m_pause = 0;
     tryToOpen();
+}
+
+/// One that was written anew is read anew.
+void LiveDecoder::watchFile() {
+    const QFileInfo file(QFile::decodeName(m_opening.address));
+    if (!file.exists()) {
+        close();
+        lost(tr("the file is not there"));
+        again();
+    } else if (!m_isOpen && file.isFile() && std::pair(file.lastModified(), file.size()) != m_read) {
+        tryToOpen();
+    } else if (!m_isOpen && !file.isFile()) { // whoever writes into the pipe begins again
+        tryToOpen();
+    }
 }
 
 /// What waits is passed by: a stream that stood still for a while would be late from then on.
@@ -255,10 +282,12 @@ void LiveDecoder::catchUp() {
 }
 
 void LiveDecoder::came() {
-    m_pause = 0;
     m_coverDue.stop();
-    if (m_stands.signal == message::FilmStands::Signal::There)
+    if (m_stands.signal == message::FilmStands::Signal::There) {
+        if (m_pictureAt - m_openedAt > kQuietMs) // not one that gives a picture and ends, again and again
+            m_pause = 0;
         return;
+    }
     m_stands.signal = message::FilmStands::Signal::There;
     m_stands.isOpen = true;
     m_stands.lostAt = 0;

@@ -38,6 +38,7 @@ private:
     void look(); ///< at what its pictures are now
     void watch();
     void watchWindow();
+    void watchFile();
     void catchUp();
     void came();
     void lost(const QString& problem);
@@ -51,6 +52,8 @@ private:
     message::FilmStands m_stands;
     std::unique_ptr<XDisplay> m_display;
     LiveOpening m_opening;
+    std::pair<QDateTime, qint64>
+        m_read;        ///< of a file: when it was written, and its length, as it was read last
     QString m_problem; ///< what libmpv's log said since it was opened last
     Mpv m_mpv;
     PictureWriter m_pictures; // ends before its player

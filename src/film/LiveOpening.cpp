@@ -161,9 +161,9 @@ QByteArray liveFilters(const LiveInput& input) {
 
 QString liveProblemOf(const QByteArray& line) {
     static const LogSaying sayings[]{
-        {"401", [] { return Said::tr("it wants a name and a password, or other ones"); }},
-        {"403", [] { return Said::tr("it does not let this computer see its picture"); }},
-        {"404", [] { return Said::tr("there is no picture at this address"); }},
+        {"401 Unauthorized", [] { return Said::tr("it wants a name and a password, or other ones"); }},
+        {"403 Forbidden", [] { return Said::tr("it does not let this computer see its picture"); }},
+        {"404 Not Found", [] { return Said::tr("there is no picture at this address"); }},
         {"Connection refused", [] { return Said::tr("nobody answers at this address"); }},
         {"No route to host", [] { return Said::tr("its computer cannot be reached"); }},
         {"Network is unreachable", [] { return Said::tr("this computer has no network"); }},

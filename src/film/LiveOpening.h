@@ -9,11 +9,12 @@ namespace mivanta {
 /// How libmpv opens a live input.
 struct LiveOpening {
     QByteArray address;
-    QByteArray options;      ///< of ffmpeg's reader, with the only protocols that it may use
-    QByteArray format;       ///< of ffmpeg's reader; empty = it finds out
-    quint32 window = 0;      ///< the window that is shown
-    QSize size;              ///< of that window, px
-    bool isUnsteady = false; ///< its pictures come when they come; it is no loss when none does for long
+    QByteArray options; ///< of ffmpeg's reader, with the only protocols that it may use
+    QByteArray format;  ///< of ffmpeg's reader; empty = it finds out
+    quint32 window = 0; ///< the window that is shown
+    QSize size;         ///< of that window, px
+    bool isUnsteady =
+        false; ///< a file: its pictures come when they are written, and it is no loss when none is
 };
 
 /// `display` may be null; `ofOutput`: the window of the output that it shows, 0 = there is none. Says what is

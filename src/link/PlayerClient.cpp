@@ -198,6 +198,8 @@ void PlayerClient::resend() {
             order(goingOn(i));
     using Steer = message::SteerFilm;
     for (const auto& [key, known] : std::exchange(m_films, {})) { // they go on where they would be by now
+        if (known.stands.signal != message::FilmStands::Signal::None)
+            continue; // a live input is where it is
         order(Steer{key, Steer::What::Seek, positionOf(known)});
         order(Steer{key, Steer::What::Volume, double(known.stands.volume)});
         if (known.stands.isPaused)

@@ -102,6 +102,8 @@ void Session::tellOfPlayer() {
     connect(&m_outputs, &Outputs::notice, this, &Session::notice);
     connect(&m_outputs, &Outputs::warning, this, &Session::warning);
     connect(&m_outputs, &Outputs::offered, this, &Session::offered);
+    connect(&m_liveInputs, &LiveInputs::firstPictureKept, this, &Session::mediaArrived);
+    connect(this, &Session::mediaArrived, &m_contrasts, &Contrasts::forget);
     connect(&m_liveInputs, &LiveInputs::problem, this, &Session::problem);
     connect(&m_liveInputs, &LiveInputs::offered, this, &Session::offered);
     connect(&m_player, &PlayerClient::refused, this, &Session::playerRefused);

@@ -39,10 +39,11 @@ protected:
         return nullptr;
     }
     Reading reading(int item = 0) {
-        const ItemSlides* slides = session->book().slidesOf(ids[size_t(item)]);
         Reading result;
         waitUntil(
             [&] {
+                const ItemSlides* slides =
+                    session->book().slidesOf(ids[size_t(item)]); // laid out anew, maybe
                 result =
                     *readingOf(*slides, slides->outputs[0], session->contrasts(), Contrasts::Urgency::Seen);
                 return result.isMeasured;

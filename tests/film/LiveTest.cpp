@@ -5,6 +5,11 @@
 #include "support/Processes.h"
 #include "support/TestFilm.h"
 #include "support/WaitUntil.h"
+#include <QFile>
+#include <QSslCertificate>
+#include <QSslConfiguration>
+#include <QSslKey>
+#include <QSslServer>
 #include <QTcpSocket>
 #include <QTemporaryDir>
 #include <csignal>
@@ -144,6 +149,58 @@ TEST_F(Live, WhatIsNoPictureIsSaid) {
     FilmClient page(orderFor(u"http://127.0.0.1:%1/"_s.arg(server.serverPort())));
     EXPECT_TRUE(waitUntil([&] { return page.stands().signal == Signal::Lost; }, 20'000));
     EXPECT_FALSE(page.stands().problem.isEmpty());
+}
+
+TEST_F(Live, NoPasswordGoesToWhoeverHasNoTrustedCertificate) {
+    QFile file(QStringLiteral(MIVANTA_SOURCE_DIR "/tests/support/self-signed.pem"));
+    ASSERT_TRUE(file.open(QIODevice::ReadOnly));
+    const QByteArray pem = file.readAll();
+    QSslConfiguration own;
+    own.setPrivateKey(QSslKey(pem, QSsl::Rsa));
+    own.setLocalCertificate(QSslCertificate(pem));
+    QSslServer server;
+    server.setSslConfiguration(own);
+    ASSERT_TRUE(server.listen(QHostAddress::LocalHost));
+    int came = 0;
+    QByteArray heard;
+    QObject::connect(&server, &QSslServer::startedEncryptionHandshake, [&](QSslSocket* guest) {
+        ++came;
+        QObject::connect(guest, &QSslSocket::readyRead, guest, [&, guest] { heard += guest->readAll(); });
+    });
+    FilmClient live(
+        orderFor(u"https://127.0.0.1:%1/hall"_s.arg(server.serverPort()), {u"harbour"_s, u"salt"_s, {}}));
+    EXPECT_TRUE(waitUntil([&] { return live.stands().problem.contains("certificate"_L1); }));
+    EXPECT_GT(came, 0);
+    EXPECT_EQ(heard, QByteArray());
+}
+
+TEST_F(Live, APictureFileIsShownAsItIsWrittenAnew) {
+    QTemporaryDir folder;
+    const QString path = folder.filePath(u"chart.png"_s);
+    const auto write = [&](int number) {
+        const QString beside = folder.filePath(u"new.png"_s);
+        ASSERT_TRUE(pictureOfFilm({.size = {320, 180}}, number).save(beside));
+        QFile::remove(path);
+        ASSERT_TRUE(QFile::rename(beside, path));
+    };
+    write(5);
+    message::OpenFilm order = orderFor({});
+    order.live->input.source = FileSource{path};
+    FilmClient live(order);
+    int losses = 0;
+    QObject::connect(&live, &FilmClient::told,
+                     [&] { losses += live.stands().signal == Signal::Lost ? 1 : 0; });
+    EXPECT_TRUE(waitUntil([&] { return number(live) == 5; }));
+    waitUntil([] { return false; }, 4000); // one that stays as it is, is no loss
+    EXPECT_EQ(number(live), 5);
+    EXPECT_EQ(losses, 0);
+    EXPECT_EQ(live.stands().signal, Signal::There);
+    write(9);
+    EXPECT_TRUE(waitUntil([&] { return number(live) == 9; }));
+    QFile::remove(path);
+    EXPECT_TRUE(stands(live, Signal::Lost));
+    write(12);
+    EXPECT_TRUE(waitUntil([&] { return number(live) == 12; }));
 }
 
 TEST_F(Live, NoSourceHasAFileRead) {

@@ -45,8 +45,10 @@ public:
         ASSERT_EQ(golden.size(), image().size()) << "another number of steps, or no golden picture";
         bool isRight = true;
         for (size_t i = 0; i < m_tiles.size(); ++i) {
-            const Difference found =
-                difference(m_tiles[i], golden.copy(QRect(placeOf(i), kTile)), kTolerance);
+            const QImage expected = golden.copy(QRect(placeOf(i), kTile));
+            if (isGrey(expected))
+                continue; // it moves, and on a busy machine it may seem to stand still
+            const Difference found = difference(m_tiles[i], expected, kTolerance);
             EXPECT_LT(found.share, kMostOff) << m_name.toStdString() << ", step " << i + 1;
             isRight = isRight && found.share < kMostOff;
         }
@@ -57,6 +59,11 @@ public:
     }
 
 private:
+    static bool isGrey(const QImage& tile) {
+        QImage grey(kTile, QImage::Format_RGB32);
+        grey.fill(Qt::gray);
+        return tile.convertToFormat(QImage::Format_RGB32) == grey;
+    }
     static QPoint placeOf(size_t tile) {
         return {int(tile) % kColumns * kTile.width(), int(tile) / kColumns * kTile.height()};
     }

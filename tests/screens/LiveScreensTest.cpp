@@ -97,9 +97,15 @@ TEST_F(LiveScreens, AWindowIsShownCoveredResizedClosedAndBack) {
     EXPECT_TRUE(waitUntil([&] { return cover->number > 3010; }));
     EXPECT_TRUE(follows(live, *window));
     cover.reset();
+    int losses = 0;
+    const auto counting = QObject::connect(&live, &FilmClient::told, [&] {
+        losses += live.stands().signal == message::FilmStands::Signal::Lost ? 1 : 0;
+    });
     window->resize(480, 270);
     EXPECT_TRUE(waitUntil([&] { return live.stands().size == QSize(480, 270); }));
     EXPECT_TRUE(follows(live, *window));
+    EXPECT_EQ(losses, 0);
+    QObject::disconnect(counting);
     window.reset();
     using Signal = message::FilmStands::Signal;
     // The other window of the program is not the one that was meant, but it is what there is.

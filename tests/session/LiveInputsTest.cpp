@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "session/outputs/LiveInputs.h"
 #include "link/PlayerClient.h"
+#include "session/readings/Contrasts.h"
 #include "support/Text.h"
 #include "support/WaitUntil.h"
 #include <QDir>
@@ -82,6 +83,8 @@ TEST_F(LiveInputsOfThisComputer, KeepPasswordsApartAndToThemselves) {
     ASSERT_TRUE(waitUntil([&] { return inputs->secretOf(id) == secret; }));
     inputs->remove(id);
     EXPECT_TRUE(waitUntil([&] { return !written(u"secrets.json"_s).contains("volunteer"); }));
+    inputs->setSecret(id, {u"late"_s, u"letters"_s, {}}); // were still being typed for it
+    EXPECT_TRUE(inputs->secretOf(id).isEmpty());
     offer();
     EXPECT_EQ(inputs->secretOf(id), secret);
     EXPECT_EQ(inputs->nameOf(id), u"Harbour camera"_s);
@@ -111,10 +114,31 @@ TEST_F(LiveInputsOfThisComputer, WhatTheyShowedLatelyIsKeptForPicturesOfTheDesks
     const LiveInputId id = addAddress(u"Harbour camera"_s, u"rtsp://camera.local/hall"_s);
     QImage picture(48, 27, QImage::Format_RGB32);
     picture.fill(Qt::darkCyan);
+    int kept = 0;
+    QObject::connect(inputs.get(), &LiveInputs::firstPictureKept, [&] { ++kept; });
+    Scene scene; // white words, on black as long as nobody knows what the camera sees
+    scene.size = {480, 270};
+    scene.look.backdrop.kind = BackdropKind::Live;
+    scene.look.backdrop.live = id.text();
+    scene.fontSize = 40;
+    scene.rows = {{u"Slate and shutter"_s, {}, {}}};
+    Contrasts contrasts;
+    contrasts.setPictures(folder.filePath(u"media"_s), folder.filePath(u"cache"_s));
+    const auto measured = [&] {
+        std::optional<double> contrast;
+        EXPECT_TRUE(waitUntil([&] { return (contrast = contrasts.of(scene, RoomLight::Dark)).has_value(); }));
+        return contrast.value_or(0);
+    };
+    EXPECT_GT(measured(), 10);
+    picture.fill(Qt::white);
     Q_EMIT player.livePictureCame(id, picture);
     EXPECT_EQ(inputs->pictureOf(id), picture);
-    EXPECT_TRUE(
-        waitUntil([&] { return QFile::exists(folder.filePath(u"cache/live-%1.jpg"_s.arg(id.text()))); }));
+    ASSERT_TRUE(waitUntil([&] { return kept == 1; }));
+    contrasts.forget();
+    EXPECT_LT(measured(), 2);
+    Q_EMIT player.livePictureCame(id, picture); // not written again at once
+    waitUntil([] { return false; }, 100);
+    EXPECT_EQ(kept, 1);
 }
 
 } // namespace

@@ -5,6 +5,7 @@
 #include "desk/kit/Columns.h"
 #include "desk/kit/Style.h"
 #include "desk/setup/LiveForm.h"
+#include "render/BackdropPainter.h"
 #include "render/SceneRenderer.h"
 #include <QCheckBox>
 #include <QHBoxLayout>
@@ -42,10 +43,9 @@ QImage underWords(const QImage& picture, const QImage& words) {
     QImage screen(kLivePicture, QImage::Format_RGB32);
     screen.fill(Qt::black);
     QPainter painter(&screen);
-    QRectF place(QPointF(), QSizeF(picture.size()).scaled(kLivePicture, Qt::KeepAspectRatioByExpanding));
-    place.moveCenter(QRectF(QPointF(), QSizeF(kLivePicture)).center());
     painter.setRenderHint(QPainter::SmoothPixmapTransform);
-    painter.drawImage(place, picture);
+    const auto [from, to] = placed(Backdrop(), picture.size(), screen.rect());
+    painter.drawImage(to, picture, from);
     painter.drawImage(screen.rect(), words);
     return screen;
 }
@@ -149,9 +149,10 @@ QVBoxLayout* LivePanel::buildChosen(ThumbnailStore& thumbnails, Prompts& prompts
     connect(m_form, &LiveForm::secretChanged, &m_session.liveInputs(), &LiveInputs::setSecret);
     connect(m_form, &LiveForm::refused, this, [this](const QString& why) { Q_EMIT m_session.warning(why); });
     connect(m_form, &LiveForm::fileWanted, this, [this, &prompts] {
-        const LiveInput* input = m_session.liveInputs().find(chosen());
-        const QString path = input ? prompts.pictureToChoose() : QString();
-        if (path.isEmpty())
+        const LiveInputId id = chosen();
+        const QString path = prompts.pictureToChoose();
+        const LiveInput* input = m_session.liveInputs().find(id); // it may be gone since
+        if (path.isEmpty() || !input)
             return;
         LiveInput changed = *input;
         changed.source = FileSource{path};
@@ -192,6 +193,8 @@ void LivePanel::choose(LiveInputId id) {
 
 void LivePanel::showEvent(QShowEvent* event) {
     QWidget::showEvent(event);
+    if (m_underWords->isChecked())
+        makeWords(); // the service may have another theme by now
     refresh();
 }
 
@@ -246,14 +249,15 @@ void LivePanel::showChosen() {
         m_session.liveInputs().keeper().place() == Secrets::Place::KeyRing
             ? tr("Names and passwords are kept in the key ring of this desktop, never in services.")
             : tr("This desktop has no key ring: names and passwords are kept in a file that only you can "
-                 "read, "
-                 "never in services."));
+                 "read, never in services."));
     m_picture->setCaption(input->name);
     showPicture(input->id);
     showState(input->id);
 }
 
 void LivePanel::showPicture(LiveInputId id) {
+    if (!isVisible())
+        return; // somebody else looks at it
     const QImage picture = m_session.liveInputs().pictureOf(id);
     for (int i = 0; i < m_list->count(); ++i)
         if (m_list->item(i)->data(kIdRole).toString() == id.text() && !picture.isNull())

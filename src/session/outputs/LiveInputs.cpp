@@ -63,13 +63,19 @@ void LiveInputs::keepPicture(LiveInputId id, const QImage& picture) {
     const qint64 now = Clock::the().steady();
     if (m_keptAt.contains(id) && now - m_keptAt[id] < kKeptEveryMs)
         return;
+    const bool isFirst = !m_keptAt.contains(id);
     m_keptAt[id] = now;
-    m_files.run([path = livePicturePath(m_pictureCache, id.text()), picture] {
-        QDir().mkpath(QFileInfo(path).path());
-        QSaveFile file(path);
-        if (file.open(QIODevice::WriteOnly) && picture.save(&file, "JPEG"))
-            file.commit(); // without it, what is drawn shows another moment
-    });
+    m_files.run(
+        this,
+        [path = livePicturePath(m_pictureCache, id.text()), picture] {
+            QDir().mkpath(QFileInfo(path).path());
+            QSaveFile file(path); // without it, what is drawn shows another moment
+            return file.open(QIODevice::WriteOnly) && picture.save(&file, "JPEG") && file.commit();
+        },
+        [this, id, isFirst](bool isKept) {
+            if (isKept && isFirst)
+                Q_EMIT firstPictureKept(id);
+        });
 }
 
 void LiveInputs::load() {
@@ -178,23 +184,29 @@ void LiveInputs::remove(LiveInputId id) {
     const auto place = at - inputs.begin();
     inputs.erase(at);
     set(std::move(inputs));
-    setSecret(id, {});
+    keepSecret(id, {});
     Q_EMIT offered(tr("The live input %1 was removed.").arg(removed.name), tr("Put it back"),
                    [this, removed, secret, place] {
                        if (find(removed.id))
                            return;
                        std::vector<LiveInput> all = m_inputs;
                        all.insert(all.begin() + std::min<std::ptrdiff_t>(place, std::ssize(all)), removed);
-                       setSecret(removed.id, secret);
+                       keepSecret(removed.id, secret);
                        set(std::move(all));
                    });
 }
 
-void LiveInputs::setSecret(LiveInputId id, const LiveSecret& secret) {
+void LiveInputs::keepSecret(LiveInputId id, const LiveSecret& secret) {
     if (secret == m_secrets.value(id))
         return;
     m_secrets[id] = secret;
     m_keeper.write(secretName(id), secretToText(secret));
+}
+
+void LiveInputs::setSecret(LiveInputId id, const LiveSecret& secret) {
+    if (!find(id) || secret == m_secrets.value(id))
+        return; // what was being typed for one that was removed goes with it
+    keepSecret(id, secret);
     tellPlayer();
     Q_EMIT changed();
 }

@@ -50,6 +50,8 @@ Q_SIGNALS:
     void changed(); ///< all() is another one
     void pictureChanged(LiveInputId id);
     void stateChanged(LiveInputId id);
+    /// The first one since the start is where pictures that the desks draw find it.
+    void firstPictureKept(LiveInputId id);
     void problem(const mivanta::Error& error);
     void offered(const QString& text, const QString& action, const std::function<void()>& act);
 
@@ -57,6 +59,7 @@ private:
     void set(std::vector<LiveInput> inputs);
     void tellPlayer();
     void readSecrets();
+    void keepSecret(LiveInputId id, const LiveSecret& secret);
     void keepPicture(LiveInputId id, const QImage& picture);
 
     PlayerClient& m_player;

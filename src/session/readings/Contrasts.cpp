@@ -24,6 +24,11 @@ void Contrasts::setPictures(const QString& folder, const QString& cacheFolder) {
     m_known.clear();
 }
 
+void Contrasts::forget() {
+    m_known.clear();
+    m_soon.start();
+}
+
 std::optional<double> Contrasts::of(const Scene& scene, RoomLight light, Urgency urgency) {
     if (scene.rows.empty())
         return contrastReached({});

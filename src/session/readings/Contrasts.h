@@ -21,6 +21,9 @@ public:
     /// Where pictures are; without it there are none.
     void setPictures(const QString& folder, const QString& cacheFolder);
 
+    /// Pictures are others by now: what was measured is measured again when it is asked for.
+    void forget();
+
     enum class Urgency { WhenThereIsTime, Seen };
     /// What measuredContrast() says; nothing while it is being measured, then measured() tells.
     [[nodiscard]] std::optional<double> of(const Scene& scene, RoomLight light,
