@@ -555,6 +555,17 @@
     </message>
 </context>
 <context>
+    <name>mivanta::LiveInService</name>
+    <message numerus="yes">
+        <source>%1 and %n more</source>
+        <comment>names of items</comment>
+        <translation>
+            <numerusform>%1 and %n more</numerusform>
+            <numerusform>%1 and %n more</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
     <name>mivanta::LiveInputs</name>
     <message numerus="yes">
         <source>there are %n live inputs already, and no more can be kept</source>

@@ -210,7 +210,10 @@ private:
     }
 
     Result<int> newService() {
-        const auto service = serviceFromOrder(*m_library, m_arguments.words[1]);
+        const auto inputs = m_arguments.computer.liveInputs();
+        if (!inputs)
+            return tl::unexpected(inputs.error());
+        const auto service = serviceFromOrder(*m_library, m_arguments.words[1], *inputs);
         if (!service)
             return tl::unexpected(service.error());
         const auto saved = saveService(*service, m_arguments.to, std::nullopt);

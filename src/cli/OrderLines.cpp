@@ -24,6 +24,7 @@ const QString kPictures = u"[pictures]"_s;
 const QString kFilm = u"[film]"_s;
 const QString kDisc = u"[disc]"_s;
 const QString kMusic = u"[music]"_s;
+const QString kLive = u"[live]"_s;
 
 /// The files that a line names, parted by commas.
 Result<std::vector<Medium>> mediaOf(Library& library, const QString& names, const QDir& folder) {
@@ -49,6 +50,16 @@ ItemWords picturesOf(const std::vector<Medium>& media) {
     for (const Medium& medium : media)
         item.pictures.push_back(pictureOf(medium));
     return item;
+}
+
+/// A live input of this computer by its name; one that it does not have is chosen on the Prepare desk.
+Result<ItemWords> liveOf(const std::vector<LiveInput>& inputs, const QString& name) {
+    LiveItem item;
+    item.caption = name;
+    for (const LiveInput& input : inputs)
+        if (input.name.compare(name, Qt::CaseInsensitive) == 0)
+            item.input = input.id;
+    return ItemWords(item);
 }
 
 ItemWords musicOf(const std::vector<Medium>& media) {
@@ -127,7 +138,8 @@ Result<ItemWords> wordsOfLine(Library& library, const QString& line) {
 
 } // namespace
 
-Result<Service> serviceFromOrder(Library& library, const QString& path) {
+Result<Service> serviceFromOrder(Library& library, const QString& path,
+                                 const std::vector<LiveInput>& inputs) {
     QFile file(path);
     if (!file.open(QIODevice::ReadOnly))
         return failure(Said::tr("the order cannot be read: %1").arg(file.errorString()), path);
@@ -149,6 +161,8 @@ Result<Service> serviceFromOrder(Library& library, const QString& path) {
             return fromDisc(library, line.mid(kDisc.size()), folder).map(itemOf);
         if (line.startsWith(kPictures, Qt::CaseInsensitive))
             return mediaOf(library, line.mid(kPictures.size()), folder).map(picturesOf);
+        if (line.startsWith(kLive, Qt::CaseInsensitive))
+            return liveOf(inputs, line.mid(kLive.size()).trimmed());
         if (line.startsWith(kMusic, Qt::CaseInsensitive))
             return mediaOf(library, line.mid(kMusic.size()), folder).map(musicOf);
         return wordsOfLine(library, line);

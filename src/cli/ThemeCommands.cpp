@@ -9,6 +9,7 @@
 #include "render/LegibilityMeasure.h"
 #include <QJsonArray>
 #include <QJsonDocument>
+#include <array>
 
 namespace mivanta {
 
@@ -17,7 +18,8 @@ using namespace Qt::StringLiterals;
 namespace {
 
 QString levelName(LookLevel level) {
-    constexpr const char* names[] = {"built-in", "output", "service", "kind", "item", "slide", "insisted"};
+    constexpr std::array names{"built-in", "output", "service", "kind", "live", "item", "slide", "insisted"};
+    static_assert(names.size() == size_t(LookLevel::Insisted) + 1);
     return QString::fromLatin1(names[size_t(level)]);
 }
 

@@ -166,6 +166,29 @@ std::optional<size_t> placeOf(const std::array<const char*, count>& names, const
 
 constexpr std::array<const char*, 5> kFilmEnds{"keeps", "next", "houseCard", "black", "again"};
 
+QJsonObject shownOnToJson(const QMap<QString, bool>& outputs) {
+    QJsonObject json;
+    for (auto at = outputs.begin(); at != outputs.end(); ++at)
+        json.insert(at.key(), at.value());
+    return json;
+}
+
+QMap<QString, bool> shownOnFromJson(const QJsonValue& value) {
+    QMap<QString, bool> outputs;
+    const QJsonObject json = value.toObject();
+    for (auto at = json.begin(); at != json.end(); ++at)
+        if (at.value().isBool())
+            outputs.insert(at.key(), at.value().toBool());
+    return outputs;
+}
+
+QPointF focusFromJson(const QJsonValue& value) {
+    const QJsonArray focus = value.toArray();
+    return focus.size() == 2
+               ? QPointF(std::clamp(focus[0].toDouble(), 0.0, 1.0), std::clamp(focus[1].toDouble(), 0.0, 1.0))
+               : QPointF(0.5, 0.5);
+}
+
 QJsonObject filmToJson(const FilmItem& item) {
     QJsonObject json{
         {u"kind"_s, u"film"_s},       {u"file"_s, item.name},
@@ -180,10 +203,7 @@ QJsonObject filmToJson(const FilmItem& item) {
         json.insert(u"focus"_s, QJsonArray{item.focus.x(), item.focus.y()});
     if (item.fadeIn > 0 || item.fadeOut > 0)
         json.insert(u"fades"_s, QJsonObject{{u"in"_s, item.fadeIn}, {u"out"_s, item.fadeOut}});
-    QJsonObject shownOn;
-    for (auto at = item.isShownOn.begin(); at != item.isShownOn.end(); ++at)
-        shownOn.insert(at.key(), at.value());
-    if (!shownOn.isEmpty())
+    if (const QJsonObject shownOn = shownOnToJson(item.isShownOn); !shownOn.isEmpty())
         json.insert(u"isShownOn"_s, shownOn);
     return json;
 }
@@ -200,14 +220,42 @@ FilmItem filmFromJson(const QJsonObject& json) {
     item.isHeard = json[u"isHeard"_s].toBool(true);
     item.volume = std::clamp(json[u"volume"_s].toInt(100), 0, 100);
     item.fit = valueOf(json[u"fit"_s].toString(), PictureFit::Whole);
-    if (const QJsonArray focus = json[u"focus"_s].toArray(); focus.size() == 2)
-        item.focus = {std::clamp(focus[0].toDouble(), 0.0, 1.0), std::clamp(focus[1].toDouble(), 0.0, 1.0)};
+    item.focus = focusFromJson(json[u"focus"_s]);
     item.fadeIn = std::clamp(json[u"fades"_s][u"in"_s].toDouble(), 0.0, kLongestFade);
     item.fadeOut = std::clamp(json[u"fades"_s][u"out"_s].toDouble(), 0.0, kLongestFade);
-    const QJsonObject shownOn = json[u"isShownOn"_s].toObject();
-    for (auto at = shownOn.begin(); at != shownOn.end(); ++at)
-        if (at.value().isBool())
-            item.isShownOn.insert(at.key(), at.value().toBool());
+    item.isShownOn = shownOnFromJson(json[u"isShownOn"_s]);
+    return item;
+}
+
+constexpr std::array<const char*, 4> kLiveReaches{"itself", "heading", "item", "end"};
+
+QJsonObject liveToJson(const LiveItem& item) {
+    QJsonObject json{{u"kind"_s, u"live"_s},
+                     {u"fit"_s, nameOf(item.fit)},
+                     {u"reach"_s, QString::fromLatin1(kLiveReaches[size_t(item.reach)])}};
+    put(json, u"title"_s, item.title);
+    put(json, u"caption"_s, item.caption);
+    if (!item.input.isNull())
+        json.insert(u"input"_s, item.input.text());
+    if (!item.until.isNull())
+        json.insert(u"until"_s, item.until.text());
+    if (item.focus != QPointF(0.5, 0.5))
+        json.insert(u"focus"_s, QJsonArray{item.focus.x(), item.focus.y()});
+    if (const QJsonObject shownOn = shownOnToJson(item.isShownOn); !shownOn.isEmpty())
+        json.insert(u"isShownOn"_s, shownOn);
+    return json;
+}
+
+LiveItem liveFromJson(const QJsonObject& json) {
+    LiveItem item;
+    item.title = json[u"title"_s].toString();
+    item.input = LiveInputId::fromText(json[u"input"_s].toString());
+    item.caption = json[u"caption"_s].toString();
+    item.fit = valueOf(json[u"fit"_s].toString(), PictureFit::Whole);
+    item.focus = focusFromJson(json[u"focus"_s]);
+    item.reach = LiveReach(placeOf(kLiveReaches, json[u"reach"_s]).value_or(0));
+    item.until = ItemId::fromText(json[u"until"_s].toString());
+    item.isShownOn = shownOnFromJson(json[u"isShownOn"_s]);
     return item;
 }
 
@@ -298,6 +346,7 @@ QJsonObject wordsToJson(const ItemWords& words) {
               [](const TextItem& item) { return textToJson(item); },
               [](const PictureItem& item) { return picturesToJson(item); },
               [](const FilmItem& item) { return filmToJson(item); },
+              [](const LiveItem& item) { return liveToJson(item); },
               [](const MusicItem& item) { return musicToJson(item); },
               [](const NoteItem& item) {
                   return QJsonObject{{u"kind"_s, u"note"_s}, {u"words"_s, item.words}};
@@ -348,6 +397,8 @@ Result<ItemWords> wordsFromJson(const QJsonObject& json, const QString& where) {
         return ItemWords(picturesFromJson(json));
     if (kind == u"film")
         return ItemWords(filmFromJson(json));
+    if (kind == u"live")
+        return ItemWords(liveFromJson(json));
     if (kind == u"music")
         return ItemWords(musicFromJson(json));
     if (kind == u"note")

@@ -68,6 +68,10 @@ void write(QJsonObject& json, const ObjectWhat& what) {
                   put(json, u"from"_s, film.from);
                   put(json, u"to"_s, film.to);
                   put(json, u"roundness"_s, film.roundness);
+              },
+              [&](const LiveObject& live) {
+                  put(json, u"input"_s, live.input);
+                  put(json, u"roundness"_s, live.roundness);
               }},
         what);
 }
@@ -95,6 +99,11 @@ void read(const QJsonValue& json, ObjectWhat& what) {
                   film.from = std::clamp(json[u"from"_s].toDouble(), 0.0, kLongestFilm);
                   film.to = std::clamp(json[u"to"_s].toDouble(), 0.0, kLongestFilm);
                   film.roundness = std::clamp(json[u"roundness"_s].toDouble(), 0.0, 540.0);
+              },
+              [&](LiveObject& live) {
+                  const LiveInputId input = LiveInputId::fromText(json[u"input"_s].toString());
+                  live.input = input.isNull() ? QString() : input.text();
+                  live.roundness = std::clamp(json[u"roundness"_s].toDouble(), 0.0, 540.0);
               }},
         what);
 }

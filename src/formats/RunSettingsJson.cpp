@@ -21,6 +21,7 @@ QByteArray runSettingsToJson(const RunSettings& settings) {
                              {u"takeOpensCurtain"_s, settings.takeOpensCurtain},
                              {u"clickTakes"_s, settings.clickTakes},
                              {u"soundDevice"_s, settings.soundDevice},
+                             {u"recordingFolder"_s, settings.recordingFolder},
                          })
         .toJson();
 }
@@ -41,6 +42,7 @@ Result<RunSettings> runSettingsFromJson(const QByteArray& bytes, const QString& 
     settings.takeOpensCurtain = json[u"takeOpensCurtain"_s].toBool();
     settings.clickTakes = json[u"clickTakes"_s].toBool();
     settings.soundDevice = json[u"soundDevice"_s].toString();
+    settings.recordingFolder = json[u"recordingFolder"_s].toString();
     return settings;
 }
 

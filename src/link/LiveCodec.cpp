@@ -33,17 +33,6 @@ void readSource(QDataStream& stream, LiveSource& source) {
 
 } // namespace
 
-QDataStream& operator<<(QDataStream& stream, const LiveInputId& id) {
-    return stream << id.text();
-}
-
-QDataStream& operator>>(QDataStream& stream, LiveInputId& id) {
-    QString text;
-    stream >> text;
-    id = LiveInputId::fromText(text);
-    return stream;
-}
-
 QDataStream& operator<<(QDataStream& stream, const LiveInput& input) {
     stream << input.id << input.name << quint8(input.source.index());
     writeSource(stream, input.source);

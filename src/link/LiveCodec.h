@@ -9,8 +9,17 @@ namespace mivanta {
 /// What is read is in its range, else the stream is corrupt.
 QDataStream& operator<<(QDataStream& stream, const LiveInput& input);
 QDataStream& operator>>(QDataStream& stream, LiveInput& input);
-QDataStream& operator<<(QDataStream& stream, const LiveInputId& id);
-QDataStream& operator>>(QDataStream& stream, LiveInputId& id);
+template <typename Tag>
+QDataStream& operator<<(QDataStream& stream, const Id<Tag>& id) {
+    return stream << id.text();
+}
+template <typename Tag>
+QDataStream& operator>>(QDataStream& stream, Id<Tag>& id) {
+    QString text;
+    stream >> text;
+    id = Id<Tag>::fromText(text);
+    return stream;
+}
 QDataStream& operator<<(QDataStream& stream, const LiveSecret& secret);
 QDataStream& operator>>(QDataStream& stream, LiveSecret& secret);
 

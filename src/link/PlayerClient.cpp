@@ -132,6 +132,8 @@ void PlayerClient::obey(const Message& received) {
         Q_EMIT frameChanged(frame->output);
     } else if (const auto* live = std::get_if<message::LivePicture>(&received)) {
         Q_EMIT livePictureCame(live->input, live->picture);
+    } else if (const auto* recording = std::get_if<message::Recording>(&received)) {
+        Q_EMIT recordingChanged(*recording);
     } else if (const auto* devices = std::get_if<message::SoundDevices>(&received)) {
         m_soundDevices = *devices;
         Q_EMIT soundDevicesChanged();

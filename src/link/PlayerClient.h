@@ -43,6 +43,9 @@ public:
     void setLiveInputs(const std::vector<message::LiveOrder>& inputs);
     /// From now on small pictures of these come, and of no others.
     void lookAtLive(const std::vector<LiveInputId>& inputs);
+    /// recordingChanged() follows.
+    void record(const message::Record& record) { order(record); }
+    void endRecording(RecordingId id) { order(message::EndRecording{id}); }
     /// What to hand back when these desks are started again.
     void keep(const QByteArray& state);
     void numberScreens();
@@ -81,6 +84,7 @@ Q_SIGNALS:
     void soundDevicesChanged();
     void filmChanged(const QByteArray& film);
     void livePictureCame(LiveInputId input, const QImage& picture);
+    void recordingChanged(const mivanta::message::Recording& recording);
     void placesChanged(const std::vector<Monitor>& monitors, const std::vector<Placement>& placements);
     void screensTaken(); ///< another player has the monitors; the outputs wait for them
     void stranger();     ///< welcomed() follows, with what it keeps

@@ -264,6 +264,28 @@ QDataStream& operator>>(QDataStream& s, SteerFilm& m) {
     requireOf(s, what <= quint8(SteerFilm::What::Device) && areMoments({m.value}));
     return s;
 }
+QDataStream& operator<<(QDataStream& s, const Record& m) {
+    return s << m.id << m.output << m.input << m.path << m.isHeard;
+}
+QDataStream& operator>>(QDataStream& s, Record& m) {
+    return s >> m.id >> m.output >> m.input >> m.path >> m.isHeard;
+}
+QDataStream& operator<<(QDataStream& s, const EndRecording& m) {
+    return s << m.id;
+}
+QDataStream& operator>>(QDataStream& s, EndRecording& m) {
+    return s >> m.id;
+}
+QDataStream& operator<<(QDataStream& s, const Recording& m) {
+    s << m.id << m.output << m.input << m.path << m.isHeard;
+    return s << m.length << m.bytes << m.isOver << m.problem;
+}
+QDataStream& operator>>(QDataStream& s, Recording& m) {
+    s >> m.id >> m.output >> m.input >> m.path >> m.isHeard;
+    s >> m.length >> m.bytes >> m.isOver >> m.problem;
+    requireOf(s, m.length >= 0 && m.bytes >= 0);
+    return s;
+}
 QDataStream& operator<<(QDataStream& s, const FilmStands& m) {
     s << m.film << m.isOpen << m.position << m.from << m.to << m.isPaused << m.isOver << m.hasSound << m.size;
     return s << m.volume << m.problem << m.isGone << quint8(m.signal) << m.lostAt;

@@ -241,6 +241,33 @@ struct FilmStands {
     qint64 lostAt = 0; ///< ms since 1970
 };
 
+/// Begins to record what an output shows, or a live input, into a file that is not there yet. How it stands
+/// follows.
+struct Record {
+    RecordingId id;
+    QString output;      ///< its name; empty = the live input
+    LiveInputId input;   ///< null = the output
+    QString path;        ///< of the file, Matroska
+    bool isHeard = true; ///< with what this computer plays, where that can be recorded
+};
+
+struct EndRecording {
+    RecordingId id;
+};
+
+/// How a recording stands: told when it begins and ends, and about once a second between.
+struct Recording {
+    RecordingId id;
+    QString output;
+    LiveInputId input;
+    QString path;
+    bool isHeard = false;
+    qint64 length = 0; ///< ms
+    qint64 bytes = 0;  ///< of the file
+    bool isOver = false;
+    QString problem{}; ///< why it is over, where nobody wanted that
+};
+
 QDataStream& operator<<(QDataStream& stream, const Hello& m);
 QDataStream& operator>>(QDataStream& stream, Hello& m);
 QDataStream& operator<<(QDataStream& stream, const SetOutputs& m);
@@ -295,6 +322,12 @@ QDataStream& operator<<(QDataStream& stream, const SteerFilm& m);
 QDataStream& operator>>(QDataStream& stream, SteerFilm& m);
 QDataStream& operator<<(QDataStream& stream, const FilmStands& m);
 QDataStream& operator>>(QDataStream& stream, FilmStands& m);
+QDataStream& operator<<(QDataStream& stream, const Record& m);
+QDataStream& operator>>(QDataStream& stream, Record& m);
+QDataStream& operator<<(QDataStream& stream, const EndRecording& m);
+QDataStream& operator>>(QDataStream& stream, EndRecording& m);
+QDataStream& operator<<(QDataStream& stream, const Recording& m);
+QDataStream& operator>>(QDataStream& stream, Recording& m);
 
 } // namespace message
 
@@ -304,7 +337,8 @@ using Message =
                  message::MediaArrived, message::Sound, message::Sounding, message::NumberScreens,
                  message::Shows, message::SteerSound, message::SetSoundDevice, message::PlayTestTone,
                  message::SoundDevices, message::OpenFilm, message::SteerFilm, message::FilmStands,
-                 message::SetLiveInputs, message::LookAtLive, message::LivePicture>;
+                 message::SetLiveInputs, message::LookAtLive, message::LivePicture, message::Record,
+                 message::EndRecording, message::Recording>;
 
 /// A message as bytes, without its length; nothing for bytes that are no message.
 [[nodiscard]] QByteArray encoded(const Message& message);

@@ -51,7 +51,7 @@ constexpr auto kLast<Curtain> = Curtain::Black;
 template <>
 constexpr auto kLast<HorizontalAlign> = HorizontalAlign::Right;
 template <>
-constexpr auto kLast<ShownKind> = ShownKind::Film;
+constexpr auto kLast<ShownKind> = ShownKind::Live;
 template <>
 constexpr auto kLast<OutputKind> = OutputKind::Stream;
 template <>
@@ -220,6 +220,8 @@ void fieldsOf(What& what, const All& all) {
         all(what.output);
     else if constexpr (std::is_same_v<Kind, FilmObject>)
         all(what.name, what.from, what.to, what.roundness);
+    else if constexpr (std::is_same_v<Kind, LiveObject>)
+        all(what.input, what.roundness);
     else
         static_assert(!sizeof(What), "a kind of object that is not sent");
 }

@@ -78,7 +78,7 @@ void MovingObject::paint(QPainter& painter, QPoint origin, QSize size) const {
         return;
     painter.save();
     painter.translate(origin);
-    paintFilmObject(painter, object, film->picture().image, size, size.height() / kLookHeight);
+    paintMovingObject(painter, object, film->picture().image, size, size.height() / kLookHeight);
     painter.restore();
 }
 

@@ -53,6 +53,10 @@ Scene OutputPicture::withoutItself(Scene scene) const {
     }
     if (scene.unseen && m_films.wouldShowItself(*scene.unseen, m_name))
         scene.unseen.reset();
+    std::erase_if(scene.look.objects, [&](const SlideObject& object) {
+        const auto film = filmOf(object);
+        return film && m_films.wouldShowItself(*film, m_name);
+    });
     return scene;
 }
 

@@ -45,6 +45,8 @@ Player::Player(QString sessionFolder, QObject* parent)
         m_sound.setFilmHeard(m_films.isAnyHeard());
         tell(stands);
     });
+    connect(&m_recorders, &RecorderBox::told, this,
+            [this](const message::Recording& recording) { tell(recording); });
     connect(&m_sound, &SoundBox::told, this, [this](const message::Sounding& sounding) { tell(sounding); });
     connect(&m_sound, &SoundBox::devicesChanged, this, [this] {
         m_films.setSoundDevice(m_sound.device());
@@ -114,6 +116,10 @@ void Player::obey(Channel* from, const Message& order) {
         showAgain();
     } else if (const auto* look = std::get_if<message::LookAtLive>(&order)) {
         m_liveLook.set(look->inputs);
+    } else if (const auto* record = std::get_if<message::Record>(&order)) {
+        m_recorders.begin(*record, monitorOf(m_sound.devices(), m_sound.device()));
+    } else if (const auto* over = std::get_if<message::EndRecording>(&order)) {
+        m_recorders.end(over->id);
     } else if (const auto* device = std::get_if<message::SetSoundDevice>(&order)) {
         m_sound.setDevice(device->name);
     } else if (std::holds_alternative<message::PlayTestTone>(order)) {
@@ -165,6 +171,8 @@ void Player::greet(Channel* from, const message::Hello& hello) {
         from->send(sounding);
     for (const message::FilmStands& stands : m_films.stands())
         from->send(stands);
+    for (const message::Recording& recording : m_recorders.running())
+        from->send(recording);
     for (OutputPicture* picture : m_outputs.pictures()) {
         from->send(message::Shows{picture->name(), picture->shown()});
         publish(picture);

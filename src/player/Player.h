@@ -7,6 +7,7 @@
 #include "player/DeskKeeper.h"
 #include "player/LiveLook.h"
 #include "player/OutputSet.h"
+#include "player/RecorderBox.h"
 #include "player/ScreenNumbers.h"
 #include "player/ScreensLock.h"
 #include "player/SoundBox.h"
@@ -52,6 +53,7 @@ private:
     QString m_media; ///< the folder of the library's media
     QString m_fonts; ///< the folder of those that came with services
     OutputSet m_outputs{m_frames, m_films};
+    RecorderBox m_recorders{m_outputs, m_films};
     ScreensLock m_lock;
     std::unique_ptr<FrameBoard> m_board;
     DeskKeeper m_keeper;

@@ -37,8 +37,8 @@ QByteArray behindKeyOf(const Scene& scene, QSize size, const QDateTime& now) {
     return sceneKey(behind) + sizeKey(size) + liveKey(behind, now);
 }
 
-Scene withoutFilmObjects(Scene scene) {
-    std::erase_if(scene.look.objects, [](const SlideObject& object) { return object.is<FilmObject>(); });
+Scene withoutWhatMoves(Scene scene) {
+    std::erase_if(scene.look.objects, [](const SlideObject& object) { return object.moves(); });
     return scene;
 }
 
@@ -55,7 +55,7 @@ QImage smoothlyScaled(const QImage& image, QSize size) {
 BehindPtr behindLayer(const Scene& scene, QSize size, const QByteArray& key, const RenderSources& sources) {
     auto made = std::make_shared<BehindLayer>();
     made->key = key;
-    Scene bare = withoutFilmObjects(behindOf(scene));
+    Scene bare = withoutWhatMoves(behindOf(scene));
     bare.look.backdrop.film.clear(); // where a film moves, none of its moments is drawn
     bare.look.backdrop.live.clear();
     made->layer = renderScene(bare, size, sources);
@@ -160,7 +160,7 @@ FramePtr PreparedFrames::drawn(const Job& job) {
             QPainter(&frame->small).drawImage(0, 0, frame->smallFront);
     }
     addFading(*frame, job.scene, job.size, job.sources);
-    for (const SlideObject& object : filmObjectsOn(job.scene))
+    for (const SlideObject& object : movingObjectsOn(job.scene))
         frame->moving.push_back({object, nullptr});
     frame->isLate = *job.isLate;
     return frame;

@@ -3,6 +3,7 @@
 #include "core/base/Cases.h"
 #include "core/base/MediaName.h"
 #include "core/base/Said.h"
+#include "core/live/LiveInput.h"
 #include "core/theme/StageField.h"
 #include "render/Fonts.h"
 #include "render/Letters.h"
@@ -85,13 +86,10 @@ QRectF moveInto(QPainter& painter, const SlideObject& object, QSize size) {
 }
 
 /// As much of the picture as fills the box.
-void paintFilling(QPainter& painter, const FilmObject& film, const QImage& picture, const QRectF& box,
-                  double lookScale) {
-    if (picture.isNull())
-        return;
-    if (film.roundness > 0) {
+void paintFilling(QPainter& painter, double roundness, const QImage& picture, const QRectF& box) {
+    if (roundness > 0) {
         QPainterPath frame;
-        frame.addRoundedRect(box, film.roundness * lookScale, film.roundness * lookScale);
+        frame.addRoundedRect(box, roundness, roundness);
         painter.setClipPath(frame, Qt::IntersectClip);
     }
     const QSizeF seen = box.size().scaled(picture.size(), Qt::KeepAspectRatio);
@@ -100,16 +98,32 @@ void paintFilling(QPainter& painter, const FilmObject& film, const QImage& pictu
     painter.drawImage(box, picture, {corner, seen});
 }
 
+/// Nothing without a picture: an empty frame would be a riddle.
+void paintMoving(QPainter& painter, const SlideObject& object, const QImage& picture, const QRectF& box,
+                 double lookScale) {
+    if (picture.isNull())
+        return;
+    const double roundness = *object.roundness() * lookScale;
+    painter.save();
+    paintFilling(painter, roundness, picture, box);
+    painter.restore();
+    if (const ObjectEdge* edge = object.edge()) {
+        const QRectF inside = insideEdge(painter, *edge, {0, 0, 0, 0}, box, lookScale);
+        painter.drawRoundedRect(inside, roundness, roundness);
+    }
+}
+
 /// One of its moments; while it plays, its pictures are painted by who plays it.
-void paintMoment(QPainter& painter, const FilmObject& film, const QRectF& box, double lookScale,
+void paintMoment(QPainter& painter, const SlideObject& object, const QRectF& box, double lookScale,
                  const RenderSources& sources) {
+    const auto& film = std::get<FilmObject>(object.what);
     const QSize wanted = painter.deviceTransform().mapRect(box).size().toSize();
     const double end = film.to > 0 ? film.to : film.from + 2 * kTelling;
     QImage moment = sources.pictureNamed( // the first picture is often black
         filmMomentName(film.name, std::min(film.from + kTelling, (film.from + end) / 2)), wanted);
     if (moment.isNull()) // it is shorter
         moment = sources.pictureNamed(filmMomentName(film.name, film.from), wanted);
-    paintFilling(painter, film, moment, box, lookScale);
+    paintMoving(painter, object, moment, box, lookScale);
 }
 
 void paintScreenFrame(QPainter& painter, const QRectF& box, double lookScale) {
@@ -158,11 +172,11 @@ QString liveText(const SlideObject& object, const QDateTime& now) {
                       object.what);
 }
 
-void paintFilmObject(QPainter& painter, const SlideObject& object, const QImage& picture, QSize size,
-                     double lookScale) {
+void paintMovingObject(QPainter& painter, const SlideObject& object, const QImage& picture, QSize size,
+                       double lookScale) {
     painter.save();
     const QRectF box = moveInto(painter, object, size);
-    paintFilling(painter, std::get<FilmObject>(object.what), picture, box, lookScale);
+    paintMoving(painter, object, picture, box, lookScale);
     painter.restore();
 }
 
@@ -186,7 +200,12 @@ void paintObject(QPainter& painter, const SlideObject& object, QSize size, doubl
               [&](const CountdownObject& countdown) { writeTime(countdown); },
               [&](const StopwatchObject& stopwatch) { writeTime(stopwatch); },
               [&](const ScreenObject&) { paintScreenFrame(painter, box, lookScale); }, // a preview, too
-              [&](const FilmObject& film) { paintMoment(painter, film, box, lookScale, sources); },
+              [&](const FilmObject&) { paintMoment(painter, object, box, lookScale, sources); },
+              [&](const LiveObject& live) { // what it showed lately
+                  const QSize wanted = painter.deviceTransform().mapRect(box).size().toSize();
+                  paintMoving(painter, object, sources.pictureNamed(livePictureName(live.input), wanted), box,
+                              lookScale);
+              },
               [&](const LineObject& line) {
                   painter.setPen(QPen(toColor(line.colour), std::max(1.0, line.width * lookScale),
                                       Qt::SolidLine, Qt::RoundCap));

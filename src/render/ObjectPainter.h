@@ -12,8 +12,8 @@ void paintObject(QPainter& painter, const SlideObject& object, QSize size, doubl
                  const RenderSources& sources);
 
 /// The same for an object of the kind Film, with its picture of now.
-void paintFilmObject(QPainter& painter, const SlideObject& object, const QImage& picture, QSize size,
-                     double lookScale);
+void paintMovingObject(QPainter& painter, const SlideObject& object, const QImage& picture, QSize size,
+                       double lookScale);
 
 /// What a clock or a countdown says at a time: "10:05", "12:30" (minutes and seconds to go), "1:02:30";
 /// nothing once a countdown is over.

@@ -65,11 +65,11 @@ void paintObjects(QPainter& painter, const Scene& scene, const RenderSources& so
             paintOne(painter, scene, object, sources);
 }
 
-/// Films over the others, as they are while they play.
+/// What moves over the others, as it is on screen.
 void paintBehind(QPainter& painter, const Scene& scene, const RenderSources& sources) {
     paintObjects(painter, scene, sources,
-                 [&](const SlideObject& o) { return isBehind(scene, o) && !o.is<FilmObject>(); });
-    paintObjects(painter, scene, sources, [](const SlideObject& o) { return o.is<FilmObject>(); });
+                 [&](const SlideObject& o) { return isBehind(scene, o) && !o.moves(); });
+    paintObjects(painter, scene, sources, [](const SlideObject& o) { return o.moves(); });
 }
 
 QImage renderBehind(const Scene& scene, QSize target, const RenderSources& sources) {
@@ -124,8 +124,7 @@ void paintFront(QPainter& painter, const Scene& scene, const RenderSources& sour
 } // namespace
 
 bool isBehind(const Scene& scene, const SlideObject& object) {
-    return object.is<FilmObject>() ||
-           (!object.inFront && (!object.fadesItself() || scene.curtain != Curtain::Open));
+    return object.moves() || (!object.inFront && (!object.fadesItself() || scene.curtain != Curtain::Open));
 }
 
 QImage renderScene(const Scene& scene, QSize size, const RenderSources& sources) {

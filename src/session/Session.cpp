@@ -81,8 +81,10 @@ void Session::tellOfDocument() {
 
 /// Where sound is heard, and when that goes or comes back.
 void Session::tellOfSound() {
-    connect(&m_run, &RunController::settingsChanged, this,
-            [this] { m_player.setSoundDevice(m_run.settings().soundDevice); });
+    connect(&m_run, &RunController::settingsChanged, this, [this] {
+        m_player.setSoundDevice(m_run.settings().soundDevice);
+        m_recordings.setFolder(m_run.settings().recordingFolder);
+    });
     connect(&m_player, &PlayerClient::soundDevicesChanged, this, [this] {
         const bool isThere = m_player.soundDevices().isChosenThere;
         if (std::exchange(m_hasSoundDevice, isThere) == isThere)
@@ -106,6 +108,9 @@ void Session::tellOfPlayer() {
     connect(this, &Session::mediaArrived, &m_contrasts, &Contrasts::forget);
     connect(&m_liveInputs, &LiveInputs::problem, this, &Session::problem);
     connect(&m_liveInputs, &LiveInputs::offered, this, &Session::offered);
+    connect(&m_liveOnScreen, &LiveOnScreen::offered, this, &Session::offered);
+    connect(&m_recordings, &Recordings::notice, this, &Session::notice);
+    connect(&m_recordings, &Recordings::problem, this, &Session::problem);
     connect(&m_player, &PlayerClient::refused, this, &Session::playerRefused);
     connect(&m_player, &PlayerClient::failed, this, [this](const QString& why) {
         Q_EMIT problem({why, {}, tr("Preparing works; nothing can be shown.")});

@@ -11,10 +11,12 @@
 #include "session/media/MediaTwins.h"
 #include "session/outputs/LiveInputs.h"
 #include "session/outputs/Outputs.h"
+#include "session/outputs/Recordings.h"
 #include "session/readings/Contrasts.h"
 #include "session/readings/ServiceReadings.h"
 #include "session/run/AutoAdvance.h"
 #include "session/run/ItemSounds.h"
+#include "session/run/LiveOnScreen.h"
 #include "session/run/OnScreen.h"
 #include "session/run/RunFilm.h"
 #include "session/run/RunOnly.h"
@@ -93,6 +95,8 @@ public:
     [[nodiscard]] PlayerClient& player() { return m_player; }
     [[nodiscard]] Outputs& outputs() { return m_outputs; }
     [[nodiscard]] LiveInputs& liveInputs() { return m_liveInputs; }
+    [[nodiscard]] Recordings& recordings() { return m_recordings; }
+    [[nodiscard]] LiveOnScreen& liveOnScreen() { return m_liveOnScreen; }
     [[nodiscard]] SecondWindow& secondWindow() { return m_secondWindow; }
 
     [[nodiscard]] const ThisComputer& computer() const { return m_options.computer; }
@@ -142,6 +146,8 @@ private:
     RunOnly m_runOnly;
     Outputs m_outputs;
     LiveInputs m_liveInputs;
+    Recordings m_recordings{m_player};
+    LiveOnScreen m_liveOnScreen{m_run, m_book, m_document, m_liveInputs};
     RunOrders m_orders{m_run, m_book, m_advance, m_sounds, m_film};
     RunWatch m_watch{m_run, m_book, m_document, m_onScreen};
     Supplies m_supplies;

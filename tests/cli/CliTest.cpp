@@ -324,7 +324,7 @@ TEST_F(Cli, AServiceIsMadeAndItsSlidesAreDrawn) {
     const QString file = folder.filePath(u"sunday.mivanta"_s);
     ASSERT_EQ(run({u"service"_s, u"new"_s, kDemo + u"/sea-harvest.txt"_s, u"--to"_s, file}).code, 0);
     const Service service = openService(file)->service;
-    EXPECT_EQ(service.items.size(), 25u);
+    EXPECT_EQ(service.items.size(), 26u);
     const auto withSound = std::find_if(service.items.begin(), service.items.end(),
                                         [](const Item& item) { return item.plan.sound.has_value(); });
     ASSERT_NE(withSound, service.items.end());
@@ -340,6 +340,25 @@ TEST_F(Cli, AServiceIsMadeAndItsSlidesAreDrawn) {
     EXPECT_GT(pictures.size(), 50);
     EXPECT_EQ(QImage(folder.filePath(u"png/"_s + pictures[0])).size(), QSize(1920, 1080));
     EXPECT_EQ(run({u"slides"_s, u"--service"_s, u"/nowhere.mivanta"_s}).code, 1);
+}
+
+TEST_F(Cli, AnOrderNamesALiveInputOfThisComputer) {
+    const QString computer = folder.filePath(u"computer"_s);
+    QDir().mkpath(computer);
+    ASSERT_TRUE(QFile::copy(kDemo + u"/live-inputs.json"_s, computer + u"/live-inputs.json"_s));
+    QFile order(folder.filePath(u"order.txt"_s));
+    ASSERT_TRUE(order.open(QIODevice::WriteOnly));
+    order.write("[live] harbour camera\n+ stays until: the end\n[live] Choir camera\n");
+    order.close();
+    const QString file = folder.filePath(u"sunday.mivanta"_s);
+    ASSERT_EQ(
+        run({u"--computer"_s, computer, u"service"_s, u"new"_s, order.fileName(), u"--to"_s, file}).code, 0);
+    const Service service = openService(file)->service;
+    ASSERT_EQ(service.items.size(), 2u);
+    EXPECT_FALSE(std::get<LiveItem>(service.items[0].words).input.isNull());
+    EXPECT_EQ(std::get<LiveItem>(service.items[0].words).reach, LiveReach::ToEnd);
+    EXPECT_TRUE(std::get<LiveItem>(service.items[1].words).input.isNull()); // not here, and can be chosen
+    EXPECT_EQ(service.items[1].title(), u"Choir camera"_s);
 }
 
 TEST_F(Cli, ThePackedDemoLooksTheSameInAFreshHome) {

@@ -221,5 +221,26 @@ TEST(OrderText, WhatIsPlannedForAnItemStandsBehindIt) {
     }
 }
 
+TEST(OrderText, ALivePictureStaysUntilWhatIsWrittenBehindIt) {
+    const OrderSources sources{[](const QString& line) -> Result<ItemWords> {
+        return line == u"camera"_s ? ItemWords(LiveItem{line}) : ItemWords(PauseItem{line});
+    }};
+    const auto read = [&](const QString& text) { return readOrderText(text, u"order"_s, {}, sources); };
+    const auto live = [](const Result<Service>& service) {
+        return std::get<LiveItem>(service->items[0].words);
+    };
+    const auto named = read(u"camera\n+ stays until: LAST\n+ leader: Maren\nFirst\nLast\n"_s);
+    ASSERT_TRUE(named) << named.error().text().toStdString();
+    EXPECT_EQ(live(named).reach, LiveReach::ToItem);
+    EXPECT_EQ(live(named).until, named->items[2].id);
+    EXPECT_EQ(named->items[0].plan.leader, u"Maren"_s);
+    EXPECT_EQ(live(read(u"camera\n+ stays until: the end"_s)).reach, LiveReach::ToEnd);
+    EXPECT_EQ(live(read(u"camera\n+ stays until: the next heading"_s)).reach, LiveReach::ToHeading);
+    const auto gone = read(u"camera\n+ stays until: Nobody\nFirst"_s);
+    ASSERT_FALSE(gone);
+    EXPECT_EQ(gone.error().where, u"order, line 2"_s);
+    EXPECT_FALSE(read(u"First\n+ stays until: the end"_s)); // that is no live picture
+}
+
 } // namespace
 } // namespace mivanta

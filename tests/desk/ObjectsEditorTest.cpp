@@ -3,6 +3,7 @@
 #include "core/theme/StageField.h"
 #include "desk/kit/ColourEdit.h"
 #include "support/Text.h"
+#include <QComboBox>
 #include <QDoubleSpinBox>
 #include <QLineEdit>
 #include <QMenu>
@@ -52,7 +53,9 @@ protected:
         return found;
     }
     std::function<void(const Medium&)> answer;
-    ObjectsEditor editor{LookSupplies{[this](MediumKind, const auto& chosen) { answer = chosen; }, {}}};
+    std::vector<LiveInput> inputs{{LiveInputId::create(), u"Harbour camera"_s}};
+    ObjectsEditor editor{
+        LookSupplies{[this](MediumKind, const auto& chosen) { answer = chosen; }, [this] { return inputs; }}};
     std::vector<SlideObject> told;
     int edits = 0;
 };
@@ -153,7 +156,9 @@ TEST_F(Objects, AFilmIsAddedInItsShapeAndItsCornersCanBeRound) {
     QTest::mouseClick(editor.findChild<QPushButton*>(u"add-row"_s), Qt::LeftButton);
     auto* menu = editor.findChild<QMenu*>();
     ASSERT_TRUE(menu);
-    menu->actions().back()->trigger();
+    for (QAction* action : menu->actions())
+        if (action->text() == u"Film"_s)
+            action->trigger();
     menu->close();
     ASSERT_TRUE(answer);
     Medium film{u"abc.mp4"_s, u"Boats"_s};
@@ -179,9 +184,9 @@ TEST_F(Objects, EveryKindCanBeAddedAndShowsSomething) {
     for (qsizetype i = 1; i < actions.size(); ++i) // all but the picture
         actions[i]->trigger();
     menu->close();
-    ASSERT_EQ(told.size(), 9u);
+    ASSERT_EQ(told.size(), 10u);
     for (const SlideObject& object : told) {
-        EXPECT_TRUE(object.inFront);
+        EXPECT_EQ(object.inFront, !object.moves());
         if (const Colour* colour = object.colour()) {
             EXPECT_GT(colour->alpha, 0);
         }
@@ -198,6 +203,18 @@ TEST_F(Objects, EveryKindCanBeAddedAndShowsSomething) {
             EXPECT_GT(line->width, 0);
         }
     }
+}
+
+TEST_F(Objects, ALivePictureIsChosenFramedAndMadeRound) {
+    show({objectOf(LiveObject())});
+    auto* input = field<QComboBox>(u"object-input"_s);
+    ASSERT_TRUE(input);
+    ASSERT_EQ(input->count(), 1 + int(inputs.size()));
+    input->setCurrentIndex(1);
+    Q_EMIT input->activated(1);
+    EXPECT_EQ(std::get<LiveObject>(told[0].what).input, inputs[0].id.text());
+    field<QDoubleSpinBox>(u"object-corners"_s)->setValue(300);
+    EXPECT_DOUBLE_EQ(std::get<LiveObject>(told[0].what).roundness, 300);
 }
 
 TEST_F(Objects, AnEdgeThatGetsAWidthIsSeen) {

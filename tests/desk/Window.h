@@ -82,6 +82,7 @@ public:
     [[nodiscard]] QStringList soundsToChoose() override { return files; }
     [[nodiscard]] QStringList mediaToChoose() override { return files; }
     [[nodiscard]] QString folderToWatch() override { return folder; }
+    [[nodiscard]] QString folderToRecordInto() override { return folder; }
     [[nodiscard]] QString discImage() override { return files.value(0); }
     [[nodiscard]] QString discFolder() override { return folder; }
     [[nodiscard]] QString folderToLookIn() override { return folder; }

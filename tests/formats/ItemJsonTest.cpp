@@ -36,6 +36,15 @@ TEST(ItemJson, EveryKindComesBackAsItWas) {
                  2.0,
                  {{u"stage"_s, true}, {u"stream"_s, false}}},
         FilmItem{{}, QString(64, u'd') + u".webm"_s},
+        LiveItem{u"The harbour now"_s,
+                 LiveInputId::create(),
+                 u"Harbour camera"_s,
+                 PictureFit::Fill,
+                 {0.1, 0.9},
+                 LiveReach::ToItem,
+                 ItemId::create(),
+                 {{u"stage"_s, true}}},
+        LiveItem{},
         MusicItem{
             u"As people come"_s,
             {{QString(64, u'e') + u".ogg"_s, u"Morning"_s, 32.5, 1, 30}, {QString(64, u'f') + u".flac"_s}},
@@ -88,6 +97,22 @@ TEST(ItemJson, ValuesOutOfRangeAreBroughtBack) {
     EXPECT_EQ(read->plan.advance, 1);
     ASSERT_FALSE(read->edits.hidden.empty());
     EXPECT_EQ(read->edits.hidden[0], (SlidePlace{u"A"_s, 1, 0, 0}));
+}
+
+TEST(ItemJson, ALivePictureOfSomebodyElseIsBroughtBackToWhatThereIs) {
+    const QJsonObject json{{u"kind"_s, u"live"_s},
+                           {u"input"_s, u"../../etc/passwd"_s},
+                           {u"address"_s, u"rtsp://somewhere.example/"_s},
+                           {u"reach"_s, u"for ever"_s},
+                           {u"focus"_s, QJsonArray{-4, 1e9}},
+                           {u"isShownOn"_s, QJsonObject{{u"hall"_s, 7}}}};
+    const auto read = itemFromJson(json, {});
+    ASSERT_TRUE(read);
+    const auto& live = std::get<LiveItem>(read->words);
+    EXPECT_TRUE(live.input.isNull()); // and an address is nothing that a service has
+    EXPECT_EQ(live.reach, LiveReach::Itself);
+    EXPECT_EQ(live.focus, QPointF(0, 1));
+    EXPECT_TRUE(live.isShownOn.isEmpty());
 }
 
 TEST(ItemJson, ASetMayBeEmpty) {

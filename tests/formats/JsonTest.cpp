@@ -234,8 +234,10 @@ RC_GTEST_PROP(LookJson, ChoicesComeBackAsTheyWere, ()) {
 TEST(LookJson, PartsOfASecondAreKept) {
     SlideObject object;
     object.what = FilmObject{QString(64, u'c') + u".mp4"_s, 0.25, 3.75, 2.5};
+    SlideObject live;
+    live.what = LiveObject{LiveInputId::create().text(), {{1, 2, 3, 255}, 2.25}, 7.5};
     LookOverrides objects;
-    objects.set(*lookProperty(u"objects"_s), std::vector{object});
+    objects.set(*lookProperty(u"objects"_s), std::vector{object, live});
     EXPECT_EQ(overridesFromJson(overridesToJson(objects)), objects);
 }
 

@@ -81,6 +81,18 @@ auto fieldsOf(const message::LivePicture& m) {
     const auto& [input, picture] = m;
     return std::tie(input, picture);
 }
+auto fieldsOf(const message::Record& m) {
+    const auto& [id, output, input, path, isHeard] = m;
+    return std::tie(id, output, input, path, isHeard);
+}
+auto fieldsOf(const message::EndRecording& m) {
+    const auto& [id] = m;
+    return std::tie(id);
+}
+auto fieldsOf(const message::Recording& m) {
+    const auto& [id, output, input, path, isHeard, length, bytes, isOver, problem] = m;
+    return std::tie(id, output, input, path, isHeard, length, bytes, isOver, problem);
+}
 auto fieldsOf(const message::SteerFilm& m) {
     const auto& [film, what, value, device] = m;
     return std::tie(film, what, value, device);
@@ -207,8 +219,12 @@ Message anyMessage(size_t kind) {
                                          : std::vector{anyLiveOrder(), anyLiveOrder()}},
         message::LookAtLive{{LiveInputId::create(), LiveInputId::create()}},
         message::LivePicture{LiveInputId::create(), anyPicture()},
+        message::Record{RecordingId::create(), anyText(), LiveInputId::create(), anyText(), anyBool()},
+        message::EndRecording{RecordingId::create()},
+        message::Recording{RecordingId::create(), anyText(), LiveInputId::create(), anyText(), anyBool(),
+                           anyTime(), anyTime(), anyBool(), anyText()},
     };
-    static_assert(std::variant_size_v<Message> == 25);
+    static_assert(std::variant_size_v<Message> == 28);
     return all[kind];
 }
 

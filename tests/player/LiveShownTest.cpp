@@ -71,6 +71,32 @@ protected:
     quint64 number = 0;
 };
 
+TEST_F(LiveShown, StandsInARoundFrameOnTheSlide) {
+    Scene framed = scene(u"hall"_s, {});
+    framed.rows.clear();
+    framed.look.backdrop = Backdrop();
+    framed.look.backdrop.colour = {10, 60, 90, 255};
+    framed.film.reset();
+    SlideObject object;
+    object.what = LiveObject{input.id.text(), {{250, 200, 10, 255}, 12}, 540};
+    object.box = {0.25, 0.25, 0.5, 0.5};
+    framed.look.objects = {object};
+    bool isSettled = false;
+    QObject::connect(&hall, &OutputPicture::settled, [&] { isSettled = true; });
+    hall.show(framed, 1, Arrival::Turning);
+    ASSERT_TRUE(waitUntil([&] { return isSettled; }));
+    const QPoint corner(162, 92);
+    const QPoint edge(320, 91);
+    ASSERT_TRUE(waitUntil([&] { return qRed(seen(hall).pixel(edge)) > 200; })) << "its frame";
+    EXPECT_EQ(seen(hall).pixel(corner), qRgb(10, 60, 90)) << "it is round";
+    EXPECT_NE(seen(hall).pixel(320, 180), qRgb(10, 60, 90)) << "the camera";
+    EXPECT_EQ(filmsOf().size(), 1u);
+    films.setShowsItself([](const LiveInput&, const QString&) { return true; });
+    hall.showAgain();
+    EXPECT_TRUE(waitUntil([&] { return seen(hall).pixel(320, 180) == qRgb(10, 60, 90); }))
+        << "never in itself";
+}
+
 TEST_F(LiveShown, IsOneForAllOutputsAndGoesOnWhileWordsChange) {
     take(hall, u"Slate"_s);
     EXPECT_TRUE(moves(hall));
@@ -143,6 +169,27 @@ TEST_F(LiveShown, DesksThatLookGetSmallPicturesAndItClosesBehindThem) {
     input.isKeptOpen = true;
     films.setLiveInputs({{input, {}}});
     EXPECT_TRUE(waitUntil([] { return filmsOf().size() == 1; }));
+}
+
+TEST_F(LiveShown, TwentyAtOnceHoldNothingUp) {
+    std::vector<message::LiveOrder> orders{{input, {}}};
+    for (int i = 1; i < 20; ++i) {
+        LiveInput other = input;
+        other.id = LiveInputId::create();
+        if (i % 2 == 0) // nobody answers there
+            other.source = AddressSource{u"http://127.0.0.1:%1/harbour"_s.arg(CameraProcess::freePort())};
+        orders.push_back({other, {}});
+    }
+    films.setLiveInputs(orders);
+    std::vector<FilmPtr> open;
+    for (const message::LiveOrder& order : orders)
+        open.push_back(films.open(liveFilm(order.input.id)));
+    take(hall, u"Slate"_s);
+    EXPECT_TRUE(moves(hall));
+    const auto isThere = [&](const FilmPtr& film) { return film->picture().number > 0; };
+    EXPECT_TRUE(waitUntil([&] { return std::count_if(open.begin(), open.end(), isThere) == 10; }, 60'000));
+    open.clear();
+    EXPECT_TRUE(waitUntil([] { return filmsOf().size() == 1; })) << "the one on the hall";
 }
 
 } // namespace

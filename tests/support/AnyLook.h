@@ -75,6 +75,8 @@ inline LookValue anyValue(const LookProperty& property) {
                           film->from = *rc::gen::inRange(0, 100) / 4.0;
                           film->to = film->from + *rc::gen::inRange(0, 100) / 4.0;
                       }
+                      if (auto* live = std::get_if<LiveObject>(&object.what); live && i == 1)
+                          live->input = LiveInputId::create().text();
                       if (double* roundness = object.roundness())
                           *roundness = *rc::gen::inRange(0, 100);
                       if (ObjectLetters* letters = object.letters())

@@ -34,6 +34,7 @@ using ItemId = Id<struct ItemTag>;
 using ServiceId = Id<struct ServiceTag>;
 using TranslationId = Id<struct TranslationTag>;
 using TextId = Id<struct TextTag>;
+using RecordingId = Id<struct RecordingTag>;
 using GroupId = Id<struct GroupTag>;
 
 } // namespace mivanta

@@ -46,10 +46,10 @@ struct ContentPart {
     std::vector<ContentLine> lines;
     bool isBlank = false; ///< a slide without words on every output
     QString picture;      ///< shown in place of the backdrop; a file of the library's media
-    PictureFit pictureFit = PictureFit::Whole;
-    std::optional<FilmPlay> film;      ///< plays in place of the backdrop
-    QPointF pictureFocus{0.5, 0.5};    ///< of the film
-    QMap<QString, bool> filmIsShownOn; ///< by output, as FilmItem has it
+    PictureFit pictureFit = PictureFit::Whole; ///< of the picture, or the live input
+    std::optional<FilmPlay> film;              ///< a film or a live input, in place of the backdrop
+    QPointF pictureFocus{0.5, 0.5};            ///< of the film
+    QMap<QString, bool> filmIsShownOn;         ///< by output, as FilmItem has it
 
     /// Where a line stood before lines were hidden or replaced: from there, to there inclusive.
     [[nodiscard]] int writtenLine(int line) const {

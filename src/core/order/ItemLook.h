@@ -38,10 +38,12 @@ struct ItemLook {
 /// Everything that decides how an item looks, but the output. Points into the service and the themes that it
 /// was made from.
 struct LookChain {
-    std::vector<LookLayer> layers; ///< of service, kind and item, by rising level
+    std::vector<LookLayer> layers; ///< of service, kind, live item and item, by rising level
     std::vector<SlideLook> slides;
     const std::vector<Theme>* own = nullptr;     ///< where themes are looked for: the service's copies first
     const std::vector<Theme>* library = nullptr; ///< then these; either may be null
+    std::shared_ptr<const LookChoice> behind;    ///< of LookLevel::Live, where there is one
+    QMap<QString, bool> isBehindOn;              ///< by output, as LiveItem has it
 
     /// The theme of this id; null when there is none.
     [[nodiscard]] const Theme* theme(const QString& id) const;

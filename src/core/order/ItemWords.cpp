@@ -97,6 +97,7 @@ QString givenName(const ItemWords& words) {
               [](const TextItem& item) { return item.text->title; },
               [](const PictureItem& item) { return pictureTitle(item); },
               [](const FilmItem& item) { return item.title.isEmpty() ? item.caption : item.title; },
+              [](const LiveItem& item) { return item.title.isEmpty() ? item.caption : item.title; },
               [](const MusicItem& item) {
                   return item.title.isEmpty() && !item.pieces.empty() ? item.pieces.front().caption
                                                                       : item.title;
@@ -133,6 +134,7 @@ const ItemKindFacts& factsOf(const ItemWords& words) {
         {"text", ItemKind::Text, true},
         {"pictures", ItemKind::Picture, true},
         {"film", ItemKind::Picture, true},
+        {"live", ItemKind::Picture, true},
         {"music", ItemKind::Pause, true},
         {"note", {}},
         {"pause", ItemKind::Pause, true},
@@ -163,6 +165,7 @@ QString kindText(const ItemWords& words) {
                              : Said::tr("%n pictures", nullptr, Said::n(item.pictures.size()));
               },
               [](const FilmItem&) { return Said::tr("Film"); },
+              [](const LiveItem&) { return Said::tr("Live picture"); },
               [](const MusicItem& item) {
                   return item.pieces.size() == 1
                              ? Said::tr("Music")
@@ -191,6 +194,8 @@ auto nameIn(Words& words) {
         return Name(&pictures->title);
     if (auto* film = std::get_if<FilmItem>(&words))
         return Name(&film->title);
+    if (auto* live = std::get_if<LiveItem>(&words))
+        return Name(&live->title);
     if (auto* music = std::get_if<MusicItem>(&words))
         return Name(&music->title);
     if (auto* note = std::get_if<NoteItem>(&words))
@@ -228,6 +233,7 @@ bool isSame(const ItemWords& a, const ItemWords& b) {
               },
               [&](const PictureItem& item) { return item == std::get<PictureItem>(b); },
               [&](const FilmItem& item) { return item == std::get<FilmItem>(b); },
+              [&](const LiveItem& item) { return item == std::get<LiveItem>(b); },
               [&](const MusicItem& item) { return item == std::get<MusicItem>(b); },
               [&](const NoteItem& item) { return item == std::get<NoteItem>(b); },
               [&](const PauseItem& item) { return item == std::get<PauseItem>(b); },

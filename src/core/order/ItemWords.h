@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "core/live/LiveInput.h"
 #include "core/media/Medium.h"
 #include "core/order/ItemContent.h"
 #include "core/order/ItemLook.h"
@@ -69,6 +70,22 @@ struct FilmItem {
 
     /// How long what is played of it lasts, seconds; 0 = not known.
     [[nodiscard]] double length() const { return std::max(0.0, (to > 0 ? to : seconds) - from); }
+};
+
+/// How long a live picture stays behind what follows its item in the order.
+enum class LiveReach { Itself, ToHeading, ToItem, ToEnd };
+
+/// A live input that is the point: one slide. It may stay behind the words of what follows, too.
+struct LiveItem {
+    QString title;     ///< empty = its caption
+    LiveInputId input; ///< of the computer that it was chosen on; may be null
+    QString caption;   ///< what that was called there
+    PictureFit fit = PictureFit::Whole;
+    QPointF focus{0.5, 0.5}; ///< of a picture that fills the screen: what stays in sight
+    LiveReach reach = LiveReach::Itself;
+    ItemId until;                  ///< for ToItem: the first one that it is not behind any more
+    QMap<QString, bool> isShownOn; ///< by output, as FilmItem has it
+    friend bool operator==(const LiveItem&, const LiveItem&) = default;
 };
 
 /// A piece of music, or another sound, of the library's media.
@@ -141,8 +158,8 @@ struct UnknownItem {
     QByteArray json; ///< as it was read
 };
 
-using ItemWords = std::variant<Heading, SongItem, PassageItem, TextItem, PictureItem, FilmItem, MusicItem,
-                               NoteItem, PauseItem, CountdownItem, SlotItem, UnknownItem>;
+using ItemWords = std::variant<Heading, SongItem, PassageItem, TextItem, PictureItem, FilmItem, LiveItem,
+                               MusicItem, NoteItem, PauseItem, CountdownItem, SlotItem, UnknownItem>;
 
 [[nodiscard]] SongItem songItem(Song song);
 [[nodiscard]] PassageItem passageItem(Passage passage);
@@ -163,7 +180,7 @@ using ItemWords = std::variant<Heading, SongItem, PassageItem, TextItem, Picture
 [[nodiscard]] QString kindText(const ItemWords& words);
 
 /// True for what is named in the order itself: headings, notes, pauses, countdowns, places to fill, pictures,
-/// films, music.
+/// films, live pictures, music.
 [[nodiscard]] bool canBeNamed(const ItemWords& words);
 /// The same with another name; anything else as it is.
 [[nodiscard]] ItemWords named(ItemWords words, const QString& name);
@@ -174,6 +191,7 @@ using ItemWords = std::variant<Heading, SongItem, PassageItem, TextItem, Picture
 /// A part for each picture, named by its caption.
 [[nodiscard]] ItemContent contentOf(const PictureItem& item);
 [[nodiscard]] ItemContent contentOf(const FilmItem& item);
+[[nodiscard]] ItemContent contentOf(const LiveItem& item);
 [[nodiscard]] ItemContent contentOf(const MusicItem& item);
 [[nodiscard]] ItemContent contentOf(const PauseItem& item);
 [[nodiscard]] ItemContent contentOf(const CountdownItem& item);

@@ -73,6 +73,24 @@ void setBackdrop(LookOverrides& look, const Medium& medium) {
              LookChoiceIndex{int(isFilm ? BackdropKind::Film : BackdropKind::Picture)});
 }
 
+const QLatin1String kStaysUntil("stays until");
+
+bool isAbout(const QString& line, QLatin1String key) {
+    return line.mid(1).trimmed().startsWith(key, Qt::CaseInsensitive);
+}
+
+/// The item that a live picture stays behind what follows until, where a title was written.
+Result<void> findEnd(Service& service, size_t live, const QString& title, const QString& at) {
+    const auto end =
+        std::find_if(service.items.begin() + std::ptrdiff_t(live) + 1, service.items.end(),
+                     [&](const Item& item) { return item.title().compare(title, Qt::CaseInsensitive) == 0; });
+    if (end == service.items.end())
+        return failure(Said::tr("\"%1\" does not come after the live picture").arg(title), at,
+                       Said::tr("Write the end, the next heading, or the title of an item behind it."));
+    std::get<LiveItem>(service.items[live].words).until = end->id;
+    return {};
+}
+
 /// "key: value" about an item, from behind its "+".
 Result<void> readAbout(const QString& line, Item& item, const OrderSources& sources, const QString& at) {
     ItemPlan& plan = item.plan;
@@ -108,9 +126,15 @@ Result<void> readAbout(const QString& line, Item& item, const OrderSources& sour
         if (!medium)
             return tl::unexpected(Error{medium.error().what, at, medium.error().remedy});
         setBackdrop(item.look.choice.own, *medium);
+    } else if (auto* live = std::get_if<LiveItem>(&item.words); live && key == kStaysUntil) {
+        const QString end = value.toLower();
+        live->reach = end == QLatin1String("the end")            ? LiveReach::ToEnd
+                      : end == QLatin1String("the next heading") ? LiveReach::ToHeading
+                                                                 : LiveReach::ToItem;
     } else {
         return failure(Said::tr("\"%1\" is not known of an item").arg(key), at,
-                       Said::tr("Write leader, note, takes, at, by itself, sound or backdrop."));
+                       Said::tr("Write leader, note, takes, at, by itself, sound, backdrop or, of a live "
+                                "picture, stays until."));
     }
     return {};
 }
@@ -124,6 +148,12 @@ Result<Service> readOrderText(const QString& text, const QString& where, const s
     if (!themes.empty())
         service.theme = themes.front();
     int number = 0;
+    struct End {
+        size_t live; ///< the live item's place
+        QString title;
+        QString at;
+    };
+    std::vector<End> ends; ///< that are known only when all is read
     for (const QString& raw : text.split(u'\n')) {
         ++number;
         const QString line = raw.trimmed();
@@ -137,6 +167,10 @@ Result<Service> readOrderText(const QString& text, const QString& where, const s
             auto read = readAbout(line.mid(1), service.items.back(), sources, lineAt(where, number));
             if (!read)
                 return tl::unexpected(read.error());
+            const auto* live = std::get_if<LiveItem>(&service.items.back().words);
+            if (live && live->reach == LiveReach::ToItem && isAbout(line, kStaysUntil))
+                ends.push_back(
+                    {service.items.size() - 1, line.section(u':', 1).trimmed(), lineAt(where, number)});
             continue;
         }
         if (auto words = wordsInBrackets(line)) {
@@ -156,6 +190,9 @@ Result<Service> readOrderText(const QString& text, const QString& where, const s
         }
         service.items.push_back({ItemId::create(), std::move(*item)});
     }
+    for (const End& end : ends)
+        if (auto found = findEnd(service, end.live, end.title, end.at); !found)
+            return tl::unexpected(found.error());
     return service;
 }
 

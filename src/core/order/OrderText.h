@@ -17,8 +17,9 @@ struct OrderSources {
 /// first, then "# Heading" and one item a line: a title or a reference. "[song] Opening song" is a place to
 /// fill, as are "[reading] …", "[text] …" and "[any] …"; "[note] …", "[pause] …" and "[countdown] …" are
 /// those items. "+ leader: …", "+ note: …", "+ takes: 4:30", "+ at: 11:00", "+ by itself: 8 s", "+ sound: …"
-/// and
-/// "+ backdrop: …" are about the item before. Without a theme, the first of `themes` is used.
+/// and "+ backdrop: …" are about the item before; "+ stays until: the end", "… the next heading" or the title
+/// of an item says how long a live picture stays behind what follows. Without a theme, the first of `themes`
+/// is used.
 [[nodiscard]] Result<Service> readOrderText(const QString& text, const QString& where,
                                             const std::vector<Theme>& themes, const OrderSources& sources);
 

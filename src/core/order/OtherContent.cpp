@@ -61,6 +61,21 @@ ItemContent contentOf(const FilmItem& item) {
     return content;
 }
 
+ItemContent contentOf(const LiveItem& item) {
+    ItemContent content;
+    ContentPart part;
+    part.key = QStringLiteral("Live");
+    part.label = Said::tr("Live picture");
+    part.isBlank = true;
+    part.pictureFit = item.fit;
+    part.pictureFocus = item.focus;
+    if (!item.input.isNull()) // else what is behind words is seen
+        part.film = liveFilm(item.input);
+    part.filmIsShownOn = item.isShownOn;
+    addPart(content, std::move(part), givenName(item));
+    return content;
+}
+
 ItemContent contentOf(const MusicItem& item) {
     ItemContent content;
     ContentPart part;

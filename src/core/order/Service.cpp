@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/order/Service.h"
 #include "core/base/Cases.h"
+#include "core/order/LiveBehind.h"
 #include <algorithm>
 
 namespace mivanta {
@@ -14,6 +15,7 @@ ItemContent contentOf(const ItemWords& words, const Service& service) {
               [&](const TextItem& item) { return contentOf(*item.text, service.fieldValues(item.answers)); },
               [](const PictureItem& item) { return contentOf(item); },
               [](const FilmItem& item) { return contentOf(item); },
+              [](const LiveItem& item) { return contentOf(item); },
               [](const MusicItem& item) { return contentOf(item); },
               [](const PauseItem& item) { return contentOf(item); },
               [](const CountdownItem& item) { return contentOf(item); }},
@@ -23,7 +25,7 @@ ItemContent contentOf(const ItemWords& words, const Service& service) {
 ItemContent contentOf(const Item& item, const Service& service) {
     ItemContent content = withEdits(contentOf(item.words, service), item.edits);
     for (ContentPart& part : content.parts)
-        if (part.film)
+        if (part.film && part.film->live.isNull())
             part.film->item = item.id.text();
     return content;
 }
@@ -51,6 +53,14 @@ LookChain lookChainOf(const Item& item, const Service& service, const std::vecto
     const Theme* theme = chain.theme(item.look.choice.theme);
     if (const Song* song = item.song(); song && item.look.choice.theme.isEmpty())
         theme = chain.theme(song->usualTheme);
+    if (const Item* before = liveBehind(item.id, service)) {
+        const auto& live = std::get<LiveItem>(before->words);
+        chain.behind = std::make_shared<const LookChoice>(backdropOf(live));
+        chain.isBehindOn = live.isShownOn;
+        chain.layers.push_back({LookLevel::Item, theme, nullptr});
+        chain.layers.push_back({LookLevel::Live, nullptr, chain.behind.get()});
+        theme = nullptr;
+    }
     chain.layers.push_back({LookLevel::Item, theme, &item.look.choice});
     return chain;
 }

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/run/Output.h"
 #include "core/base/Said.h"
+#include "core/run/Insisting.h"
 #include <array>
 
 namespace mivanta {
@@ -69,7 +70,9 @@ std::vector<LookGroup> allLookGroups() {
 
 ResolvedLook lookOn(const Output& output, const LookChain& chain, const LookChoice* slide) {
     std::vector<LookLayer> layers{{LookLevel::Output, chain.theme(output.look.theme), &output.look}};
-    layers.insert(layers.end(), chain.layers.begin(), chain.layers.end());
+    for (const LookLayer& layer : chain.layers)
+        if (layer.level != LookLevel::Live || chain.isBehindOn.value(output.name, showsFilms(output)))
+            layers.push_back(layer);
     if (slide)
         layers.push_back({LookLevel::Slide, chain.theme(slide->theme), slide});
     // A theme that is gone cannot be insisted on: the service's look is better than none.

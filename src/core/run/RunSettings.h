@@ -13,6 +13,7 @@ struct RunSettings {
     int callOutSeconds = 0;        ///< how long a call-out stays; 0 = until it is taken away
     bool takeOpensCurtain = false; ///< a take opens a closed curtain
     QString soundDevice;     ///< the loudspeakers, as the sound system names them; empty = the usual ones
+    QString recordingFolder; ///< where recordings are put; empty = among the films of this computer
     bool clickTakes = false; ///< one click on a card takes it; else it is only looked at
     friend bool operator==(const RunSettings&, const RunSettings&) = default;
 };

@@ -280,12 +280,18 @@ Backdrop pictureBackdrop(const ContentPart& part) {
 
 Backdrop filmBackdrop(const ContentPart& part) {
     Backdrop backdrop;
+    backdrop.focus = part.pictureFocus;
+    if (!part.film->live.isNull()) {
+        backdrop.kind = BackdropKind::Live;
+        backdrop.live = part.film->live.text();
+        backdrop.fit = part.pictureFit;
+        return backdrop;
+    }
     backdrop.kind = BackdropKind::Film;
     backdrop.film = part.film->name;
     backdrop.filmFrom = part.film->from;
     backdrop.filmTo = part.film->to;
     backdrop.fit = part.film->fit;
-    backdrop.focus = part.pictureFocus;
     return backdrop;
 }
 
@@ -362,8 +368,8 @@ Scene slideScene(const ItemSlides& slides, const OutputSlides& output, std::opti
         part.film && part.filmIsShownOn.value(output.output.name, showsFilms(output.output));
     if (showsFilm)
         scene.look.backdrop = filmBackdrop(part);
-    scene.film = showsFilm ? part.film : filmOf(scene.look.backdrop);
-    if (part.film && !showsFilm && !output.output.isForPeople())
+    scene.film = showsFilm && part.film->live.isNull() ? part.film : filmOf(scene.look.backdrop);
+    if (part.film && part.film->live.isNull() && !showsFilm && !output.output.isForPeople())
         addFilmLeft(scene);
     if (slides.content.countdown)
         addCountdown(scene, *slides.content.countdown);

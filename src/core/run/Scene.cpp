@@ -3,22 +3,22 @@
 
 namespace mivanta {
 
-std::vector<SlideObject> filmObjectsOn(const Scene& scene) {
-    std::vector<SlideObject> films;
+std::vector<SlideObject> movingObjectsOn(const Scene& scene) {
+    std::vector<SlideObject> moving;
     if (scene.curtain == Curtain::Black || scene.isTestCard)
-        return films;
+        return moving;
     for (const SlideObject& object : scene.look.objects)
-        if (const auto* film = std::get_if<FilmObject>(&object.what); film && !film->name.isEmpty())
-            films.push_back(object);
-    return films;
+        if (filmOf(object))
+            moving.push_back(object);
+    return moving;
 }
 
 std::vector<FilmPlay> filmsOn(const Scene& scene) {
     std::vector<FilmPlay> films;
     if (scene.film)
         films.push_back(*scene.film);
-    for (const SlideObject& object : filmObjectsOn(scene))
-        films.push_back(filmOf(std::get<FilmObject>(object.what)));
+    for (const SlideObject& object : movingObjectsOn(scene))
+        films.push_back(*filmOf(object));
     return films;
 }
 

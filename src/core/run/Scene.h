@@ -68,6 +68,6 @@ struct Scene {
 /// All that move on it.
 [[nodiscard]] std::vector<FilmPlay> filmsOn(const Scene& scene);
 /// The objects among them, from the lowest one on; none while nothing of it is seen.
-[[nodiscard]] std::vector<SlideObject> filmObjectsOn(const Scene& scene);
+[[nodiscard]] std::vector<SlideObject> movingObjectsOn(const Scene& scene);
 
 } // namespace mivanta

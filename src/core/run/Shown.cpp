@@ -19,6 +19,8 @@ ShownKind kindOf(const Scene& scene) {
         return ShownKind::Film;
     if (scene.rows.empty() && scene.look.backdrop.kind == BackdropKind::Picture)
         return ShownKind::Picture;
+    if (scene.rows.empty() && scene.film && !scene.film->live.isNull())
+        return ShownKind::Live;
     if (scene.rows.empty() || scene.curtain == Curtain::WordsOff)
         return ShownKind::Backdrop;
     return curtain == Curtain::Plain ? ShownKind::PlainWords : ShownKind::Words;

@@ -14,6 +14,7 @@ enum class ShownKind {
     Words,
     Picture, ///< without words
     Film,    ///< of an item
+    Live,    ///< a live input, without words
 };
 
 /// What an output shows, as people say it. The player tells it of what it has really painted.
@@ -25,7 +26,7 @@ struct Shown {
     /// A curtain hides what was taken: neither its words nor its picture are to be seen.
     [[nodiscard]] bool isCovered() const {
         return origin.curtain != Curtain::Open && origin.curtain != Curtain::Plain &&
-               kind != ShownKind::Picture && kind != ShownKind::Film;
+               kind != ShownKind::Picture && kind != ShownKind::Film && kind != ShownKind::Live;
     }
     /// Something is to be seen that somebody has put there.
     [[nodiscard]] bool isSeen() const {

@@ -11,6 +11,9 @@ enum class LookLevel {
     Output, ///< the output's theme
     Service,
     Kind, ///< of the item: all songs, all passages, all texts of the service
+    /// A live item before it, whose picture stays behind what follows: over the item's theme, under what is
+    /// set for the item itself.
+    Live,
     Item,
     Slide,
     Insisted, ///< the output's theme again, for what the output insists on

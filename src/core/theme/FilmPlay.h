@@ -51,12 +51,19 @@ struct FilmPlay {
     return film;
 }
 
-/// An object's film, which does the same.
-[[nodiscard]] inline FilmPlay filmOf(const FilmObject& object) {
+/// An object's, which does the same; nothing for an object that shows none.
+[[nodiscard]] inline std::optional<FilmPlay> filmOf(const SlideObject& object) {
+    if (const auto* live = std::get_if<LiveObject>(&object.what)) {
+        const LiveInputId input = LiveInputId::fromText(live->input);
+        return input.isNull() ? std::nullopt : std::optional(liveFilm(input));
+    }
+    const auto* shown = std::get_if<FilmObject>(&object.what);
+    if (!shown || shown->name.isEmpty())
+        return std::nullopt;
     FilmPlay film;
-    film.name = object.name;
-    film.from = object.from;
-    film.to = object.to;
+    film.name = shown->name;
+    film.from = shown->from;
+    film.to = shown->to;
     film.fit = PictureFit::Fill;
     return film;
 }

@@ -49,6 +49,7 @@ const std::array<ObjectKind, std::variant_size_v<ObjectWhat>> kKinds{{
          return inFront(ScreenObject(), {0.68, 0.68, 0.3, 0.3});
      }},
     {"film", QT_TRANSLATE_NOOP("Said", "Film"), [] { return behindWords(FilmObject()); }},
+    {"live", QT_TRANSLATE_NOOP("Said", "Live picture"), [] { return behindWords(LiveObject()); }},
 }};
 
 } // namespace

@@ -45,6 +45,14 @@ struct FilmObject {
     friend bool operator==(const FilmObject&, const FilmObject&) = default;
 };
 
+/// A live input; what its box has not the shape for is cut off. It stands where films do.
+struct LiveObject {
+    QString input{}; ///< the id of a live input of this computer; may be empty
+    ObjectEdge edge{};
+    double roundness = 0; ///< px, of its corners; half of its height and more: its sides are round
+    friend bool operator==(const LiveObject&, const LiveObject&) = default;
+};
+
 struct TextObject {
     QString text{};
     ObjectLetters letters{};
@@ -108,7 +116,7 @@ struct ScreenObject {
 
 using ObjectWhat =
     std::variant<PictureObject, TextObject, LineObject, RectangleObject, EllipseObject, ClockObject,
-                 CountdownObject, StopwatchObject, FieldObject, ScreenObject, FilmObject>;
+                 CountdownObject, StopwatchObject, FieldObject, ScreenObject, FilmObject, LiveObject>;
 
 /// Something that stands on a slide besides its words.
 struct SlideObject {
@@ -132,8 +140,10 @@ struct SlideObject {
     [[nodiscard]] bool is() const {
         return std::holds_alternative<What>(what);
     }
+    /// It is a layer of its own, behind the words, that is painted again and again.
+    [[nodiscard]] bool moves() const { return is<FilmObject>() || is<LiveObject>(); }
     /// True when it does not come and go with the words. What moves is a layer of its own anyway.
-    [[nodiscard]] bool fadesItself() const { return (fadeIn > 0 || fadeOut > 0) && !is<FilmObject>(); }
+    [[nodiscard]] bool fadesItself() const { return (fadeIn > 0 || fadeOut > 0) && !moves(); }
     /// True when its picture changes with the time of day.
     [[nodiscard]] bool isLive() const {
         return is<ClockObject>() || is<CountdownObject>() || is<StopwatchObject>();

@@ -84,12 +84,36 @@ CheckDesk::CheckDesk(Session& session, Prompts& prompts, QWidget* parent)
     connect(&m_session.media(), &MediaBook::changed, this, &CheckDesk::look);
     connect(&m_session.filmLoads(), &FilmLoads::changed, this, &CheckDesk::look);
     connect(&m_session.differences(), &Differences::changed, this, &CheckDesk::look);
+    connect(&m_session.liveInputs(), &LiveInputs::changed, this, &CheckDesk::look);
+    connect(&m_session.liveInputs(), &LiveInputs::stateChanged, this, &CheckDesk::liveChanged);
     look();
 }
 
 void CheckDesk::showEvent(QShowEvent* event) {
     QScrollArea::showEvent(event);
     look();
+}
+
+void CheckDesk::hideEvent(QHideEvent* event) {
+    QScrollArea::hideEvent(event);
+    m_session.liveInputs().lookAt(objectName(), {});
+}
+
+/// They are open while the checks are looked at, so that those can say which of them have a picture.
+void CheckDesk::lookAtLive() {
+    std::vector<LiveInputId> inputs;
+    for (const UsedLive& used : liveInputsOf(m_session))
+        if (m_session.liveInputs().find(used.input))
+            inputs.push_back(used.input);
+    m_session.liveInputs().lookAt(objectName(), inputs);
+}
+
+void CheckDesk::liveChanged() {
+    QStringList lost;
+    for (const LiveInput& input : m_session.liveInputs().all())
+        lost << m_session.liveInputs().lostSince(input.id);
+    if (std::exchange(m_lost, lost) != lost)
+        look();
 }
 
 std::vector<Finding> CheckDesk::screenFindings() const {
@@ -121,6 +145,7 @@ void CheckDesk::look() {
     Q_EMIT counted(m_worrying);
     if (!isVisible())
         return;
+    lookAtLive();
     showSummary();
     if (!(m_shown && *m_shown == findings)) // rows keep the focus while contrasts come in
         show(findings);

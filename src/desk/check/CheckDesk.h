@@ -32,9 +32,12 @@ Q_SIGNALS:
 
 protected:
     void showEvent(QShowEvent* event) override;
+    void hideEvent(QHideEvent* event) override;
 
 private:
     void look();
+    void lookAtLive();
+    void liveChanged();
     [[nodiscard]] std::vector<Finding> screenFindings() const;
     void showSummary();
     void show(const std::vector<Finding>& findings);
@@ -48,6 +51,7 @@ private:
     QVBoxLayout* m_rows;
     FontFindings m_fontFindings;
     std::optional<std::vector<Finding>> m_shown;
+    QStringList m_lost; ///< since when live inputs have had no picture, when that was looked at
     int m_worrying = 0;
 };
 

@@ -4,6 +4,7 @@
 #include "core/order/UsedMedia.h"
 #include "session/Session.h"
 #include <QThread>
+#include <algorithm>
 
 namespace mivanta {
 
@@ -15,6 +16,64 @@ ItemId itemWith(const Service& service, const QString& name) {
         if (mediaOf(item).contains(name))
             return item.id;
     return {};
+}
+
+void addLive(std::vector<UsedLive>& all, const UsedLive& one) {
+    const bool isKnown =
+        std::any_of(all.begin(), all.end(), [&](const UsedLive& each) { return each.input == one.input; });
+    if (!isKnown)
+        all.push_back(one);
+}
+
+void addLiveOf(std::vector<UsedLive>& all, const Look& look, const ItemId& item) {
+    if (const auto film = filmOf(look.backdrop); film && !film->live.isNull())
+        addLive(all, {film->live, item, {}});
+    for (const SlideObject& object : look.objects)
+        if (const auto film = filmOf(object); film && !film->live.isNull())
+            addLive(all, {film->live, item, {}});
+}
+
+} // namespace
+
+std::vector<UsedLive> liveInputsOf(Session& session) {
+    std::vector<UsedLive> all;
+    for (const Item& item : session.document().service().items) {
+        if (!item.isRun())
+            continue;
+        if (const auto* live = std::get_if<LiveItem>(&item.words))
+            addLive(all, {live->input, item.id, live->caption});
+        const ItemSlides* slides = session.book().slidesOf(item.id);
+        for (const OutputSlides& output : slides->outputs)
+            for (const Slide& slide : output.slides)
+                addLiveOf(all, output.lookOf(slide), item.id);
+    }
+    return all;
+}
+
+namespace {
+
+void addLiveFindings(std::vector<Finding>& findings, Session& session) {
+    for (const UsedLive& used : liveInputsOf(session)) {
+        const LiveInput* input = session.liveInputs().find(used.input);
+        const QString since = session.liveInputs().lostSince(used.input);
+        if (!input)
+            findings.push_back(
+                {Severity::Blocks, used.item,
+                 used.caption.isEmpty()
+                     ? Said::tr("A live input is not set up on this computer")
+                     : Said::tr("The live input \u201c%1\u201d is not set up on this computer")
+                           .arg(used.caption),
+                 Said::tr(
+                     "Set one up in Setup, and choose it on the Prepare desk; without it, people see the "
+                     "colour of the backdrop.")});
+        else if (!since.isEmpty())
+            findings.push_back(
+                {Severity::Doubt, used.item,
+                 Said::tr("%1: no picture since %2", "a live input and a time of day")
+                     .arg(input->name, since),
+                 Said::tr("It is tried again and again, and comes back by itself. Setup shows what "
+                          "is known of it.")});
+    }
 }
 
 } // namespace
@@ -43,6 +102,7 @@ std::vector<Finding> mediaFindings(Session& session) {
                      .arg(QString::number(*cores, 'f', 1))
                      .arg(QThread::idealThreadCount())});
     }
+    addLiveFindings(findings, session);
     return findings;
 }
 

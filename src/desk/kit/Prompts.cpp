@@ -145,6 +145,10 @@ QStringList DialogPrompts::mediaToChoose() {
         Said::tr("Pictures, films, sounds (*.%1);;All files (*)").arg(all.join(QStringLiteral(" *."))));
 }
 
+QString DialogPrompts::folderToRecordInto() {
+    return folderToOpen(FolderKind::Films, Said::tr("Where recordings are put"));
+}
+
 QString DialogPrompts::folderToWatch() {
     return folderToOpen(FolderKind::Pictures,
                         Said::tr("Watch a folder: its media are shown with the library's"));

@@ -40,6 +40,7 @@ public:
     /// Pictures, films and sounds.
     [[nodiscard]] virtual QStringList mediaToChoose() = 0;
     [[nodiscard]] virtual QString folderToWatch() = 0;
+    [[nodiscard]] virtual QString folderToRecordInto() = 0;
     /// An image of a video disc, or the folder that has its files.
     [[nodiscard]] virtual QString discImage() = 0;
     [[nodiscard]] virtual QString discFolder() = 0;
@@ -93,6 +94,7 @@ public:
     [[nodiscard]] QStringList soundsToChoose() override;
     [[nodiscard]] QStringList mediaToChoose() override;
     [[nodiscard]] QString folderToWatch() override;
+    [[nodiscard]] QString folderToRecordInto() override;
     [[nodiscard]] QString discImage() override;
     [[nodiscard]] QString discFolder() override;
     [[nodiscard]] QString folderToLookIn() override;

@@ -4,6 +4,7 @@
 #include "core/base/Said.h"
 #include "desk/kit/ColourEdit.h"
 #include "desk/kit/Style.h"
+#include "desk/look/LiveInputChoice.h"
 #include "desk/look/ObjectsEditor.h"
 #include "session/Session.h"
 #include <QCheckBox>
@@ -347,16 +348,7 @@ public:
                 [this] { Q_EMIT edited(m_choice->currentData().toString()); });
     }
     void setValue(const LookValue& value) override {
-        const QString& chosen = std::get<QString>(value);
-        const std::vector<LiveInput> inputs = m_inputs ? m_inputs() : std::vector<LiveInput>();
-        m_choice->clear();
-        m_choice->addItem(inputs.empty() ? Said::tr("None yet: add one in Setup") : Said::tr("None"),
-                          QString());
-        for (const LiveInput& input : inputs)
-            m_choice->addItem(input.name, input.id.text());
-        if (m_choice->findData(chosen) < 0)
-            m_choice->addItem(Said::tr("One that this computer does not have"), chosen);
-        m_choice->setCurrentIndex(m_choice->findData(chosen));
+        fillWithInputs(*m_choice, m_inputs ? m_inputs() : std::vector<LiveInput>(), std::get<QString>(value));
     }
 
 private:

@@ -212,6 +212,8 @@ QString sourceText(const LookSource& source) {
         return with(LookForm::tr("the service"));
     case LookLevel::Kind:
         return with(LookForm::tr("this kind of item"));
+    case LookLevel::Live:
+        return LookForm::tr("the live picture before it");
     case LookLevel::Item:
         return with(LookForm::tr("this item"));
     case LookLevel::Slide:

@@ -5,6 +5,7 @@
 #include "desk/kit/ColourEdit.h"
 #include "desk/kit/RowFields.h"
 #include "desk/kit/Style.h"
+#include "desk/look/LiveInputChoice.h"
 #include <QComboBox>
 #include <QCoreApplication>
 #include <QDoubleSpinBox>
@@ -182,7 +183,7 @@ void ObjectsEditor::addHead(QGridLayout* grid, size_t index, QWidget* row) {
                 [this, index, by] { swap(index, size_t(int(index) + by)); });
         return button;
     };
-    front->setVisible(!object.is<FilmObject>()); // always behind the words
+    front->setVisible(!object.moves()); // always behind the words
     auto* line = new QHBoxLayout;
     line->setSpacing(spaced(1));
     line->addWidget(name);
@@ -205,6 +206,8 @@ void ObjectsEditor::addHead(QGridLayout* grid, size_t index, QWidget* row) {
 
 void ObjectsEditor::addContent(QGridLayout* grid, size_t index, QWidget* row) {
     const SlideObject& object = m_objects[index];
+    if (object.is<LiveObject>())
+        grid->addWidget(inputBox(index, row), 1, 0);
     const ObjectLetters* letters = object.letters();
     if (!letters)
         return;
@@ -253,6 +256,20 @@ QWidget* ObjectsEditor::fieldBox(size_t index, QWidget* row) {
     connect(box, &QComboBox::activated, this, [this, index, box] {
         change(index,
                [box](SlideObject& o) { std::get<FieldObject>(o.what).key = box->currentData().toString(); });
+    });
+    return box;
+}
+
+QWidget* ObjectsEditor::inputBox(size_t index, QWidget* row) {
+    auto* box = new QComboBox(row);
+    box->setObjectName(QStringLiteral("object-input"));
+    box->setToolTip(tr("Which of the live inputs that were added in Setup"));
+    box->setAccessibleName(box->toolTip());
+    fillWithInputs(*box, m_supplies.liveInputs ? m_supplies.liveInputs() : std::vector<LiveInput>(),
+                   std::get<LiveObject>(m_objects[index].what).input);
+    connect(box, &QComboBox::activated, this, [this, index, box] {
+        change(index,
+               [box](SlideObject& o) { std::get<LiveObject>(o.what).input = box->currentData().toString(); });
     });
     return box;
 }
@@ -395,7 +412,11 @@ void ObjectsEditor::addMedium(const Medium& medium) {
 }
 
 void ObjectsEditor::addObject(const ObjectKind& kind) {
-    const SlideObject object = kind.make();
+    SlideObject object = kind.make();
+    if (auto* live = std::get_if<LiveObject>(&object.what)) { // the first one, so that something is seen
+        const auto inputs = m_supplies.liveInputs ? m_supplies.liveInputs() : std::vector<LiveInput>();
+        live->input = inputs.empty() ? QString() : inputs.front().id.text();
+    }
     if (!object.medium()) {
         put(object);
         return;

@@ -39,6 +39,7 @@ private:
     void addHead(QGridLayout* grid, size_t index, QWidget* row);
     void writeInto(size_t index, QLineEdit& text);
     QWidget* fieldBox(size_t index, QWidget* row);
+    QWidget* inputBox(size_t index, QWidget* row);
     QWidget* textEdit(size_t index, QWidget* row);
     void addContent(QGridLayout* grid, size_t index, QWidget* row);
     void addShape(QGridLayout* grid, size_t index, QWidget* row);

@@ -333,10 +333,11 @@ bool MediaLibrary::agreeToBin(const QStringList& names) {
     QStringList used;
     for (const QString& name : names)
         if (const Medium* medium = m_session.media().medium(name);
-            medium && (m_session.media().usesInService(name) > 0 || medium->usedAt.isValid()))
+            medium && (m_session.media().usesInService(name) > 0 || medium->usedAt.isValid() ||
+                       m_session.liveInputs().isCard(name)))
             used << tr("\u201c%1\u201d").arg(medium->title);
     return used.isEmpty() ||
-           m_prompts.agree(tr("Services use %1. They go on showing it until the bin is emptied.")
+           m_prompts.agree(tr("In use: %1. What uses it goes on showing it until the bin is emptied.")
                                .arg(used.join(QStringLiteral(", "))),
                            tr("Put into the bin"));
 }

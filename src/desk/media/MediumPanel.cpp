@@ -255,6 +255,9 @@ void MediumPanel::showUses() {
         QStringList all;
         if (const int items = m_session.media().usesInService(name); items > 0)
             all << tr("this service (%n times)", nullptr, items);
+        for (const LiveInput& input : m_session.liveInputs().all())
+            if (input.card == name)
+                all << tr("the live input %1, while it has no picture").arg(input.name);
         for (const MediumUse& use : uses)
             if (use.service != m_session.document().service().id && all.size() < kMostUses)
                 all << tr("%1 (%2)").arg(use.serviceTitle,

@@ -6,6 +6,7 @@
 #include "desk/kit/Style.h"
 #include "desk/prepare/FilmInService.h"
 #include "desk/prepare/ItemFacts.h"
+#include "desk/prepare/LiveInService.h"
 #include "desk/prepare/LookDrops.h"
 #include "desk/prepare/LookInService.h"
 #include "desk/prepare/MomentInService.h"
@@ -61,6 +62,7 @@ Bench::Bench(Session& session, Prompts& prompts, ThumbnailStore& thumbnails, con
     m_text = new TextInService(m_session, this);
     m_set = new PicturesInService(m_session, prompts, this);
     m_film = new FilmInService(m_session, this);
+    m_live = new LiveInService(m_session, this);
     m_music = new MusicInService(m_session, prompts, this);
     m_moment = new MomentInService(m_session, this);
     m_slide = new SlideInService(m_session, this);
@@ -98,7 +100,7 @@ void Bench::buildTabs() {
     m_tabs->setFocusPolicy(Qt::TabFocus);
     m_pages = new QStackedWidget(this);
     addTab(tr("Words"), tr("What it says, in which order"),
-           {m_slide, m_song, m_passage, m_text, m_set, m_film, m_music, m_moment});
+           {m_slide, m_song, m_passage, m_text, m_set, m_film, m_live, m_music, m_moment});
     addTab(tr("Look"), tr("How it looks on the screens"), {m_look});
     addTab(tr("When"), tr("When it comes, how long it takes, who leads it"), {m_plan});
     addTab(tr("Stage"), tr("What only the musicians see"), {m_stage});
@@ -178,6 +180,7 @@ void Bench::setItem(const ItemId& id) {
     m_text->setItem(id);
     m_set->setItem(id);
     m_film->setItem(id);
+    m_live->setItem(id);
     m_music->setItem(id);
     m_track->setItem(id);
     m_moment->setItem(id);
@@ -208,6 +211,7 @@ void Bench::refresh() {
     m_text->refresh();
     m_set->refresh();
     m_film->refresh();
+    m_live->refresh();
     m_music->refresh();
     m_track->refresh();
     m_moment->refresh();

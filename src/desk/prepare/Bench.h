@@ -15,6 +15,7 @@ namespace mivanta {
 class ElidedLabel;
 class LookInService;
 class MomentInService;
+class LiveInService;
 class MusicInService;
 class PassageInService;
 class FilmInService;
@@ -77,6 +78,7 @@ private:
     PassageInService* m_passage;
     PicturesInService* m_set;
     FilmInService* m_film;
+    LiveInService* m_live;
     MusicInService* m_music;
     TrackInService* m_track;
     MomentInService* m_moment;

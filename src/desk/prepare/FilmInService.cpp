@@ -1,15 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/FilmInService.h"
-#include "core/run/Insisting.h"
 #include "desk/kit/Style.h"
 #include "desk/prepare/FieldsOfItems.h"
+#include "desk/prepare/FocusFields.h"
+#include "desk/prepare/ShownOn.h"
 #include <QCheckBox>
 #include <QFormLayout>
 #include <QHBoxLayout>
 #include <QLabel>
-#include <QMenu>
-#include <QToolButton>
-#include <cmath>
 
 namespace mivanta {
 
@@ -38,16 +36,8 @@ FilmInService::FilmInService(Session& session, QWidget* parent) : QWidget(parent
         makeSeconds("film-fade-in", tr("Picture and sound come within so many seconds"), kLongestFade, this);
     m_fadeOut = makeSeconds("film-fade-out", tr("Picture and sound go within so many seconds before the end"),
                             kLongestFade, this);
-    m_focus = new QWidget(this);
-    m_across = makePerCent("film-across", tr("What stays in sight, from the picture's left"), m_focus);
-    m_down = makePerCent("film-down", tr("What stays in sight, from the picture's top"), m_focus);
-    m_outputs = new QToolButton(this);
-    m_outputs->setObjectName(QStringLiteral("film-outputs"));
-    m_outputs->setAccessibleName(tr("The outputs that show it"));
-    m_outputs->setToolTip(tr("The outputs that show it; the others show what is behind words"));
-    m_outputs->setPopupMode(QToolButton::InstantPopup);
-    m_outputsMenu = new QMenu(m_outputs);
-    m_outputs->setMenu(m_outputsMenu);
+    m_focus = new FocusFields(QStringLiteral("film"), this);
+    m_outputs = new ShownOn(m_session.outputs(), QStringLiteral("film"), this);
     buildForm();
     connectFields();
 }
@@ -68,13 +58,6 @@ void FilmInService::buildForm() {
     fades->addWidget(new QLabel(tr("out"), this));
     fades->addWidget(m_fadeOut);
     fades->addStretch(1);
-    auto* focus = new QHBoxLayout(m_focus);
-    focus->setContentsMargins(0, 0, 0, 0);
-    focus->addWidget(m_across);
-    focus->addWidget(new QLabel(tr("from the left,"), m_focus));
-    focus->addWidget(m_down);
-    focus->addWidget(new QLabel(tr("from the top"), m_focus));
-    focus->addStretch(1);
     auto* form = new QFormLayout(this);
     form->setContentsMargins(0, 0, 0, 0);
     form->setSpacing(spaced(1.5));
@@ -119,40 +102,13 @@ void FilmInService::connectFields() {
     };
     connectFade(m_fadeIn, &FilmItem::fadeIn);
     connectFade(m_fadeOut, &FilmItem::fadeOut);
-    for (QSpinBox* box : {m_across, m_down})
-        connect(box, &QSpinBox::valueChanged, this, [this] {
-            const QPointF focus(m_across->value() / 100.0, m_down->value() / 100.0);
-            change(
-                tr("what of a film stays in sight"), [&](FilmItem& item) { item.focus = focus; }, m_visit);
-        });
-    connect(m_outputsMenu, &QMenu::aboutToShow, this, &FilmInService::fillOutputs);
-}
-
-bool FilmInService::isShownOn(const FilmItem& item, const Output& output) const {
-    return item.isShownOn.value(output.name, showsFilms(output));
-}
-
-void FilmInService::fillOutputs() {
-    m_outputsMenu->clear();
-    const FilmItem* shown = item();
-    if (!shown)
-        return;
-    for (const Output& output : m_session.outputs().all()) {
-        QAction* action = m_outputsMenu->addAction(output.label());
-        action->setObjectName(QStringLiteral("film-on-") + output.name);
-        action->setCheckable(true);
-        action->setChecked(isShownOn(*shown, output));
-        const bool isUsual = showsFilms(output);
-        connect(action, &QAction::toggled, this, [this, name = output.name, isUsual](bool on) {
-            change(tr("where a film is shown"), [&](FilmItem& item) {
-                if (on == isUsual)
-                    item.isShownOn.remove(name);
-                else
-                    item.isShownOn.insert(name, on);
-            });
-            refresh();
-        });
-    }
+    connect(m_focus, &FocusFields::chosen, this, [this](QPointF focus) {
+        change(
+            tr("what of a film stays in sight"), [&](FilmItem& item) { item.focus = focus; }, m_visit);
+    });
+    connect(m_outputs, &ShownOn::chosen, this, [this](const QMap<QString, bool>& outputs) {
+        change(tr("where a film is shown"), [&](FilmItem& item) { item.isShownOn = outputs; });
+    });
 }
 
 const FilmItem* FilmInService::item() const {
@@ -210,14 +166,9 @@ void FilmInService::refresh() {
     m_volume->setEnabled(shown->isHeard);
     putValue(m_fadeIn, shown->fadeIn);
     putValue(m_fadeOut, shown->fadeOut);
-    putValue(m_across, int(std::lround(shown->focus.x() * 100)));
-    putValue(m_down, int(std::lround(shown->focus.y() * 100)));
+    m_focus->setFocusPoint(shown->focus);
     m_focus->setEnabled(shown->fit == PictureFit::Fill);
-    QStringList outputs;
-    for (const Output& output : m_session.outputs().all())
-        if (isShownOn(*shown, output))
-            outputs << output.label();
-    m_outputs->setText(outputs.isEmpty() ? tr("no output") : outputs.join(QStringLiteral(", ")));
+    m_outputs->setChosen(shown->isShownOn);
 }
 
 } // namespace mivanta

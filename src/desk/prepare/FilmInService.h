@@ -8,11 +8,12 @@ class QComboBox;
 class QLabel;
 class QLineEdit;
 class QDoubleSpinBox;
-class QMenu;
 class QSpinBox;
-class QToolButton;
 
 namespace mivanta {
+
+class FocusFields;
+class ShownOn;
 
 /// What can be changed about a film in the order: which part of it is played, what comes at its end, how it
 /// is heard and seen.
@@ -29,8 +30,6 @@ private:
     void takeMoment(QLineEdit* edit, double FilmItem::*moment, const QString& what);
     void buildForm();
     void connectFields();
-    void fillOutputs();
-    [[nodiscard]] bool isShownOn(const FilmItem& item, const Output& output) const;
 
     Session& m_session;
     ItemId m_item;
@@ -45,11 +44,8 @@ private:
     QSpinBox* m_volume;
     QDoubleSpinBox* m_fadeIn;
     QDoubleSpinBox* m_fadeOut;
-    QWidget* m_focus; ///< what is about it
-    QSpinBox* m_across;
-    QSpinBox* m_down;
-    QToolButton* m_outputs;
-    QMenu* m_outputsMenu;
+    FocusFields* m_focus;
+    ShownOn* m_outputs;
 };
 
 } // namespace mivanta

@@ -7,6 +7,7 @@
 #include "desk/kit/EmptyState.h"
 #include "desk/kit/Placing.h"
 #include "desk/kit/Style.h"
+#include "desk/prepare/AddMenu.h"
 #include "desk/prepare/FileDrops.h"
 #include "desk/prepare/LookAheadFacts.h"
 #include "desk/prepare/LookDrops.h"
@@ -137,7 +138,17 @@ QWidget* PrepareDesk::buildSheetColumn(const std::vector<QAction*>& fileActions)
                                    tr("Add a heading"), tr("Add a heading at the mark (Ctrl+H)"));
     heading->setShortcut(QKeySequence(QStringLiteral("Ctrl+H")));
     addAction(heading);
-    QToolButton* more = addMenuButton(heading);
+    auto* more = new AddMenu(m_session, m_prompts, heading, this);
+    connect(more, &AddMenu::momentWanted, this, &PrepareDesk::addMoment);
+    connect(more, &AddMenu::itemWanted, this, [this](const ItemWords& words) {
+        m_sheet->select(m_session.document().insert(m_sheet->markerRow(), words));
+    });
+    connect(more, &AddMenu::filesWanted, this, [this](const QStringList& files) {
+        placeFiles(m_session, this, files, placeFrom(m_sheet->markerRow()));
+    });
+    connect(more, &AddMenu::listWanted, this,
+            [this] { addText(QGuiApplication::clipboard()->text(), m_sheet->markerRow()); });
+    connect(more, &AddMenu::liveSetupWanted, this, &PrepareDesk::liveSetupWanted);
     QAction* up = sheetAction(QStringLiteral("move-up"), QStringLiteral("arrow-up"), tr("Move up"),
                               tr("Move the chosen items up (Alt+Up)"));
     QAction* down = sheetAction(QStringLiteral("move-down"), QStringLiteral("arrow-down"), tr("Move down"),
@@ -316,58 +327,9 @@ void PrepareDesk::showWanted() {
              : tr("Title, words, number, or luk 5 1-11\u2026"));
 }
 
-/// Everything that Find does not find.
-QToolButton* PrepareDesk::addMenuButton(QAction* heading) {
-    auto* button = new QToolButton(this);
-    button->setObjectName(QStringLiteral("add-menu"));
-    button->setIcon(icon(QStringLiteral("plus"), day().text));
-    button->setIconSize(QSize(spaced(4.5), spaced(4.5)));
-    button->setAccessibleName(tr("Add something else"));
-    button->setToolTip(
-        tr("Add a heading, pictures, a note, a pause or a countdown at the mark (Ctrl+Shift+A)"));
-    button->setShortcut(QKeySequence(QStringLiteral("Ctrl+Shift+A")));
-    button->setPopupMode(QToolButton::InstantPopup);
-    auto* menu = new QMenu(button);
-    menu->setToolTipsVisible(true);
-    menu->addAction(heading);
-    const auto add = [&](const char* name, const QString& text, const QString& tip, auto work) {
-        QAction* action = menu->addAction(text, this, work);
-        action->setObjectName(QLatin1String(name));
-        action->setToolTip(tip);
-    };
-    add("add-pictures", tr("&Pictures\u2026"), tr("A picture, or a set of several that come one by one"),
-        [this] {
-            placeFiles(m_session, this, m_prompts.picturesToChoose(), placeFrom(m_sheet->markerRow()));
-        });
-    add("add-films", tr("&Films\u2026"), tr("An item for each, played with its sound"),
-        [this] { placeFiles(m_session, this, m_prompts.filmsToChoose(), placeFrom(m_sheet->markerRow())); });
-    add("add-music", tr("&Music\u2026"),
-        tr("One piece, or several that follow each other, over the backdrop"),
-        [this] { placeFiles(m_session, this, m_prompts.soundsToChoose(), placeFrom(m_sheet->markerRow())); });
-    add("add-note", tr("A &note for the operator"), tr("Read on the Run desk only"),
-        [this] { addMoment(NoteItem()); });
-    add("add-slot", tr("A place to &fill"), tr("To be chosen later; Find fills it while it is chosen"),
-        [this] {
-            addMoment(SlotItem{tr("To be chosen"), std::nullopt});
-        });
-    add("add-list", tr("&Lines from an e-mail or a list\u2026"),
-        tr("Several items at once, matched with songs, passages and texts"),
-        [this] { addText(QGuiApplication::clipboard()->text(), m_sheet->markerRow()); });
-    add("add-pause", tr("A pa&use"), tr("The backdrop without words, for silence or something played"),
-        [this] { addMoment(PauseItem{tr("Quiet time")}); });
-    add("add-countdown", tr("A &countdown"), tr("To a time of day, or for a while"), [this] {
-        CountdownItem countdown{tr("We begin in"), std::nullopt};
-        if (const QDateTime& start = m_session.document().service().start; start.isValid())
-            countdown.to = start.time();
-        addMoment(countdown);
-    });
-    button->setMenu(menu);
-    return button;
-}
-
 /// What it says can be typed at once.
-void PrepareDesk::addMoment(ItemWords words) {
-    m_sheet->select(m_session.document().insert(m_sheet->markerRow(), std::move(words)));
+void PrepareDesk::addMoment(const ItemWords& words) {
+    m_sheet->select(m_session.document().insert(m_sheet->markerRow(), words));
     m_bench->reveal(m_bench->moment());
     m_bench->moment()->focusWords();
 }

@@ -41,14 +41,14 @@ Q_SIGNALS:
     void beginWithWanted();
     void openWanted();
     void newSongWanted(const QString& text); ///< from words that were pasted
+    void liveSetupWanted();
 
 private:
     QWidget* buildSheetColumn(const std::vector<QAction*>& fileActions);
     QWidget* buildFindColumn(const Tools& tools);
     QAction* sheetAction(const QString& name, const QString& iconName, const QString& text,
                          const QString& tip);
-    QToolButton* addMenuButton(QAction* heading);
-    void addMoment(ItemWords words);
+    void addMoment(const ItemWords& words);
     [[nodiscard]] PlaceWords placeFrom(int at);
     void fillSlots(const std::vector<FindPick>& picks);
     void fillOne(ItemWords words);

@@ -10,6 +10,7 @@
 #include "desk/run/CurtainBar.h"
 #include "desk/run/FilmPanel.h"
 #include "desk/run/KeyStrip.h"
+#include "desk/run/LiveLine.h"
 #include "desk/run/MendSheet.h"
 #include "desk/run/RunFind.h"
 #include "desk/run/RunPictures.h"
@@ -60,6 +61,7 @@ RunDesk::RunDesk(const Tools& tools, RunKeys& keys, QWidget* parent)
     auto* lanesColumn = new QVBoxLayout(lanes);
     lanesColumn->setContentsMargins(0, 0, 0, 0);
     lanesColumn->addWidget(m_lanes);
+    lanesColumn->addWidget(new LiveLine(m_session.liveOnScreen(), lanes));
     lanesColumn->addWidget(new FilmPanel(m_session, m_keys, lanes));
     auto* nothing = new EmptyState(
         tr("Nothing to run yet"),

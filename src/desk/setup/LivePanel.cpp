@@ -97,6 +97,7 @@ QHBoxLayout* LivePanel::buildButtons(Prompts& prompts) {
     auto* add = new QPushButton(tr("Add a live input"), this);
     add->setObjectName(QStringLiteral("add-live"));
     add->setToolTip(tr("A camera, a monitor, a window, or a picture that the network brings"));
+    setFocusProxy(add);
     auto* menu = new QMenu(add);
     const auto entry = [&](const char* name, const QString& text, LiveKind kind) {
         QAction* action = menu->addAction(text, this, [this, kind] {

@@ -7,6 +7,7 @@
 #include "desk/setup/KeysPanel.h"
 #include "desk/setup/LivePanel.h"
 #include "desk/setup/OutputForm.h"
+#include "desk/setup/RecordPanel.h"
 #include "desk/setup/RunPanel.h"
 #include "desk/setup/ScreenForm.h"
 #include "desk/setup/SoundPanel.h"
@@ -18,6 +19,7 @@
 #include <QLabel>
 #include <QMenu>
 #include <QPushButton>
+#include <QTimer>
 #include <QVBoxLayout>
 #include <utility>
 
@@ -84,7 +86,9 @@ SetupDesk::SetupDesk(Session& session, ThumbnailStore& thumbnails, Prompts& prom
     column->addWidget(m_monitors);
     column->addLayout(buildButtons(prompts));
     column->addLayout(m_grid);
-    column->addWidget(new LivePanel(m_session, thumbnails, prompts, content));
+    m_live = new LivePanel(m_session, thumbnails, prompts, content);
+    column->addWidget(m_live);
+    column->addWidget(new RecordPanel(m_session, prompts, content));
     column->addWidget(new RunPanel(m_session, prompts, content));
     column->addWidget(new SoundPanel(m_session, content));
     column->addWidget(new KeysPanel(keys, content));
@@ -148,6 +152,13 @@ QHBoxLayout* SetupDesk::buildButtons(Prompts& prompts) {
     row->addWidget(number);
     row->addStretch(1);
     return row;
+}
+
+void SetupDesk::showLiveInputs() {
+    m_live->setFocus();
+    QTimer::singleShot(0, this, [this] {
+        ensureWidgetVisible(m_live->focusProxy(), 0, m_live->height());
+    }); // once it is laid out
 }
 
 void SetupDesk::showEvent(QShowEvent* event) {

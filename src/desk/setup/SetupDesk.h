@@ -14,6 +14,7 @@ class QPushButton;
 namespace mivanta {
 
 class HallView;
+class LivePanel;
 class OutputForm;
 class RunKeys;
 class ScreenForm;
@@ -24,6 +25,9 @@ class SetupDesk : public QScrollArea {
 public:
     SetupDesk(Session& session, ThumbnailStore& thumbnails, Prompts& prompts, RunKeys& keys,
               QWidget* parent = nullptr);
+
+    /// Brings what sets live inputs up into sight, and the keys there.
+    void showLiveInputs();
 
 protected:
     void showEvent(QShowEvent* event) override;
@@ -54,6 +58,7 @@ private:
     QGridLayout* m_grid;
     std::vector<OutputCard> m_cards;
     HallView* m_hall;
+    LivePanel* m_live;
     OutputForm* m_form;
     ScreenForm* m_screen;
     QString m_chosen;              ///< the output that is set up at the side

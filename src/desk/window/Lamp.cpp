@@ -27,6 +27,8 @@ QString textOf(ShownKind kind) {
         return Said::tr("Film on screen");
     case ShownKind::Picture:
         return Said::tr("Picture on screen");
+    case ShownKind::Live:
+        return Said::tr("Live picture on screen");
     }
     return {};
 }
@@ -48,7 +50,7 @@ Curtain usualCurtain(const std::vector<Shown>& outputs) {
 
 } // namespace
 
-LampState lampOf(const std::vector<Shown>& outputs, const QString& otherService, int withoutScreen) {
+LampState lampOf(const std::vector<Shown>& outputs, const LampFacts& more) {
     const Curtain curtain = usualCurtain(outputs);
     const auto isApart = [&](const Shown& each) {
         return each.origin.isFrozen || each.origin.curtain != curtain;
@@ -62,19 +64,22 @@ LampState lampOf(const std::vector<Shown>& outputs, const QString& otherService,
     const ShownKind kind = first == outputs.end() ? ShownKind::Nothing : first->kind;
     LampState lamp;
     lamp.lit = kind == ShownKind::Words || kind == ShownKind::PlainWords || kind == ShownKind::Picture ||
-               kind == ShownKind::Film;
+               kind == ShownKind::Film || kind == ShownKind::Live;
     QStringList facts{textOf(kind)};
-    if (!otherService.isEmpty())
-        facts << Said::tr("from \u201c%1\u201d").arg(otherService);
+    if (!more.otherService.isEmpty())
+        facts << Said::tr("from \u201c%1\u201d").arg(more.otherService);
     facts << Said::tr("%n outputs", nullptr, Said::n(outputs.size()));
     if (std::any_of(outputs.begin(), outputs.end(), [](const Shown& each) { return each.hasCallOut; }))
         facts << Said::tr("call-out");
     if (const auto apart = std::count_if(outputs.begin(), outputs.end(), isApart); apart > 0)
         facts << Said::tr("%1 apart").arg(apart);
-    if (withoutScreen > 0)
-        facts << Said::tr("%1 without a screen").arg(withoutScreen);
+    if (more.withoutScreen > 0)
+        facts << Said::tr("%1 without a screen").arg(more.withoutScreen);
     if (kind != ShownKind::TestCard && std::any_of(outputs.begin(), outputs.end(), isTestCard))
         facts << Said::tr("test card");
+    facts = more.lost + facts; // first, where there is little room
+    if (!more.recording.isEmpty())
+        facts.prepend(QStringLiteral("\u25cf ") + more.recording);
     lamp.text = facts.join(QStringLiteral(" \u00b7 "));
     return lamp;
 }

@@ -5,9 +5,15 @@
 
 namespace mivanta {
 
-/// What the header's lamp says of what the outputs show. `otherService`: the service that it is from, when
-/// that is not the one that is open; `withoutScreen`: how many outputs have no screen.
-[[nodiscard]] LampState lampOf(const std::vector<Shown>& outputs, const QString& otherService = {},
-                               int withoutScreen = 0);
+/// What the lamp says besides what the outputs show.
+struct LampFacts {
+    QString otherService{}; ///< what is shown is from it; empty = from the one that is open
+    int withoutScreen = 0;  ///< so many outputs have no screen
+    QStringList lost{};     ///< live inputs on screen that have no picture, as LiveOnScreen says
+    QString recording{};    ///< as Recordings::text() says it; empty = nothing is recorded
+};
+
+/// What the header's lamp says of what the outputs show.
+[[nodiscard]] LampState lampOf(const std::vector<Shown>& outputs, const LampFacts& more = {});
 
 } // namespace mivanta

@@ -231,6 +231,10 @@ void MainWindow::makeDesks() {
     connect(m_prepareDesk, &PrepareDesk::openWanted, &m_files, &ServiceFiles::chooseAndOpen);
     connect(m_prepareDesk, &PrepareDesk::beginWithWanted, this,
             [this] { m_start->popup(mapToGlobal(QPoint(width() / 3, height() / 4))); });
+    connect(m_prepareDesk, &PrepareDesk::liveSetupWanted, this, [this] {
+        goTo(SetupAt);
+        m_setupDesk->showLiveInputs();
+    });
     connect(m_checkDesk, &CheckDesk::openWanted, &m_files, &ServiceFiles::chooseAndOpen);
     connect(m_checkDesk, &CheckDesk::prepareWanted, this, [this] { goTo(PrepareAt); });
     connect(m_runDesk, &RunDesk::prepareWanted, this, [this] { goTo(PrepareAt); });
@@ -269,6 +273,8 @@ void MainWindow::connectSession() {
     connect(&m_session.outputs(), &Outputs::placesChanged, this, &MainWindow::showHeader);
     connect(&m_session, &Session::mediaArrived, &m_thumbnails, &ThumbnailStore::forget);
     connect(&m_session.onScreen(), &OnScreen::changed, this, &MainWindow::showHeader);
+    connect(&m_session.liveOnScreen(), &LiveOnScreen::changed, this, &MainWindow::showHeader);
+    connect(&m_session.recordings(), &Recordings::changed, this, &MainWindow::showHeader);
     connect(&m_session.document(), &ServiceDocument::changed, this, &MainWindow::showHeader);
     connect(&m_session.document(), &ServiceDocument::stateChanged, this, &MainWindow::showHeader);
     connect(&m_session.document(), &ServiceDocument::opened, this,
@@ -345,9 +351,11 @@ void MainWindow::showHeader() {
     const auto away = std::count_if(places.begin(), places.end(), [](const Placement& place) {
         return place.kind == Placement::Kind::Missing;
     });
-    m_header->setLamp(m_session.player().isStranger()
-                          ? LampState{true, tr("On screen as before the update")}
-                          : lampOf(onScreen.all(), onScreen.otherService(), int(away)));
+    m_header->setLamp(
+        m_session.player().isStranger()
+            ? LampState{true, tr("On screen as before the update")}
+            : lampOf(onScreen.all(), {onScreen.otherService(), int(away), m_session.liveOnScreen().lost(),
+                                      m_session.recordings().text()}));
 }
 
 void MainWindow::showClock() {
@@ -418,6 +426,9 @@ void MainWindow::closeEvent(QCloseEvent* event) {
         return;
     }
     if (!m_session.isSecond() && m_session.onScreen().isSeen() && !m_prompts->quitWhileOnScreen())
+        return;
+    if (!m_session.isSecond() && !m_session.recordings().running().empty() &&
+        !m_prompts->agree(tr("What is being recorded ends here, too."), tr("End it and quit")))
         return;
     m_libraryDesk->settle([this] {
         const bool wasModified = m_session.document().isModified();

@@ -7,7 +7,6 @@
 #include <QDir>
 #include <QJsonDocument>
 #include <QJsonObject>
-#include <QLocale>
 #include <QSaveFile>
 #include <algorithm>
 
@@ -110,6 +109,11 @@ const LiveInput* LiveInputs::find(LiveInputId id) const {
     const auto at =
         std::find_if(m_inputs.begin(), m_inputs.end(), [&](const LiveInput& each) { return each.id == id; });
     return at == m_inputs.end() ? nullptr : &*at;
+}
+
+bool LiveInputs::isCard(const QString& medium) const {
+    return std::any_of(m_inputs.begin(), m_inputs.end(),
+                       [&](const LiveInput& input) { return input.card == medium; });
 }
 
 QString LiveInputs::nameOf(LiveInputId id) const {
@@ -224,9 +228,14 @@ QString LiveInputs::stateText(LiveInputId id) const {
         return tr("Its pictures come: %1 \u00d7 %2").arg(stands->size.width()).arg(stands->size.height());
     if (stands->signal != Signal::Lost)
         return tr("It is being opened\u2026");
-    const QTime since = QDateTime::fromMSecsSinceEpoch(stands->lostAt).time();
-    return tr("No picture since %1: %2")
-        .arg(QLocale().toString(since, QLocale::ShortFormat), stands->problem);
+    return tr("No picture since %1: %2").arg(lostSince(id), stands->problem);
+}
+
+QString LiveInputs::lostSince(LiveInputId id) const {
+    const auto stands = standsOf(id);
+    if (!stands || stands->signal != message::FilmStands::Signal::Lost)
+        return {};
+    return QDateTime::fromMSecsSinceEpoch(stands->lostAt).time().toString(u"HH:mm"_s);
 }
 
 void LiveInputs::lookAt(const QString& who, const std::vector<LiveInputId>& inputs) {

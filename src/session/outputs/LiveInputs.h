@@ -26,6 +26,9 @@ public:
     /// What it is called, or what stands for one that this computer does not have.
     [[nodiscard]] QString nameOf(LiveInputId id) const;
 
+    /// True for a picture of the library's media that one of them shows while it has none.
+    [[nodiscard]] bool isCard(const QString& medium) const;
+
     /// A new one of that kind, with a name of its own.
     LiveInputId add(LiveKind kind);
     void change(const LiveInput& input);
@@ -40,6 +43,8 @@ public:
     [[nodiscard]] std::optional<message::FilmStands> standsOf(LiveInputId id) const;
     /// "Its pictures come: 1280 × 720", "No picture since 10:41: nobody answers at this address"
     [[nodiscard]] QString stateText(LiveInputId id) const;
+    /// The time of day since when it has no picture; empty when it has one, or is not open.
+    [[nodiscard]] QString lostSince(LiveInputId id) const;
     /// What it showed last, in small; null when nothing came yet.
     [[nodiscard]] QImage pictureOf(LiveInputId id) const { return m_pictures.value(id); }
     /// It is open, and small pictures of it come, for as long as somebody looks. `who`: any word, one for

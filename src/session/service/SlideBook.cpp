@@ -1,9 +1,16 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "session/service/SlideBook.h"
+#include "core/order/LiveBehind.h"
 #include "core/run/Cards.h"
 #include <algorithm>
 
 namespace mivanta {
+
+namespace {
+std::optional<LiveItem> liveOf(const Item* item) {
+    return item ? std::optional(std::get<LiveItem>(item->words)) : std::nullopt;
+}
+} // namespace
 
 SlideBook::SlideBook(ServiceDocument& document, std::vector<Theme> themes, QObject* parent)
     : QObject(parent),
@@ -53,20 +60,21 @@ void SlideBook::serviceChanged() {
                   service.kinds, service.themes, {}};
     m_items.clear();
     QHash<ItemId, Made> kept;
-    const auto keep = [&](const Item& item) {
-        if (const auto made = m_made.constFind(item.id); made != m_made.constEnd() &&
-                                                         isSame(made->words, item.words) &&
-                                                         made->look == item.look && made->edits == item.edits)
+    const auto keep = [&](const Item& item, const Item* behind) {
+        const auto made = m_made.constFind(item.id);
+        if (made != m_made.constEnd() && isSame(made->words, item.words) && made->look == item.look &&
+            made->edits == item.edits && made->behind == liveOf(behind))
             kept.insert(item.id, *made);
     };
-    for (const Item& item : service.items)
-        if (item.hasSlides()) {
+    const std::vector<const Item*> behind = liveBehindEach(service);
+    for (size_t i = 0; i < service.items.size(); ++i)
+        if (const Item& item = service.items[i]; item.hasSlides()) {
             if (item.isRun())
                 m_items.push_back(item.id);
-            keep(item);
+            keep(item, behind[i]);
         }
     for (const Item& item : m_unplanned)
-        keep(item);
+        keep(item, nullptr);
     m_made = std::move(kept);
     m_idle.start();
     Q_EMIT changed();
@@ -114,7 +122,8 @@ std::shared_ptr<const ItemSlides> SlideBook::sharedSlidesOf(const ItemId& id) co
     if (!item || !item->hasSlides())
         return nullptr;
     auto slides = std::make_shared<const ItemSlides>(slidesOf(*item));
-    m_made.insert(id, {item->words, item->look, item->edits, slides});
+    m_made.insert(
+        id, {item->words, item->look, item->edits, liveOf(liveBehind(id, m_document.service())), slides});
     return slides;
 }
 

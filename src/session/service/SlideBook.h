@@ -59,6 +59,7 @@ private:
         ItemWords words;
         ItemLook look;
         SlideEdits edits;
+        std::optional<LiveItem> behind; ///< the live item before it that is behind its words
         std::shared_ptr<const ItemSlides> slides;
     };
     void serviceChanged();
