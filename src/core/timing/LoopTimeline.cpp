@@ -1,0 +1,181 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/timing/LoopTimeline.h"
+#include <algorithm>
+
+namespace mivanta {
+
+namespace {
+
+/// What is shown or left out as one: a film, a still, or all stills of a text.
+struct Unit {
+    int member = 0;
+    int still = 0; ///< the first one
+    int stills = 1;
+    qint64 each = 0;
+    [[nodiscard]] qint64 length() const { return each * stills; }
+};
+
+void addUnits(std::vector<Unit>& units, const LoopMemberTimes& times, int member) {
+    const qint64 each = std::clamp(times.each, kShortestStill, kLongestLoop);
+    const int stills = std::clamp(times.stills, 1, kMostStills);
+    if (times.isWhole) {
+        units.push_back({member, 0, stills, each});
+        return;
+    }
+    for (int still = 0; still < stills; ++still)
+        units.push_back({member, still, 1, each});
+}
+
+/// Numbers that look like chance, the same ones everywhere for the same seed: SplitMix64, public domain
+/// (Vigna, 2015).
+class Chance {
+public:
+    Chance(quint32 seed, int round) : m_state(quint64(seed) << 32 | quint32(round)) {}
+    /// 0 to below `count`.
+    int below(size_t count) {
+        m_state += 0x9e3779b97f4a7c15;
+        quint64 mixed = m_state;
+        mixed = (mixed ^ (mixed >> 30)) * 0xbf58476d1ce4e5b9;
+        mixed = (mixed ^ (mixed >> 27)) * 0x94d049bb133111eb;
+        return int((mixed ^ (mixed >> 31)) % count);
+    }
+
+private:
+    quint64 m_state;
+};
+
+/// A loop on its way.
+class Walk {
+public:
+    Walk(const std::vector<LoopMemberTimes>& members, const LoopRule& rule)
+        : m_members(members),
+          m_rule(rule),
+          m_until(std::clamp(rule.length.value_or(kLongestLoop), qint64(0), kLongestLoop)) {
+        m_timeline.isEndless = !rule.length && !rule.rounds;
+        const bool hasRounds = std::any_of(members.begin(), members.end(), [](const LoopMemberTimes& each) {
+            return !each.isLeftOut && each.everyRounds <= 1;
+        });
+        for (size_t i = 0; i < members.size(); ++i) {
+            if (members[i].isLeftOut)
+                continue;
+            if (members[i].everyRounds <= 1 || !hasRounds) {
+                addUnits(m_units, members[i], int(i));
+            } else {
+                m_behind.push_back({members[i].everyRounds, {}});
+                addUnits(m_behind.back().units, members[i], int(i));
+            }
+        }
+    }
+
+    LoopTimeline walk() {
+        while (!m_units.empty() && roundFollows())
+            if (!showRound())
+                break;
+        stretch();
+        if (m_rule.length)
+            m_timeline.gap = m_until - m_timeline.ends();
+        return std::move(m_timeline);
+    }
+
+private:
+    struct Behind {
+        int everyRounds;
+        std::vector<Unit> units;
+    };
+
+    [[nodiscard]] bool roundFollows() const { return !m_rule.rounds || m_timeline.rounds < *m_rule.rounds; }
+    [[nodiscard]] bool fits(qint64 length) const { return m_now + length <= m_until; }
+
+    void show(const Unit& unit) {
+        for (int i = 0; i < unit.stills; ++i) {
+            m_timeline.showings.push_back(
+                {unit.member, unit.still + i, m_timeline.rounds - 1, m_now, m_now + unit.each});
+            m_now += unit.each;
+        }
+    }
+
+    std::vector<Unit> ordered() {
+        std::vector<Unit> units = m_units;
+        if (!m_rule.isShuffled)
+            return units;
+        Chance chance(m_rule.seed, m_timeline.rounds);
+        for (size_t i = units.size() - 1; i > 0; --i)
+            std::swap(units[i], units[size_t(chance.below(i + 1))]);
+        const auto& shown = m_timeline.showings;
+        const auto wasJustShown = [&](const Unit& unit) {
+            return !shown.empty() && shown.back().member == unit.member &&
+                   shown.back().still == unit.still + unit.stills - 1;
+        };
+        if (units.size() > 1 && wasJustShown(units.front()))
+            std::swap(units.front(), units[size_t(1 + chance.below(units.size() - 1))]);
+        return units;
+    }
+
+    /// False when it was the last one.
+    bool showRound() {
+        const std::vector<Unit> units = ordered();
+        qint64 length = 0;
+        for (const Unit& unit : units)
+            length += unit.length();
+        const bool isWhole = fits(length);
+        if (!isWhole && m_rule.ending == LoopEnding::WholeRounds)
+            return false;
+        const size_t before = m_timeline.showings.size();
+        ++m_timeline.rounds;
+        for (const Unit& unit : units)
+            if (fits(unit.length()))
+                show(unit);
+        if (!isWhole) {
+            if (m_timeline.showings.size() == before)
+                --m_timeline.rounds;
+            return false;
+        }
+        for (const Behind& behind : m_behind)
+            if (m_timeline.rounds % behind.everyRounds == 0)
+                showBehind(behind.units);
+        return true;
+    }
+
+    /// Whole or not at all.
+    void showBehind(const std::vector<Unit>& units) {
+        qint64 length = 0;
+        for (const Unit& unit : units)
+            length += unit.length();
+        if (fits(length))
+            for (const Unit& unit : units)
+                show(unit);
+    }
+
+    void stretch() {
+        if (m_rule.ending != LoopEnding::Stretched || !m_rule.length || m_timeline.showings.empty())
+            return;
+        LoopShowing& last = m_timeline.showings.back();
+        if (!m_members[size_t(last.member)].isFilm)
+            last.ends = m_until;
+    }
+
+    const std::vector<LoopMemberTimes>& m_members;
+    const LoopRule& m_rule;
+    const qint64 m_until;
+    std::vector<Unit> m_units; ///< of a round
+    std::vector<Behind> m_behind;
+    qint64 m_now = 0;
+    LoopTimeline m_timeline;
+};
+
+} // namespace
+
+LoopTimeline loopTimeline(const std::vector<LoopMemberTimes>& members, const LoopRule& rule) {
+    return Walk(members, rule).walk();
+}
+
+int LoopTimeline::at(qint64 ms) const {
+    const auto behind =
+        std::upper_bound(showings.begin(), showings.end(), ms,
+                         [](qint64 now, const LoopShowing& showing) { return now < showing.begins; });
+    if (behind == showings.begin() || std::prev(behind)->ends <= ms)
+        return -1;
+    return int(behind - showings.begin()) - 1;
+}
+
+} // namespace mivanta
