@@ -76,9 +76,10 @@ quint64 PictureWriter::written() const {
 void PictureWriter::cover(const QImage& card, QSize size, int milliseconds) {
     {
         const std::lock_guard lock(m_mutex);
-        m_wanted.emplace();
-        m_wanted->card = card;
-        m_wanted->milliseconds = milliseconds;
+        Cover wanted;
+        wanted.card = card;
+        wanted.milliseconds = milliseconds;
+        m_wanted = std::move(wanted);
         if (m_shape.size.isEmpty())
             m_shape.size = size;
     }
