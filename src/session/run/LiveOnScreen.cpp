@@ -65,10 +65,13 @@ void LiveOnScreen::lookAnew() {
     const std::vector<LiveInputId> all = inputs();
     m_weak.removeIf(
         [&](const auto& each) { return std::find(all.begin(), all.end(), each.key()) == all.end(); });
-    if (all.empty())
+    if (all.empty()) {
         m_now.stop();
-    else if (!m_now.isActive())
+        m_wanted.clear();
+        m_inputs.lookAt(QStringLiteral("screens"), {}); // no camera is open for nothing
+    } else if (!m_now.isActive()) {
         m_now.start();
+    }
     if (std::exchange(m_shown, all) != all)
         m_soon.start();
     findLost();
