@@ -123,7 +123,6 @@ TEST_F(LiveItems, WordsThatCannotBeReadOverItAreToldAndMendedAtOnce) {
         ASSERT_TRUE(waitUntil([&] { return measured > before; }, 90'000));
     }
     ASSERT_TRUE(mend);
-    EXPECT_GE(measured, 2); // once may be a moment only
     mend();
     const Item* item = session->document().service().item(song);
     EXPECT_TRUE(item->look.choice.own.has(*lookProperty(u"backdrop.tint"_s)));
