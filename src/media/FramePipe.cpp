@@ -72,7 +72,6 @@ void FramePipe::run() {
         if (!picture.isNull() && !writeAll(picture))
             break;
         if (!picture.isNull()) {
-            ++m_written;
             const QMutexLocker lock(&m_mutex);
             m_spare = std::move(picture);
         }

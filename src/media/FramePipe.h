@@ -30,8 +30,6 @@ public:
     /// Bytes of the file, and those that are free on its disk, as of about a second ago; -1 = not known yet.
     [[nodiscard]] qint64 fileSize() const { return m_fileSize; }
     [[nodiscard]] qint64 freeSpace() const { return m_freeSpace; }
-    /// Pictures that were written.
-    [[nodiscard]] qint64 written() const { return m_written; }
 
 protected:
     void run() override;
@@ -50,7 +48,6 @@ private:
     std::atomic<bool> m_isGivenUp = false;
     std::atomic<qint64> m_fileSize = -1;
     std::atomic<qint64> m_freeSpace = -1;
-    std::atomic<qint64> m_written = 0;
 };
 
 } // namespace mivanta

@@ -41,12 +41,15 @@ Recorder::Recorder(RecordingPlan plan, Seen seen, QObject* parent)
     m_patience.setSingleShot(true);
     connect(&m_patience, &QTimer::timeout, &m_ffmpeg, &QProcess::kill);
     connect(&m_ffmpeg, &QProcess::finished, this, &Recorder::ended);
-    connect(&m_ffmpeg, &QProcess::errorOccurred, this, [this](QProcess::ProcessError error) {
-        if (error == QProcess::FailedToStart) {
-            m_problem = tr("ffmpeg is not there");
-            ended();
-        }
-    });
+    connect(
+        &m_ffmpeg, &QProcess::errorOccurred, this,
+        [this](QProcess::ProcessError error) {
+            if (error == QProcess::FailedToStart) {
+                m_problem = tr("ffmpeg is not there");
+                ended();
+            }
+        },
+        Qt::QueuedConnection); // it may come while start() is at work
 }
 
 Recorder::~Recorder() {
@@ -124,16 +127,15 @@ void Recorder::drawOne() {
 
 void Recorder::look() {
     const qint64 free = m_freeSpace ? m_freeSpace() : m_pipe->freeSpace();
-    if (free >= 0 && free < kLeastSpace && !m_isStopping) {
-        m_problem = tr("the disk is nearly full");
-        stop();
-    }
+    if (free >= 0 && free < kLeastSpace)
+        stop(tr("the disk is nearly full"));
     Q_EMIT grew();
 }
 
-void Recorder::stop() {
+void Recorder::stop(const QString& why) {
     if (std::exchange(m_isStopping, true) || !m_pipe)
         return;
+    m_problem = why;
     holdLength();
     m_pictures.stop();
     m_disk.stop();

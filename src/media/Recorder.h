@@ -1,9 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "core/base/Result.h"
-#include <QImage>
 #include <QObject>
 #include <QProcess>
+#include <QSize>
 #include <QTimer>
 #include <functional>
 #include <memory>
@@ -44,10 +43,9 @@ public:
 
     /// finished() follows sooner or later.
     void start();
-    /// Ends the file cleanly; finished() follows.
-    void stop();
+    /// Ends the file cleanly; finished() follows. `why`: for people, where nobody has wished it.
+    void stop(const QString& why = {});
 
-    [[nodiscard]] const RecordingPlan& plan() const { return m_plan; }
     [[nodiscard]] qint64 length() const; ///< ms, from when the file began to grow
     [[nodiscard]] qint64 bytes() const;  ///< of the file
     /// Tests say that less is free.

@@ -70,24 +70,12 @@ void RecorderBox::lookForPictures() {
     bool isWaiting = false;
     std::vector<std::pair<RecordingId, QString>> failed;
     for (const auto& entry : m_entries) {
-        if (entry->film) {
-            if (entry->recorder)
-                continue;
-        } else {
-            OutputPicture* picture = m_outputs.picture(entry->facts.output);
-            if (!picture) {
-                failed.emplace_back(entry->facts.id, tr("the output is gone"));
-                continue;
-            }
-            isWaiting = true; // it may go, too
-            if (entry->output != picture) {
-                entry->output = picture;
-                connect(picture, &OutputPicture::changed, &entry->here,
-                        [one = entry.get()] { one->hasChanged = true; });
-            }
-            if (entry->recorder)
-                continue;
+        if (!entry->film && !watchOutput(*entry)) {
+            failed.emplace_back(entry->facts.id, tr("the output is gone"));
+            continue;
         }
+        if (entry->recorder)
+            continue;
         if (const QSize size = sizeOf(*entry); !size.isEmpty())
             start(*entry, recordedSize(size));
         else if (Clock::the().steady() - entry->askedAt > kFirstPictureMs)
@@ -96,12 +84,20 @@ void RecorderBox::lookForPictures() {
             isWaiting = true;
     }
     for (const auto& [id, problem] : failed)
-        if (Entry* entry = find(id); entry && entry->recorder)
-            end(id);
-        else
-            finish(id, problem);
+        end(id, problem);
     if (!isWaiting)
         m_waits.stop();
+}
+
+/// False when it is not there (any more).
+bool RecorderBox::watchOutput(Entry& entry) {
+    OutputPicture* picture = m_outputs.picture(entry.facts.output);
+    if (picture && entry.output != picture) {
+        entry.output = picture;
+        connect(picture, &OutputPicture::changed, &entry.here, [&entry] { entry.hasChanged = true; });
+        connect(picture, &QObject::destroyed, this, &RecorderBox::lookForPictures, Qt::QueuedConnection);
+    }
+    return picture != nullptr;
 }
 
 QSize RecorderBox::sizeOf(const Entry& entry) {
@@ -160,14 +156,14 @@ void RecorderBox::tell(Entry& entry) {
     Q_EMIT told(entry.facts);
 }
 
-void RecorderBox::end(RecordingId id) {
+void RecorderBox::end(RecordingId id, const QString& why) {
     Entry* entry = find(id);
     if (!entry)
         return;
     if (entry->recorder)
-        entry->recorder->stop();
+        entry->recorder->stop(why);
     else
-        finish(id, {});
+        finish(id, why);
 }
 
 void RecorderBox::finish(RecordingId id, const QString& problem) {

@@ -20,7 +20,8 @@ public:
 
     /// `soundFrom`: where what this computer plays can be recorded, as RecordingPlan has it.
     void begin(const message::Record& record, const QString& soundFrom);
-    void end(RecordingId id);
+    /// `why`: for people, where nobody has wished it.
+    void end(RecordingId id, const QString& why = {});
     /// Of those that run.
     [[nodiscard]] std::vector<message::Recording> running() const;
 
@@ -40,6 +41,7 @@ private:
         QObject here;                       ///< what it is told ends with it
     };
     void lookForPictures();
+    [[nodiscard]] bool watchOutput(Entry& entry);
     [[nodiscard]] static QSize sizeOf(const Entry& entry);
     void start(Entry& entry, QSize size);
     [[nodiscard]] static Recorder::Seen seenOf(Entry& entry, QSize size);

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/base/MediaName.h"
+#include "core/base/FileName.h"
 #include "support/Text.h"
 #include <QDir>
 #include <QFile>
@@ -39,6 +40,14 @@ TEST(MediaName, NoPathLeadsOutOfTheFolder) {
     for (const QString& name : {u"../secret"_s, u".."_s, u"."_s, u"link.png"_s, secret.fileName(), QString()})
         EXPECT_TRUE(mediaPath(media, name).isEmpty()) << name.toStdString();
     EXPECT_EQ(mediaPath(media, u"a.png"_s), media + u"/a.png"_s);
+}
+
+TEST(FileName, IsMadeOfAnyTitle) {
+    EXPECT_EQ(fileNameOf(u"Sea Harvest 4/10: \"all\" \u2026"_s), u"Sea Harvest 4 10 all \u2026"_s);
+    EXPECT_EQ(fileNameOf(u"../../etc"_s), u"etc"_s);
+    EXPECT_LE(fileNameOf(QString(500, u'w')).size(), 120);
+    EXPECT_FALSE(fileNameOf(u"///"_s).isEmpty());
+    EXPECT_FALSE(fileNameOf({}).isEmpty());
 }
 
 } // namespace

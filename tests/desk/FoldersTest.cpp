@@ -40,13 +40,5 @@ TEST_F(Folders, ServicesHaveAFolderFromTheFirst) {
     EXPECT_NE(services, QDir::currentPath());
 }
 
-TEST_F(Folders, ATitleBecomesAFileName) {
-    EXPECT_EQ(fileNameOf(u"Sea Harvest 4/10: \"all\" \u2026"_s), u"Sea Harvest 4 10 all \u2026"_s);
-    EXPECT_EQ(fileNameOf(u"../../etc"_s), u"etc"_s);
-    EXPECT_LE(fileNameOf(QString(500, u'w')).size(), 120);
-    EXPECT_FALSE(fileNameOf(u"///"_s).isEmpty());
-    EXPECT_FALSE(fileNameOf({}).isEmpty());
-}
-
 } // namespace
 } // namespace mivanta

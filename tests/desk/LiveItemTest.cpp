@@ -124,6 +124,8 @@ TEST_F(LiveItems, WordsThatCannotBeReadOverItAreToldAndMendedAtOnce) {
     }
     ASSERT_TRUE(mend);
     mend();
+    ASSERT_TRUE(
+        waitUntil([&] { return !session->document().service().item(song)->look.choice.isEmpty(); }, 90'000));
     const Item* item = session->document().service().item(song);
     EXPECT_TRUE(item->look.choice.own.has(*lookProperty(u"backdrop.tint"_s)));
     const auto scenes = session->run().takenScenes();

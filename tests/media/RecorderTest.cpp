@@ -173,6 +173,18 @@ TEST_F(Recorded, HearWhatTheLoudspeakersPlay) {
     EXPECT_FALSE(read(plan().path).empty());
 }
 
+TEST_F(Recorded, WithoutFfmpegThatIsSaid) {
+    const QByteArray path = qgetenv("PATH");
+    qputenv("PATH", folder.path().toLocal8Bit());
+    Recorder recorder(plan(), numbers());
+    watch(recorder);
+    recorder.start();
+    const bool isTold = waitUntil([&] { return isFinished; });
+    qputenv("PATH", path);
+    ASSERT_TRUE(isTold);
+    EXPECT_TRUE(problem.contains(u"ffmpeg"_s));
+}
+
 TEST(RecordedSize, HasEvenSidesAndIsNotLargerThanFullHd) {
     EXPECT_EQ(recordedSize({1920, 1080}), QSize(1920, 1080));
     EXPECT_EQ(recordedSize({3840, 2160}), QSize(1920, 1080));

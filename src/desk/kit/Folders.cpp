@@ -3,15 +3,12 @@
 #include "core/base/Said.h"
 #include <QDir>
 #include <QFileInfo>
-#include <QRegularExpression>
 #include <QSettings>
 #include <QStandardPaths>
 
 namespace mivanta {
 
 namespace {
-
-constexpr qsizetype kLongestName = 120; ///< letters; file systems take 255 bytes
 
 /// In the settings; never changes.
 QString keyOf(FolderKind kind) {
@@ -69,15 +66,6 @@ void noteFile(FolderKind kind, const QString& path) {
 void noteFolder(FolderKind kind, const QString& folder) {
     if (!folder.isEmpty())
         QSettings().setValue(keyOf(kind), QFileInfo(folder).absoluteFilePath());
-}
-
-QString fileNameOf(const QString& title) {
-    static const QRegularExpression refused(QStringLiteral("[/\\\\:*?\"<>|\\x00-\\x1f]+"));
-    static const QRegularExpression hiding(QStringLiteral("^[. ]+"));
-    QString name = title;
-    name =
-        name.replace(refused, QStringLiteral(" ")).simplified().remove(hiding).left(kLongestName).trimmed();
-    return name.isEmpty() ? Said::tr("Service") : name;
 }
 
 } // namespace mivanta

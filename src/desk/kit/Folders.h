@@ -27,7 +27,4 @@ void noteFile(FolderKind kind, const QString& path);
 /// The same for a whole folder.
 void noteFolder(FolderKind kind, const QString& folder);
 
-/// A title as the name of a file: without what file systems refuse, and not too long. Never empty.
-[[nodiscard]] QString fileNameOf(const QString& title);
-
 } // namespace mivanta

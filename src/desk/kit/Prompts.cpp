@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/kit/Prompts.h"
+#include "core/base/FileName.h"
 #include "core/base/Said.h"
 #include "core/media/MediumKind.h"
 #include "media/FilmFormat.h"

@@ -1,13 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "session/outputs/Recordings.h"
 #include "core/base/Clock.h"
+#include "core/base/FileName.h"
 #include "core/timing/Moment.h"
 #include "link/PlayerClient.h"
 #include <QDateTime>
 #include <QDir>
 #include <QFileInfo>
 #include <QLocale>
-#include <QRegularExpression>
 #include <QStandardPaths>
 #include <algorithm>
 
@@ -18,13 +18,6 @@ using namespace Qt::StringLiterals;
 namespace {
 
 constexpr int kMostTries = 1000;
-
-/// What file systems refuse, or people mistake for a folder, is left out.
-QString inFileName(QString name) {
-    static const QRegularExpression refused(u"[\\x00-\\x1f/\\\\:*?\"<>|]"_s);
-    name = name.replace(refused, u" "_s).simplified().left(60);
-    return name.startsWith(u'.') ? name.mid(1) : name;
-}
 
 /// A name that is free in the folder, which is made.
 Result<QString> freePath(const QString& folder, const QString& name) {
@@ -71,7 +64,7 @@ bool Recordings::isRecorded(const QString& output, LiveInputId input) const {
 void Recordings::begin(const What& what) {
     if (isRecorded(what.output, what.input))
         return;
-    const QString name = Clock::the().now().toString(u"yyyy-MM-dd HH-mm"_s) + u' ' + inFileName(what.name);
+    const QString name = Clock::the().now().toString(u"yyyy-MM-dd HH-mm"_s) + u' ' + fileNameOf(what.name);
     m_files.run(
         this, [folder = folder(), name] { return freePath(folder, name); },
         [this, what](const Result<QString>& path) {
@@ -122,7 +115,7 @@ void Recordings::goOn() {
     if (!std::exchange(m_isPlayerLost, false))
         return;
     for (const message::Recording& before : std::exchange(m_running, {})) {
-        QString name = QFileInfo(before.path).completeBaseName().section(u' ', 2);
+        const QString name = QFileInfo(before.path).completeBaseName().section(u' ', 2);
         begin({before.output, before.input, name, before.isHeard});
     }
     Q_EMIT changed();

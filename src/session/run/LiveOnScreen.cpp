@@ -11,11 +11,32 @@ namespace mivanta {
 namespace {
 
 constexpr int kWeakTwice = 2;
+constexpr int kMeasureEveryMs = 20'000;
 constexpr int kSoonMs = 1500; ///< once it is on screen, so that the desks have a picture of it
 
 /// Words stand over it, and are seen.
 bool hasWordsOver(const Scene& scene, LiveInputId input) {
     return !scene.rows.empty() && scene.curtain == Curtain::Open && scene.film && scene.film->live == input;
+}
+
+/// What the desks draw the input with: this picture of it, and no others.
+RenderSources sourcesOf(LiveInputId input, const QImage& picture) {
+    RenderSources sources;
+    sources.picture = [name = livePictureName(input.text()), picture](const QString& wanted, QSize) {
+        return wanted == name ? picture : QImage();
+    };
+    return sources;
+}
+
+/// What makes words that are too weak stronger by what is behind them; nothing where that cannot be changed.
+std::optional<MendOffer> backdropOffer(const Scene& scene, int strength) {
+    MendCase words;
+    words.look = scene.look;
+    words.reading.contrast = 1; // too weak, as measured
+    for (const MendOffer& offer : mendsFor(words, strength))
+        if (offer.mend == Mend::Backdrop)
+            return offer;
+    return std::nullopt;
 }
 
 } // namespace
@@ -28,8 +49,11 @@ LiveOnScreen::LiveOnScreen(RunController& run, SlideBook& book, ServiceDocument&
       m_document(document),
       m_inputs(inputs) {
     connect(&m_run, &RunController::shown, this, &LiveOnScreen::lookAnew);
-    connect(&m_run, &RunController::changed, this, &LiveOnScreen::findLost); // what covers them, too
-    connect(&m_inputs, &LiveInputs::stateChanged, this, &LiveOnScreen::findLost);
+    connect(&m_run, &RunController::changed, this, &LiveOnScreen::findLost);        // what covers them, too
+    connect(&m_inputs, &LiveInputs::stateChanged, this, [this](LiveInputId input) { // several times a second
+        if (std::find(m_shown.begin(), m_shown.end(), input) != m_shown.end())
+            findLost();
+    });
     connect(&m_inputs, &LiveInputs::changed, this, &LiveOnScreen::findLost); // names
     connect(&m_inputs, &LiveInputs::pictureChanged, this, &LiveOnScreen::pictureCame);
     m_now.setInterval(kMeasureEveryMs);
@@ -103,29 +127,30 @@ void LiveOnScreen::pictureCame(LiveInputId input) {
     m_inputs.lookAt(QStringLiteral("screens"), m_wanted); // one picture is enough
     const std::optional<Scene> scene = sceneWith(input);
     if (!scene) {
-        Q_EMIT measured();
+        if (m_wanted.empty())
+            Q_EMIT measured();
         return;
     }
-    const auto& outputs = m_book.outputs();
-    const auto output = std::find_if(outputs.begin(), outputs.end(),
-                                     [&](const Output& each) { return each.name == scene->output; });
-    RenderSources sources;
-    sources.picture = [name = livePictureName(input.text()), picture = m_inputs.pictureOf(input)](
-                          const QString& wanted, QSize) { return wanted == name ? picture : QImage(); };
     m_worker.run(
         this,
-        [scene = *scene, light = output == outputs.end() ? RoomLight::Dimmed : output->light, sources] {
+        [scene = *scene, light = lightOf(*scene), sources = sourcesOf(input, m_inputs.pictureOf(input))] {
             return measuredContrast(scene, light, sources);
         },
-        [this, input](double contrast) { take(input, contrast); }, 0);
+        [this, input](double contrast) { take(input, contrast); });
+}
+
+RoomLight LiveOnScreen::lightOf(const Scene& scene) const {
+    for (const Output& output : m_book.outputs())
+        if (output.name == scene.output)
+            return output.light;
+    return RoomLight::Dimmed;
 }
 
 void LiveOnScreen::take(LiveInputId input, double contrast) {
     if (contrast >= kGoodContrast)
         m_weak.remove(input);
-    else if (++m_weak[input] == kWeakTwice && sceneWith(input))
-        Q_EMIT offered(tr("The words over %1 are hard to read now.").arg(m_inputs.nameOf(input)),
-                       tr("Darken the picture"), [this, input] { mend(input); });
+    else if (++m_weak[input] == kWeakTwice)
+        tellWeak(input);
     if (m_wanted.empty())
         Q_EMIT measured();
 }
@@ -144,23 +169,45 @@ std::vector<ItemId> LiveOnScreen::itemsWith(LiveInputId input) const {
     return items;
 }
 
-/// As strongly as it takes on the picture that was measured last; what is on screen follows at once.
-void LiveOnScreen::mend(LiveInputId input) {
+void LiveOnScreen::tellWeak(LiveInputId input) {
     const std::optional<Scene> scene = sceneWith(input);
-    const std::vector<ItemId> items = itemsWith(input);
-    if (!scene || items.empty())
-        return;
-    MendCase words;
-    words.look = scene->look;
-    words.reading.contrast = 1; // too weak, as measured
-    for (const MendOffer& offer : mendsFor(words, kMostMendStrength / 2))
-        if (offer.mend == Mend::Backdrop) {
-            m_document.changeLook(
-                {LookLevel::Item, {}, items, {}}, m_book.themes(),
-                [&](LookChoice& choice) { choice.own.add(offer.changes); }, tr("a darker live picture"));
-            m_run.showAgain();
-        }
+    const auto offer = scene ? backdropOffer(*scene, 1) : std::nullopt;
+    if (offer)
+        Q_EMIT offered(tr("The words over %1 are hard to read now.").arg(m_inputs.nameOf(input)),
+                       offer->label, [this, input, scene = *scene] { mend(input, scene); });
+}
+
+/// As strongly as it takes on the picture that came last.
+void LiveOnScreen::mend(LiveInputId input, const Scene& scene) {
     m_weak.remove(input);
+    m_worker.run(
+        this,
+        [scene, light = lightOf(scene), sources = sourcesOf(input, m_inputs.pictureOf(input))] {
+            LookOverrides changes;
+            for (int strength = 1; strength <= kMostMendStrength; ++strength) {
+                const auto offer = backdropOffer(scene, strength);
+                if (!offer)
+                    break;
+                changes = offer->changes;
+                Scene mended = scene;
+                changes.applyTo(mended.look);
+                if (measuredContrast(mended, light, sources) >= kGoodContrast)
+                    break;
+            }
+            return changes;
+        },
+        [this, input](const LookOverrides& changes) { darken(input, changes); });
+}
+
+/// One step of undo; what is on screen follows at once.
+void LiveOnScreen::darken(LiveInputId input, const LookOverrides& changes) {
+    const std::vector<ItemId> items = itemsWith(input);
+    if (items.empty() || changes.isEmpty())
+        return;
+    m_document.changeLook(
+        {LookLevel::Item, {}, items, {}}, m_book.themes(),
+        [&](LookChoice& choice) { choice.own.add(changes); }, tr("words over a live picture"));
+    m_run.showAgain();
 }
 
 } // namespace mivanta

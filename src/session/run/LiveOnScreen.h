@@ -18,10 +18,9 @@ public:
     [[nodiscard]] std::vector<LiveInputId> inputs() const;
     /// Of those that have no picture (any more): "Harbour camera: no picture since 10:41".
     [[nodiscard]] const QStringList& lost() const { return m_lost; }
-    /// Has a picture of each, and measures the words over them; so it does every kMeasureEveryMs. What is
+    /// Has a picture of each, and measures the words over them; so it does every twenty seconds. What is
     /// hard to read twice in a row is told, with a way to mend it.
     void measure();
-    static constexpr int kMeasureEveryMs = 20'000;
 
 Q_SIGNALS:
     void changed();  ///< lost() is another
@@ -33,7 +32,10 @@ private:
     void findLost();
     void pictureCame(LiveInputId input);
     void take(LiveInputId input, double contrast);
-    void mend(LiveInputId input);
+    void tellWeak(LiveInputId input);
+    void mend(LiveInputId input, const Scene& scene);
+    void darken(LiveInputId input, const LookOverrides& changes);
+    [[nodiscard]] RoomLight lightOf(const Scene& scene) const;
     /// Of what is on screen, one with words over this input; null when there is none.
     [[nodiscard]] std::optional<Scene> sceneWith(LiveInputId input) const;
     /// What is on screen, and whatever else a live item that stays behind it is behind.
