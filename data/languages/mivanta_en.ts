@@ -396,6 +396,63 @@
             <numerusform>%n media</numerusform>
         </translation>
     </message>
+    <message numerus="yes">
+        <source>end, after %n rounds</source>
+        <translation>
+            <numerusform>end, after %n round</numerusform>
+            <numerusform>end, after %n rounds</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>a loop has %n members at most</source>
+        <translation>
+            <numerusform>a loop has %n member at most</numerusform>
+            <numerusform>a loop has %n members at most</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n films</source>
+        <translation>
+            <numerusform>%n film</numerusform>
+            <numerusform>%n films</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>once every %n rounds</source>
+        <translation>
+            <numerusform>once every round</numerusform>
+            <numerusform>once every %n rounds</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n stills or films a round, %1</source>
+        <comment>begins a line of facts</comment>
+        <translation>
+            <numerusform>%n still or film a round, %1</numerusform>
+            <numerusform>%n stills or films a round, %1</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n rounds</source>
+        <translation>
+            <numerusform>%n round</numerusform>
+            <numerusform>%n rounds</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%1 every %n rounds</source>
+        <translation>
+            <numerusform>%1 every round</numerusform>
+            <numerusform>%1 every %n rounds</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%1 %n times</source>
+        <translation>
+            <numerusform>%1 once</numerusform>
+            <numerusform>%1 %n times</numerusform>
+        </translation>
+    </message>
 </context>
 <context>
     <name>mivanta::ArrangeInService</name>
@@ -586,6 +643,17 @@
     </message>
 </context>
 <context>
+    <name>mivanta::LoopMembersTable</name>
+    <message numerus="yes">
+        <source>%n out</source>
+        <comment>that are not shown</comment>
+        <translation>
+            <numerusform>%n out</numerusform>
+            <numerusform>%n out</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
     <name>mivanta::MainWindow</name>
     <message numerus="yes">
         <source>%n items</source>
@@ -650,6 +718,30 @@
     </message>
 </context>
 <context>
+    <name>mivanta::OrderAdding</name>
+    <message numerus="yes">
+        <source>adding %n items</source>
+        <translation>
+            <numerusform>adding %n item</numerusform>
+            <numerusform>adding %n items</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>choosing %n items</source>
+        <translation>
+            <numerusform>choosing %n item</numerusform>
+            <numerusform>choosing %n items</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>adding %n items from a list</source>
+        <translation>
+            <numerusform>adding %n item from a list</numerusform>
+            <numerusform>adding %n items from a list</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
     <name>mivanta::OrderEdit</name>
     <message numerus="yes">
         <source>%1, %n times</source>
@@ -666,6 +758,13 @@
         <translation>
             <numerusform>bringing %n item from another service</numerusform>
             <numerusform>bringing %n items from another service</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>every %n rounds</source>
+        <translation>
+            <numerusform>every round</numerusform>
+            <numerusform>every %n rounds</numerusform>
         </translation>
     </message>
 </context>
@@ -729,27 +828,6 @@
 </context>
 <context>
     <name>mivanta::PrepareDesk</name>
-    <message numerus="yes">
-        <source>adding %n items</source>
-        <translation>
-            <numerusform>adding %n item</numerusform>
-            <numerusform>adding %n items</numerusform>
-        </translation>
-    </message>
-    <message numerus="yes">
-        <source>choosing %n items</source>
-        <translation>
-            <numerusform>choosing %n item</numerusform>
-            <numerusform>choosing %n items</numerusform>
-        </translation>
-    </message>
-    <message numerus="yes">
-        <source>adding %n items from a list</source>
-        <translation>
-            <numerusform>adding %n item from a list</numerusform>
-            <numerusform>adding %n items from a list</numerusform>
-        </translation>
-    </message>
     <message numerus="yes">
         <source>%n items</source>
         <translation>
@@ -885,6 +963,13 @@
         <translation>
             <numerusform>another picture in its place</numerusform>
             <numerusform>other pictures in place of %n</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>putting %n items into a loop</source>
+        <translation>
+            <numerusform>putting %n item into a loop</numerusform>
+            <numerusform>putting %n items into a loop</numerusform>
         </translation>
     </message>
 </context>

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cli/Arguments.h"
 #include "core/base/Said.h"
+#include "core/order/ItemPlan.h"
 #include "core/timing/Moment.h"
 #include "sending/OrderSheets.h"
 #include "sending/SongFiles.h"
@@ -44,6 +45,7 @@ QString usageText() {
   play FILE --to DIR                                  a film's pictures as PNG, and its sound as WAV
   service new ORDER.txt --to FILE                     a service from lines of headings, titles and references
   service show FILE                                   its order with times, lengths and who leads
+  service timeline FILE [--item N] [--from 10:00]      every showing of its loops, and what comes by itself then
   service check-files FILE                            the pictures and fonts that it uses, and which are missing
   service pack FILE --to FILE [--only-parts]          the same with its media and fonts, for another computer;
                                                       --only-parts: of films only what is played of them
@@ -134,11 +136,11 @@ Result<void> check(const Arguments& a) {
     if (a.command == u"service") {
         const QString what = a.words.value(0);
         const bool writes = QStringList{u"new"_s, u"pack"_s, u"unpack"_s, u"print"_s}.contains(what);
-        const bool reads = what == u"show" || what == u"check-files";
+        const bool reads = what == u"show" || what == u"check-files" || what == u"timeline";
         if (a.words.size() != 2 || !(reads || (writes && !a.to.isEmpty())))
-            return wrongUsage(
-                Said::tr("service needs: new ORDER.txt --to FILE, show FILE, check-files FILE, "
-                         "pack FILE --to FILE, unpack FILE --to DIR, or print FILE --to FILE."));
+            return wrongUsage(Said::tr(
+                "service needs: new ORDER.txt --to FILE, show FILE, timeline FILE, check-files FILE, "
+                "pack FILE --to FILE, unpack FILE --to DIR, or print FILE --to FILE."));
         if (!QStringList{QString(), u"order"_s, u"slides"_s, u"words"_s}.contains(a.what))
             return wrongUsage(Said::tr("--what is order, slides or words."));
         return {};
@@ -167,6 +169,8 @@ Result<Arguments> readArguments(const QStringList& arguments) {
     parser.addOption({u"what"_s, {}, u"WHAT"_s});
     parser.addOption({u"per-page"_s, {}, u"N"_s});
     parser.addOption({u"at"_s, {}, u"SECONDS"_s});
+    parser.addOption({u"item"_s, {}, u"N"_s});
+    parser.addOption({u"from"_s, {}, u"TIME"_s});
     for (const QString& name : {u"translation"_s, u"kind"_s, u"how"_s, u"part"_s, u"name"_s})
         parser.addOption({name, {}, u"VALUE"_s});
     for (const QString& name : {u"topic"_s, u"book"_s, u"language"_s, u"key"_s, u"not-sung-since"_s})
@@ -206,6 +210,14 @@ Result<Arguments> readArguments(const QStringList& arguments) {
         if (!at)
             return wrongUsage(Said::tr("--at needs seconds such as 12.5, or 1:30."));
         result.at = *at;
+    }
+    if (parser.isSet(u"item"_s) && (result.item = parser.value(u"item"_s).toInt()) < 1)
+        return wrongUsage(Said::tr("--item is a number from 1."));
+    if (parser.isSet(u"from"_s)) {
+        const auto from = timeFrom(parser.value(u"from"_s));
+        if (!from)
+            return wrongUsage(Said::tr("--from needs a time of day such as 10:00."));
+        result.from = *from;
     }
     result.translation = parser.value(u"translation"_s);
     result.kind = parser.value(u"kind"_s).toLower();

@@ -4,6 +4,7 @@
 #include "store/SongFilter.h"
 #include "store/ThisComputer.h"
 #include <QStringList>
+#include <QTime>
 
 namespace mivanta {
 
@@ -36,6 +37,8 @@ struct Arguments {
     QString name;           ///< --name: what it is to be called
     bool onlyParts = false; ///< --only-parts, of films that are packed
     bool all = false;       ///< --all
+    int item = 0;           ///< --item: of a service, from 1; 0 = all
+    QTime from;             ///< --from: a time of day; invalid = not said
     bool json = false;
     bool help = false;
 };

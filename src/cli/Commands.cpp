@@ -7,6 +7,7 @@
 #include "cli/ServiceCommands.h"
 #include "cli/SlidesReport.h"
 #include "cli/ThemeCommands.h"
+#include "cli/TimelineCommand.h"
 #include "core/base/Said.h"
 #include "core/run/Cards.h"
 #include "core/run/RunState.h"
@@ -85,6 +86,7 @@ private:
     Result<int> service() {
         const QString& what = m_arguments.words[0];
         return what == u"show"          ? runServiceShow(m_arguments, m_out)
+               : what == u"timeline"    ? runTimeline(m_arguments, m_out)
                : what == u"check-files" ? runCheckFiles(m_arguments, m_out)
                : what == u"pack"        ? runPack(m_arguments, m_out)
                : what == u"unpack"      ? runUnpack(m_arguments, m_out)

@@ -192,7 +192,7 @@ Result<int> runPlay(const Arguments& arguments, QTextStream& out) {
         return failure(Said::tr("the folder could not be made"), arguments.to,
                        Said::tr("Choose another place."));
     if (*kind == MediumKind::Film) {
-        const auto written = writePictures(path, arguments.to);
+        auto written = writePictures(path, arguments.to);
         if (!written)
             return written;
         out << Said::tr("%n pictures in %1", nullptr, *written).arg(arguments.to) << u'\n';

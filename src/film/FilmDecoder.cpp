@@ -121,7 +121,7 @@ double FilmDecoder::numberOf(const char* property) const {
 
 QByteArray FilmDecoder::textOf(const char* property) const {
     char* text = m_mpv ? mpv_get_property_string(m_mpv.get(), property) : nullptr;
-    const QByteArray copy(text);
+    QByteArray copy(text);
     mpv_free(text);
     return copy;
 }

@@ -6,6 +6,7 @@
 #include "formats/JsonNames.h"
 #include "formats/JsonValues.h"
 #include "formats/LookJson.h"
+#include "formats/LoopJson.h"
 #include "formats/PassageJson.h"
 #include "formats/SongJson.h"
 #include "formats/TextJson.h"
@@ -136,6 +137,10 @@ QJsonObject picturesToJson(const PictureItem& item) {
     for (const OrderPicture& picture : item.pictures) {
         QJsonObject one{{u"file"_s, picture.name}};
         put(one, u"caption"_s, picture.caption);
+        if (picture.seconds > 0)
+            one.insert(u"seconds"_s, picture.seconds);
+        if (const QJsonObject season = seasonToJson(picture.season); !season.isEmpty())
+            one.insert(u"season"_s, season);
         pictures.append(one);
     }
     QJsonObject json{{u"kind"_s, u"pictures"_s},
@@ -152,8 +157,10 @@ PictureItem picturesFromJson(const QJsonObject& json) {
     item.fit = valueOf(json[u"fit"_s].toString(), PictureFit::Whole);
     item.showsCaptions = json[u"showsCaptions"_s].toBool();
     for (const QJsonValue& value : json[u"pictures"_s].toArray())
-        item.pictures.push_back(
-            {trustedMediaName(value[u"file"_s].toString()), value[u"caption"_s].toString()});
+        item.pictures.push_back({trustedMediaName(value[u"file"_s].toString()),
+                                 value[u"caption"_s].toString(),
+                                 std::clamp(value[u"seconds"_s].toInt(), 0, kLongestItem),
+                                 seasonFromJson(value[u"season"_s].toObject())});
     return item;
 }
 
@@ -278,6 +285,8 @@ QJsonObject musicToJson(const MusicItem& item) {
                      {u"goesOn"_s, item.goesOn},
                      {u"volume"_s, item.volume}};
     put(json, u"title"_s, item.title);
+    if (!item.until.isNull())
+        json.insert(u"until"_s, item.until.text());
     return json;
 }
 
@@ -292,6 +301,7 @@ MusicItem musicFromJson(const QJsonObject& json) {
     item.isShuffled = json[u"isShuffled"_s].toBool();
     item.crossfade = std::clamp(json[u"crossfade"_s].toDouble(), 0.0, kLongestFade);
     item.goesOn = json[u"goesOn"_s].toBool();
+    item.until = ItemId::fromText(json[u"until"_s].toString());
     item.volume = std::clamp(json[u"volume"_s].toInt(100), 0, 100);
     return item;
 }
@@ -313,6 +323,8 @@ QJsonObject countdownToJson(const CountdownItem& item) {
         json.insert(u"to"_s, item.to->toString(u"HH:mm"_s));
     else
         json.insert(u"seconds"_s, item.seconds);
+    if (item.goesOn)
+        json.insert(u"goesOn"_s, true);
     return json;
 }
 
@@ -356,6 +368,7 @@ QJsonObject wordsToJson(const ItemWords& words) {
               },
               [](const CountdownItem& item) { return countdownToJson(item); },
               [](const SlotItem& item) { return slotToJson(item); },
+              [](const LoopItem& item) { return loopToJson(item); },
               [](const UnknownItem& item) { return QJsonDocument::fromJson(item.json).object(); }},
         words);
 }
@@ -380,7 +393,7 @@ Result<ItemWords> textFromItemJson(const QJsonObject& json, const QString& where
 
 CountdownItem countdownFromJson(const QJsonObject& json) {
     return {json[u"words"_s].toString(), timeOfDay(json[u"to"_s]),
-            std::clamp(json[u"seconds"_s].toInt(300), 1, kLongestItem)};
+            std::clamp(json[u"seconds"_s].toInt(300), 1, kLongestItem), json[u"goesOn"_s].toBool()};
 }
 
 Result<ItemWords> wordsFromJson(const QJsonObject& json, const QString& where) {
@@ -409,6 +422,8 @@ Result<ItemWords> wordsFromJson(const QJsonObject& json, const QString& where) {
         return ItemWords(countdownFromJson(json));
     if (kind == u"slot")
         return ItemWords(slotFromJson(json));
+    if (kind == u"loop")
+        return ItemWords(loopFromJson(json));
     return ItemWords(
         UnknownItem{kind, json[u"title"_s].toString(), QJsonDocument(json).toJson(QJsonDocument::Compact)});
 }
@@ -428,6 +443,8 @@ QJsonObject itemToJson(const Item& item) {
         json.insert(u"slides"_s, edits);
     if (!item.group.isNull())
         json.insert(u"group"_s, item.group.text());
+    if (const QJsonObject part = loopPartToJson(item.inLoop); !part.isEmpty())
+        json.insert(u"inLoop"_s, part);
     return json;
 }
 
@@ -452,6 +469,7 @@ Result<Item> itemFromJson(const QJsonObject& json, const QString& where) {
     item.look = itemLookFromJson(json[u"look"_s].toObject());
     item.edits = editsFromJson(slides);
     item.group = GroupId::fromText(json[u"group"_s].toString());
+    item.inLoop = loopPartFromJson(json[u"inLoop"_s].toObject());
     return item;
 }
 

@@ -2,6 +2,7 @@
 #include "formats/ServiceFile.h"
 #include "core/base/MediaName.h"
 #include "core/base/Said.h"
+#include "core/order/Groups.h"
 #include "core/order/ServiceBounds.h"
 #include "formats/ItemJson.h"
 #include "formats/JsonNames.h"
@@ -130,6 +131,7 @@ Result<Service> serviceFromJson(const QJsonObject& json, const QString& where) {
         seen.insert(item->id);
         service.items.push_back(std::move(*item));
     }
+    settleGroups(service.items);
     if (const QString excess = excessOf(service); !excess.isEmpty())
         return failure(Said::tr("the service has %1").arg(excess), where,
                        Said::tr("The file is damaged, or was made to do harm; use another copy."));

@@ -7,7 +7,7 @@
 namespace mivanta {
 
 /// The largest song file that is read, in bytes.
-inline constexpr qint64 kLargestSongFile = 4 * 1024 * 1024;
+inline constexpr qint64 kLargestSongFile = qint64(4) * 1024 * 1024;
 
 struct DecodedText {
     QString text;        ///< lines end in '\n' alone; no byte order mark

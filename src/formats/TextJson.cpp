@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "formats/TextJson.h"
+#include "core/base/MediaName.h"
 #include "core/base/Said.h"
 #include "formats/JsonNames.h"
 #include "formats/JsonValues.h"
@@ -20,6 +21,9 @@ QJsonObject textToJson(const SpokenText& text) {
     put(json, u"seasons"_s, QJsonArray::fromStringList(text.seasons));
     put(json, u"language"_s, text.language);
     put(json, u"notes"_s, text.notes);
+    put(json, u"picture"_s, text.picture);
+    if (text.lastDay.isValid())
+        json.insert(u"lastDay"_s, text.lastDay.toString(Qt::ISODate));
     QJsonArray lines;
     for (const SpokenLine& line : text.lines) {
         QJsonObject object{{u"words"_s, line.words}};
@@ -49,6 +53,8 @@ Result<SpokenText> textFromJson(const QJsonObject& json, const QString& where) {
     text.seasons = strings(json[u"seasons"_s]);
     text.language = json[u"language"_s].toString();
     text.notes = json[u"notes"_s].toString();
+    text.picture = trustedMediaName(json[u"picture"_s].toString());
+    text.lastDay = QDate::fromString(json[u"lastDay"_s].toString(), Qt::ISODate);
     for (const QJsonValue& value : json[u"lines"_s].toArray()) {
         SpokenLine line{
             value[u"role"_s].toString(), value[u"words"_s].toString(), {}, value[u"breakBefore"_s].toBool()};

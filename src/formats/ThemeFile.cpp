@@ -58,7 +58,7 @@ Result<ThemeFile> readThemeFile(QIODevice& device, const QString& where) {
         auto picture = zip->read(u"pictures/"_s + name, kLargestPicture);
         if (!picture)
             return damagedTheme(picture.error().what, where);
-        file.pictures.insert(name, std::move(*picture));
+        file.pictures.insert(name, *picture);
     }
     return file;
 }

@@ -105,7 +105,7 @@ private:
     /// The rest of the line, as a paragraph's own text.
     QString restOfLine() {
         const auto end = m_text.indexOf(u'\n', m_at);
-        const QString rest = m_text.mid(m_at, (end < 0 ? m_text.size() : end) - m_at).simplified();
+        QString rest = m_text.mid(m_at, (end < 0 ? m_text.size() : end) - m_at).simplified();
         m_at = end < 0 ? m_text.size() : end;
         return rest;
     }
@@ -116,7 +116,7 @@ private:
         const qsizetype from = m_at;
         while (m_at < m_text.size() && !m_text[m_at].isSpace() && m_text[m_at] != u'\\')
             ++m_at;
-        const QString word = m_text.mid(from, m_at - from);
+        QString word = m_text.mid(from, m_at - from);
         if (m_at < m_text.size() && m_text[m_at] != u'\n' && m_text[m_at].isSpace())
             ++m_at;
         return word;

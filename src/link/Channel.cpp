@@ -87,8 +87,8 @@ void Channel::killPeer() const {
 }
 
 QString sessionFolder(const QString& libraryFolder) {
-    const QString folder = QStandardPaths::writableLocation(QStandardPaths::RuntimeLocation) +
-                           QStringLiteral("/mivanta/") + keyOfFolder(libraryFolder);
+    QString folder = QStandardPaths::writableLocation(QStandardPaths::RuntimeLocation) +
+                     QStringLiteral("/mivanta/") + keyOfFolder(libraryFolder);
     QDir().mkpath(folder);
     return folder;
 }

@@ -46,7 +46,7 @@ bool startVips() {
 }
 
 QString lastError() {
-    const QString text = QString::fromUtf8(vips_error_buffer()).simplified();
+    QString text = QString::fromUtf8(vips_error_buffer()).simplified();
     vips_error_clear();
     return text;
 }
@@ -255,11 +255,11 @@ QImage PictureProxies::picture(const QString& name, QSize size) {
     const QString proxyPath = proxyPathOf(name, covered);
     if (proxyPath.isEmpty())
         return {};
-    if (const QImage image = knownAt(proxyPath); !image.isNull())
+    if (QImage image = knownAt(proxyPath); !image.isNull())
         return image;
     const bool isAlone = m_making.tryAcquire(1, kPatienceMs);
     const QSemaphoreReleaser release(isAlone ? &m_making : nullptr);
-    if (const QImage image = knownAt(proxyPath); !image.isNull()) // made while waiting
+    if (QImage image = knownAt(proxyPath); !image.isNull()) // made while waiting
         return image;
     QImage image = loaded(proxyPath);
     if (image.isNull()) {

@@ -100,7 +100,7 @@ FilmPtr Films::open(const FilmPlay& film) {
     if (isWished && wish.volume >= 0)
         order.film.volume = wish.volume;
     // Its sound is heard a little longer than its pictures are seen.
-    const FilmPtr opened(new FilmClient(std::move(order)), [key, films = QPointer(this)](FilmClient* gone) {
+    FilmPtr opened(new FilmClient(std::move(order)), [key, films = QPointer(this)](FilmClient* gone) {
         gone->leave(kSilentWithinMs);
         if (films)
             films->gone(key, gone);

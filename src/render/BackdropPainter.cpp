@@ -80,7 +80,7 @@ Curve curveFor(const Treatment& treatment) {
     Curve curve{};
     for (int i = 0; i < 256; ++i) {
         const double value = (i - 127.5) * slope + 127.5 + treatment.brightness * 1.275;
-        curve[size_t(i)] = uchar(std::clamp(value, 0.0, 255.0) + 0.5);
+        curve[size_t(i)] = uchar(std::lround(std::clamp(value, 0.0, 255.0)));
     }
     return curve;
 }

@@ -203,7 +203,8 @@ bool paintSlides(QPagedPaintDevice& device, const std::vector<SlideOnPaper>& sli
         if (i > 0 && at == 0 && !device.newPage())
             return false;
         const double gap = caption / 2;
-        const QRectF area(cell.width() * (at % columns), cell.height() * (at / columns), cell.width() - gap,
+        const int row = at / columns;
+        const QRectF area(cell.width() * (at % columns), cell.height() * row, cell.width() - gap,
                           cell.height() - gap);
         const QSizeF size = QSizeF(slides[i].scene.size)
                                 .scaled(QSizeF(area.width(), area.height() - caption), Qt::KeepAspectRatio);

@@ -28,6 +28,7 @@ Session::Session(Options options, QObject* parent)
     const auto gainOf = [this](const QString& medium) { return m_media.gainOf(medium); };
     m_run.setGainOf(gainOf);
     m_sounds.setGainOf(gainOf);
+    m_book.setProblemOf([this](const Item& item, int still) { return problemOf(item, still); });
     tellOfLibrary();
     tellOfDocument();
     tellOfPlayer();
@@ -37,6 +38,21 @@ Session::Session(Options options, QObject* parent)
         if (const QString text = batteryWarning(state); !text.isEmpty())
             Q_EMIT warning(text);
     });
+}
+
+/// What an item, or a picture of its set, needs and is not here.
+QString Session::problemOf(const Item& item, int still) const {
+    if (const auto* live = std::get_if<LiveItem>(&item.words))
+        return m_liveInputs.find(live->input) ? QString() : tr("its live input is not set up here");
+    QString name;
+    if (const auto* set = std::get_if<PictureItem>(&item.words);
+        set && still >= 0 && still < int(set->pictures.size()))
+        name = set->pictures[size_t(still)].name;
+    else if (const auto* film = std::get_if<FilmItem>(&item.words))
+        name = film->name;
+    return name.isEmpty() || QFileInfo::exists(m_options.library.mediaFolder() + u'/' + name)
+               ? QString()
+               : tr("its file is not on this computer");
 }
 
 void Session::tellOfLibrary() {
@@ -100,6 +116,9 @@ void Session::tellOfSound() {
 void Session::tellOfPlayer() {
     connect(&m_sounds, &ItemSounds::failed, this, &Session::problem);
     connect(&m_film, &RunFilm::failed, this, &Session::problem);
+    connect(&m_loop, &RunLoop::failed, this, &Session::problem);
+    connect(&m_arming, &LoopArming::failed, this, &Session::problem);
+    connect(&m_arming, &LoopArming::notice, this, &Session::warning);
     connect(&m_outputs, &Outputs::problem, this, &Session::problem);
     connect(&m_outputs, &Outputs::notice, this, &Session::notice);
     connect(&m_outputs, &Outputs::warning, this, &Session::warning);
@@ -186,6 +205,13 @@ void Session::serviceIsThere(bool hasUnsavedWork) {
     else
         m_run.begin();
     const bool wantsFile = !m_options.serviceFile.isEmpty() && m_kept.isEmpty();
+    if (!m_options.isSecond && m_kept.isEmpty()) {
+        if (wantsFile && !hasUnsavedWork)
+            connect(&m_document, &ServiceDocument::opened, &m_arming, &LoopArming::armAtStart,
+                    Qt::SingleShotConnection);
+        else
+            m_arming.armAtStart();
+    }
     if (hasUnsavedWork && m_kept.isEmpty())
         Q_EMIT notice(wantsFile ? tr("Unsaved work from last time was found. Save it, then open %1.")
                                       .arg(m_options.serviceFile)

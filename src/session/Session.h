@@ -17,8 +17,10 @@
 #include "session/run/AutoAdvance.h"
 #include "session/run/ItemSounds.h"
 #include "session/run/LiveOnScreen.h"
+#include "session/run/LoopArming.h"
 #include "session/run/OnScreen.h"
 #include "session/run/RunFilm.h"
+#include "session/run/RunLoop.h"
 #include "session/run/RunOnly.h"
 #include "session/run/RunOrders.h"
 #include "session/run/RunWatch.h"
@@ -89,6 +91,8 @@ public:
     [[nodiscard]] AutoAdvance& advance() { return m_advance; }
     [[nodiscard]] ItemSounds& sounds() { return m_sounds; }
     [[nodiscard]] RunFilm& film() { return m_film; }
+    [[nodiscard]] RunLoop& loop() { return m_loop; }
+    [[nodiscard]] LoopArming& arming() { return m_arming; }
     [[nodiscard]] Contrasts& contrasts() { return m_contrasts; }
     [[nodiscard]] ServiceReadings& readings() { return m_readings; }
     [[nodiscard]] RunOnly& runOnly() { return m_runOnly; }
@@ -113,6 +117,7 @@ Q_SIGNALS:
     void mediaArrived(); ///< pictures and fonts that were missing are there
 
 private:
+    [[nodiscard]] QString problemOf(const Item& item, int still) const;
     void tellOfLibrary();
     void tellOfDocument();
     void tellOfPlayer();
@@ -142,13 +147,15 @@ private:
     AutoAdvance m_advance{m_run, m_document};
     ItemSounds m_sounds{m_run, m_document, m_book, m_player};
     RunFilm m_film{m_run, m_document, m_player};
+    RunLoop m_loop{m_run, m_document, m_book, m_player, m_film};
+    LoopArming m_arming{m_run, m_document, m_loop};
     TakeLog m_takes{m_run, m_document, m_library};
     RunOnly m_runOnly;
     Outputs m_outputs;
     LiveInputs m_liveInputs;
     Recordings m_recordings{m_player};
     LiveOnScreen m_liveOnScreen{m_run, m_book, m_document, m_liveInputs};
-    RunOrders m_orders{m_run, m_book, m_advance, m_sounds, m_film};
+    RunOrders m_orders{m_run, m_book, m_advance, m_sounds, m_film, m_loop, m_arming};
     RunWatch m_watch{m_run, m_book, m_document, m_onScreen};
     Supplies m_supplies;
     SecondWindow m_secondWindow;

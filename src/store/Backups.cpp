@@ -17,7 +17,7 @@ namespace {
 const QString kBringingBack = u".bringing-back"_s; ///< a file that says what the old library is to be called
 constexpr auto kStampFormat = "yyyyMMdd-HHmmss-zzz";
 constexpr int kDays = 7;
-constexpr int kWeeks = 5;
+constexpr qint64 kWeeks = 5;
 constexpr int kMonths = 12;
 constexpr int kFewest = 3;
 constexpr int kSetAsideDays = 30;

@@ -85,7 +85,7 @@ Result<void> ThisComputer::saveLiveInputs(const std::vector<LiveInput>& inputs) 
 }
 
 QString ThisComputer::unsavedFolder(const LibraryAddress& library) const {
-    const QString folder = m_folder + u"/unsaved/"_s + library.key();
+    QString folder = m_folder + u"/unsaved/"_s + library.key();
     QDir().mkpath(folder);
     return folder;
 }

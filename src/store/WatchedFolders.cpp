@@ -147,7 +147,7 @@ QString findFolderAgain(const WatchedFolder& folder, const QStringList& roots) {
     for (const QString& root : roots)
         for (qsizetype from = 0; from <= names.size(); ++from) {
             const QString inside = names.mid(from).join(u'/');
-            const QString path = inside.isEmpty() ? root : root + u'/' + inside;
+            QString path = inside.isEmpty() ? root : root + u'/' + inside;
             if (path != folder.path && isThatFolder(path, folder.marks))
                 return path;
         }

@@ -225,5 +225,52 @@ TEST(LoopTimeline, ShuffledRoundsDiffer) {
     EXPECT_NE(Stills(stills.begin(), stills.begin() + 12), Stills(stills.begin() + 12, stills.end()));
 }
 
+/// The timeline's tail from a showing on, with its times from there.
+std::vector<LoopShowing> tailOf(const LoopTimeline& timeline, size_t from, qint64 shown) {
+    std::vector<LoopShowing> tail(timeline.showings.begin() + std::ptrdiff_t(from), timeline.showings.end());
+    const qint64 now = tail.front().begins + shown;
+    for (LoopShowing& showing : tail) {
+        showing.begins = std::max<qint64>(0, showing.begins - now);
+        showing.ends -= now;
+    }
+    return tail;
+}
+
+RC_GTEST_PROP(LoopTimeline, GoesOnFromAnyPlaceAsIfNothingHadBeen, ()) {
+    const auto members = *rc::gen::container<std::vector<LoopMemberTimes>>(rc::gen::exec(anyMember));
+    LoopRule rule = anyRule();
+    const LoopTimeline whole = loopTimeline(members, rule);
+    RC_PRE(!whole.showings.empty());
+    const auto from = *rc::gen::inRange<size_t>(0, whole.showings.size());
+    const LoopShowing& now = whole.showings[from];
+    const qint64 shown = *rc::gen::inRange<qint64>(0, now.ends - now.begins);
+    rule.length = *rule.length - now.begins - shown;
+    const LoopTimeline rest = loopTimeline(members, rule, LoopPlace{now.round, now.member, now.still, shown});
+    RC_ASSERT(rest.showings == tailOf(whole, from, shown));
+    RC_ASSERT(rest.gap == whole.gap);
+    RC_ASSERT(rest.rounds == whole.rounds);
+}
+
+TEST(LoopTimeline, WhatIsShownIsShownToItsEndThoughTheTimeIsOver) {
+    LoopRule rule;
+    rule.length = 0;
+    const LoopTimeline rest = loopTimeline({pictures(6)}, rule, LoopPlace{2, 0, 3, 3000});
+    EXPECT_EQ(stillsOf(rest), (Stills{{0, 3}}));
+    EXPECT_EQ(rest.ends(), 4000);
+}
+
+TEST(LoopTimeline, APlaceThatIsGoneIsTheEndOfItsRound) {
+    LoopRule rule;
+    rule.rounds = 3;
+    for (const LoopPlace& gone : {LoopPlace{1, 7, 0, 0}, LoopPlace{1, -1, 0, 0}, LoopPlace{1, 0, 9, 0}}) {
+        const LoopTimeline rest = loopTimeline({pictures(2)}, rule, gone);
+        EXPECT_EQ(stillsOf(rest), (Stills{{0, 0}, {0, 1}}));
+        EXPECT_EQ(rest.showings.front().round, 2);
+    }
+    EXPECT_EQ(loopTimeline({pictures(2)}, rule, LoopPlace{1 << 30, 0, 0, 0}).showings.size(),
+              2u); // and no more
+    EXPECT_EQ(stillsOf(loopTimeline({pictures(2)}, rule, LoopPlace{-5, 0, 1, -7})).size(), 5u);
+}
+
 } // namespace
 } // namespace mivanta

@@ -31,9 +31,9 @@ TEST_F(RunCovers, ACardUnderACurtainIsSaidNotToBeSeen) {
     EXPECT_TRUE(waitUntil([&] { // nor does its picture claim more
         return child<PictureView>(u"run-hall"_s)->accessibleName().endsWith(u"BLACK"_s);
     }));
-    run().setOwnCurtain(u"hall"_s, Curtain::Open); // one output shows it all the same
+    run().covers().setOwnCurtain(u"hall"_s, Curtain::Open); // one output shows it all the same
     EXPECT_TRUE(waitUntil([&] { return first()->state() == LaneCard::State::OnScreen; }));
-    run().setOwnCurtain(u"hall"_s, {});
+    run().covers().setOwnCurtain(u"hall"_s, {});
     EXPECT_TRUE(waitUntil([&] { return first()->state() == LaneCard::State::Covered; }));
     press(Qt::Key_F5);
     EXPECT_TRUE(waitUntil([&] { return first()->state() == LaneCard::State::OnScreen; }));
@@ -109,8 +109,8 @@ TEST_F(RunCovers, OneOutputHasACurtainOfItsOwnAndIsFrozenByItsMenu) {
 
 TEST_F(RunCovers, TheFullStopBlacksEverythingAndBringsEachCurtainBack) {
     press(Qt::Key_Space);
-    run().setCurtain(Curtain::Plain);
-    run().setOwnCurtain(u"stage"_s, Curtain::WordsOff);
+    run().covers().setCurtain(Curtain::Plain);
+    run().covers().setOwnCurtain(u"stage"_s, Curtain::WordsOff);
     const Covers before = state().covers;
     press(Qt::Key_Period);
     for (const auto& output : {u"hall"_s, u"stage"_s, u"stream"_s})
@@ -169,7 +169,7 @@ TEST_F(RunCovers, ACallOutGoesByItself) {
     settings.callOutSeconds = 1;
     session->changeRunSettings(settings);
     press(Qt::Key_Space);
-    run().callOut(u"Soon gone"_s, {});
+    run().covers().callOut(u"Soon gone"_s, {});
     EXPECT_TRUE(state().covers.callOut);
     EXPECT_TRUE(waitUntil([&] { return !state().covers.callOut; }));
 }
@@ -261,7 +261,7 @@ TEST_F(RunCovers, EveryKeyIsUsedOnceAndEveryActionHasOne) {
         for (const Qt::Key key : facts.usual) {
             EXPECT_EQ(++uses[key], 1) << facts.id;
             EXPECT_TRUE(RunKeys::canBeGiven(key)) << facts.id;
-            if (facts.isOfFilm)
+            if (facts.isOfMoving)
                 continue; // while there is one, no parts are meant
             EXPECT_FALSE(key < 0x10000 && QStringLiteral("CVBPIET").contains(QChar(key))) // letters of parts
                 << facts.id;
@@ -293,8 +293,8 @@ TEST_F(RunCovers, WhatIsKeptForARestartIsTakenUpAsItWas) {
     press(Qt::Key_F4);
     press(Qt::Key_Space);
     press(Qt::Key_F6);
-    run().setOwnCurtain(u"stream"_s, Curtain::Black);
-    run().callOut(u"Stay"_s, {u"hall"_s});
+    run().covers().setOwnCurtain(u"stream"_s, Curtain::Black);
+    run().covers().callOut(u"Stay"_s, {u"hall"_s});
     const RunState before = state();
     const auto seen = run().shownNow();
     RunController again(session->book(), session->document(), session->player());

@@ -97,7 +97,7 @@ TEST_F(ScreensSetup, ATestCardIsShownAndNobodyLeavesItThere) {
 TEST_F(ScreensSetup, AnotherNameKeepsWhatTheOutputShows) {
     window->goTo(MainWindow::RunAt);
     press(Qt::Key_Space);
-    session->run().setOwnCurtain(u"hall"_s, Curtain::Plain);
+    session->run().covers().setOwnCurtain(u"hall"_s, Curtain::Plain);
     window->goTo(MainWindow::SetupAt);
     auto* name = child<QLineEdit>(u"output-name"_s);
     name->setFocus();

@@ -73,7 +73,7 @@ TEST_F(SetupPanels, WhatIsTypedIsTheHouseCardAndTheCallOuts) {
         const auto kept = computer().runSettings(libraryFolder);
         return kept && *kept == settings();
     }));
-    session->run().setCurtain(Curtain::HouseCard);
+    session->run().covers().setCurtain(Curtain::HouseCard);
     const auto scenes = session->run().shownNow();
     ASSERT_FALSE(scenes.empty());
     EXPECT_EQ(scenes.front().rows.front().text, u"Welcome aboard"_s);

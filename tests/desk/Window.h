@@ -36,6 +36,7 @@ public:
     QString saveTo;
     QStringList files;
     QString folder;
+    std::optional<int> rounds = 3; ///< in which a film of a loop comes
     QString typed;
     Unsaved unsaved = Unsaved::Cancel;
     bool quit = false;
@@ -82,6 +83,8 @@ public:
     [[nodiscard]] QStringList soundsToChoose() override { return files; }
     [[nodiscard]] QStringList mediaToChoose() override { return files; }
     [[nodiscard]] QString folderToWatch() override { return folder; }
+    [[nodiscard]] QString folderOfLoop() override { return folder; }
+    [[nodiscard]] std::optional<int> everyRounds(const QString&, int) override { return rounds; }
     [[nodiscard]] QString folderToRecordInto() override { return folder; }
     [[nodiscard]] QString discImage() override { return files.value(0); }
     [[nodiscard]] QString discFolder() override { return folder; }

@@ -12,7 +12,7 @@ Clock& Clock::the() {
 }
 
 QDateTime Clock::now() const {
-    return QDateTime::currentDateTime().addMSecs(m_ahead);
+    return QDateTime::currentDateTime().addMSecs(m_ahead + m_set);
 }
 
 qint64 Clock::steady() const {
@@ -27,6 +27,36 @@ qint64 Clock::steady() const {
 void Clock::jump(qint64 milliseconds) {
     m_ahead += milliseconds;
     Q_EMIT jumped();
+}
+
+void Clock::set(qint64 milliseconds) {
+    m_set += milliseconds;
+    Q_EMIT jumped();
+}
+
+namespace {
+
+constexpr int kLookAtClockMs = 1000;
+constexpr qint64 kApart = 500; // ms: less is how clocks are kept right
+
+qint64 apart() {
+    return Clock::the().now().toMSecsSinceEpoch() - Clock::the().steady();
+}
+
+} // namespace
+
+ClockWatch::ClockWatch(QObject* parent) : QObject(parent), m_apart(apart()) {
+    connect(&m_timer, &QTimer::timeout, this, &ClockWatch::look);
+    connect(&Clock::the(), &Clock::jumped, this, &ClockWatch::look);
+    m_timer.start(kLookAtClockMs);
+}
+
+void ClockWatch::look() {
+    const qint64 now = apart();
+    if (const qint64 by = now - m_apart; std::abs(by) > kApart) {
+        m_apart = now;
+        Q_EMIT wasSet(by);
+    }
 }
 
 DueTimer::DueTimer(QObject* parent) : QObject(parent) {
@@ -46,6 +76,10 @@ void DueTimer::start(qint64 milliseconds) {
 
 void DueTimer::stop() {
     m_timer.stop();
+}
+
+qint64 DueTimer::left() const {
+    return isActive() ? std::max<qint64>(0, m_at - Clock::the().steady()) : 0;
 }
 
 void DueTimer::look() {

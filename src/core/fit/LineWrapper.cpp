@@ -158,7 +158,7 @@ double LineWrapper::breakCost(const Piece& last) const {
 std::vector<LineWrapper::Row> LineWrapper::rows(double widthEm, bool balanced) const {
     const std::vector<Piece> pieces = piecesFor(widthEm);
     const size_t count = pieces.size();
-    const std::vector<Row> greedy = greedyRows(pieces, widthEm);
+    std::vector<Row> greedy = greedyRows(pieces, widthEm);
     const size_t rowTotal = greedy.size();
     // Balance is for lines that people sing; what is longer (a word of thousands of letters) takes the rows
     // that it takes, in a time that grows as it does.

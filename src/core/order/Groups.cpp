@@ -27,6 +27,22 @@ void takeInBetween(std::vector<Item>& items) {
     }
 }
 
+/// A loop has a group, and one in a group of others begins its own, which goes on to that group's end.
+void partAtLoops(std::vector<Item>& items) {
+    for (size_t i = 0; i < items.size(); ++i) {
+        const GroupId group = items[i].group;
+        if (!items[i].loop())
+            continue;
+        if (group.isNull())
+            items[i].group = GroupId::create();
+        if (group.isNull() || i == 0 || !(items[i - 1].group == group))
+            continue;
+        const GroupId own = GroupId::create();
+        for (size_t end = i; end < items.size() && items[end].group == group; ++end)
+            items[end].group = own;
+    }
+}
+
 } // namespace
 
 std::vector<ItemId> groupOf(const std::vector<Item>& items, const ItemId& id) {
@@ -40,15 +56,29 @@ std::vector<ItemId> groupOf(const std::vector<Item>& items, const ItemId& id) {
     return members;
 }
 
+std::vector<ItemId> withLoopMembers(const std::vector<Item>& items, std::span<const ItemId> ids) {
+    const QSet<ItemId> asked(ids.begin(), ids.end());
+    QSet<GroupId> loops;
+    for (const Item& item : items)
+        if (item.loop() && asked.contains(item.id) && !item.group.isNull())
+            loops.insert(item.group);
+    std::vector<ItemId> all;
+    for (const Item& item : items)
+        if (asked.contains(item.id) || (!item.group.isNull() && loops.contains(item.group)))
+            all.push_back(item.id);
+    return all;
+}
+
 void settleGroups(std::vector<Item>& items) {
     takeInBetween(items);
+    partAtLoops(items);
     QSet<GroupId> seen;
     for (size_t begin = 0, end = 0; begin < items.size(); begin = end) {
         end = runEnd(items, begin);
         GroupId group = items[begin].group;
         if (group.isNull())
             continue;
-        if (end - begin == 1)
+        if (end - begin == 1 && !items[begin].loop())
             group = {};
         else if (seen.contains(group))
             group = GroupId::create();

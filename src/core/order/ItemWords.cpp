@@ -105,13 +105,13 @@ QString givenName(const ItemWords& words) {
               [](const NoteItem& item) { return firstLine(item.words); },
               [](const PauseItem& item) { return item.title; },
               [](const CountdownItem& item) { return firstLine(item.words).trimmed(); },
-              [](const SlotItem& item) { return item.name; },
+              [](const SlotItem& item) { return item.name; }, [](const LoopItem& item) { return item.title; },
               [](const UnknownItem& item) { return item.title; }},
         words);
 }
 
 QString titleOf(const ItemWords& words) {
-    const QString name = givenName(words);
+    QString name = givenName(words);
     if (!name.trimmed().isEmpty())
         return name;
     return std::visit(Cases{[](const SlotItem& item) {
@@ -140,6 +140,7 @@ const ItemKindFacts& factsOf(const ItemWords& words) {
         {"pause", ItemKind::Pause, true},
         {"countdown", ItemKind::Pause, true},
         {"slot", {}, true},
+        {"loop", {}, true},
         {"unknown", {}},
     }};
     return facts[words.index()];
@@ -178,6 +179,7 @@ QString kindText(const ItemWords& words) {
                                  : Said::tr("counts down");
               },
               [](const SlotItem& item) { return slotText(item); },
+              [](const LoopItem&) { return Said::tr("Loop"); },
               [](const UnknownItem&) { return Said::tr("not known here"); }},
         words);
 }
@@ -204,6 +206,8 @@ auto nameIn(Words& words) {
         return Name(&pause->title);
     if (auto* slot = std::get_if<SlotItem>(&words))
         return Name(&slot->name);
+    if (auto* loop = std::get_if<LoopItem>(&words))
+        return Name(&loop->title);
     auto* countdown = std::get_if<CountdownItem>(&words);
     return countdown ? Name(&countdown->words) : Name(nullptr);
 }
@@ -239,6 +243,7 @@ bool isSame(const ItemWords& a, const ItemWords& b) {
               [&](const PauseItem& item) { return item == std::get<PauseItem>(b); },
               [&](const CountdownItem& item) { return item == std::get<CountdownItem>(b); },
               [&](const SlotItem& item) { return item == std::get<SlotItem>(b); },
+              [&](const LoopItem& item) { return item == std::get<LoopItem>(b); },
               [&](const UnknownItem& item) { return item.json == std::get<UnknownItem>(b).json; }},
         a);
 }

@@ -4,6 +4,7 @@
 #include "core/media/Medium.h"
 #include "core/order/ItemContent.h"
 #include "core/order/ItemLook.h"
+#include "core/order/LoopItem.h"
 #include <algorithm>
 #include <memory>
 #include <variant>
@@ -35,6 +36,8 @@ struct TextItem {
 struct OrderPicture {
     QString name;    ///< of its file in the media folder, as Medium has it
     QString caption; ///< what it was called; shown when the item says so
+    int seconds = 0; ///< that it is shown in a loop; 0 = as its set
+    Season season{}; ///< when it is shown in a loop
     friend bool operator==(const OrderPicture&, const OrderPicture&) = default;
 };
 
@@ -118,6 +121,7 @@ struct MusicItem {
     MusicEnd end = MusicEnd::Silence;
     bool goesOn = false; ///< also when another item is taken
     int volume = 100;    ///< per cent
+    ItemId until{};      ///< with goesOn: it fades when this one is taken; null = none
     friend bool operator==(const MusicItem&, const MusicItem&) = default;
 
     /// How long all of it lasts, seconds; 0 = that is not known of a piece.
@@ -141,6 +145,7 @@ struct CountdownItem {
     QString words;           ///< over the figures; may be empty
     std::optional<QTime> to; ///< nothing = for `seconds`
     int seconds = 300;       ///< 1 to kLongestItem
+    bool goesOn = false;     ///< at its end the next item comes by itself
     friend bool operator==(const CountdownItem&, const CountdownItem&) = default;
 };
 
@@ -158,8 +163,9 @@ struct UnknownItem {
     QByteArray json; ///< as it was read
 };
 
-using ItemWords = std::variant<Heading, SongItem, PassageItem, TextItem, PictureItem, FilmItem, LiveItem,
-                               MusicItem, NoteItem, PauseItem, CountdownItem, SlotItem, UnknownItem>;
+using ItemWords =
+    std::variant<Heading, SongItem, PassageItem, TextItem, PictureItem, FilmItem, LiveItem, MusicItem,
+                 NoteItem, PauseItem, CountdownItem, SlotItem, LoopItem, UnknownItem>;
 
 [[nodiscard]] SongItem songItem(Song song);
 [[nodiscard]] PassageItem passageItem(Passage passage);
@@ -180,7 +186,7 @@ using ItemWords = std::variant<Heading, SongItem, PassageItem, TextItem, Picture
 [[nodiscard]] QString kindText(const ItemWords& words);
 
 /// True for what is named in the order itself: headings, notes, pauses, countdowns, places to fill, pictures,
-/// films, live pictures, music.
+/// films, live pictures, music, loops.
 [[nodiscard]] bool canBeNamed(const ItemWords& words);
 /// The same with another name; anything else as it is.
 [[nodiscard]] ItemWords named(ItemWords words, const QString& name);

@@ -42,7 +42,7 @@ std::vector<ItemId> duplicateItems(Service& service, std::span<const ItemId> ids
     std::vector<Item> copies;
     std::vector<ItemId> made;
     int last = -1;
-    for (const ItemId& id : ids)
+    for (const ItemId& id : withLoopMembers(service.items, ids))
         if (const int at = service.indexOf(id); at >= 0) {
             copies.push_back(service.items[size_t(at)]);
             copies.back().id = ItemId::create();
@@ -55,12 +55,14 @@ std::vector<ItemId> duplicateItems(Service& service, std::span<const ItemId> ids
 }
 
 int removeItems(Service& service, std::span<const ItemId> ids) {
-    const QSet<ItemId> gone(ids.begin(), ids.end());
+    const std::vector<ItemId> all = withLoopMembers(service.items, ids);
+    const QSet<ItemId> gone(all.begin(), all.end());
     return int(std::erase_if(service.items, [&](const Item& item) { return gone.contains(item.id); }));
 }
 
 bool moveItems(Service& service, std::span<const ItemId> ids, int to) {
-    const QSet<ItemId> moving(ids.begin(), ids.end());
+    const std::vector<ItemId> all = withLoopMembers(service.items, ids);
+    const QSet<ItemId> moving(all.begin(), all.end());
     const auto isMoving = [&](const Item& item) { return moving.contains(item.id); };
     std::vector<Item> items = service.items;
     for (Item& item : items) {
@@ -82,7 +84,8 @@ bool moveItems(Service& service, std::span<const ItemId> ids, int to) {
 bool groupItems(Service& service, std::span<const ItemId> ids) {
     if (ids.size() < 2)
         return false;
-    const QSet<ItemId> joining(ids.begin(), ids.end());
+    const std::vector<ItemId> all = withLoopMembers(service.items, ids);
+    const QSet<ItemId> joining(all.begin(), all.end());
     const auto joins = [&](const Item& item) { return joining.contains(item.id); };
     const GroupId group = GroupId::create();
     for (Item& item : service.items)
@@ -131,6 +134,34 @@ bool setWords(Service& service, const ItemId& id, ItemWords words) {
 bool changePlans(Service& service, std::span<const ItemId> ids,
                  const std::function<void(ItemPlan&)>& change) {
     return changePart(service, &Item::plan, ids, change);
+}
+
+bool putIntoLoop(Service& service, std::span<const ItemId> ids, const ItemId& loop) {
+    const QSet<ItemId> asked(ids.begin(), ids.end());
+    const Item* header = service.item(loop);
+    if (!header || !header->loop())
+        return false;
+    const GroupId group = header->group;
+    std::vector<Item> joining;
+    std::vector<Item> others;
+    for (Item& item : service.items)
+        (asked.contains(item.id) && !item.loop() ? joining : others).push_back(item);
+    if (joining.empty())
+        return false;
+    for (Item& item : joining)
+        item.group = group;
+    const auto at =
+        std::find_if(others.begin(), others.end(), [&](const Item& item) { return item.id == loop; });
+    const auto behind =
+        std::find_if(at, others.end(), [&](const Item& item) { return !(item.group == group); });
+    others.insert(behind, joining.begin(), joining.end());
+    service.items = std::move(others);
+    return true;
+}
+
+bool changeLoopParts(Service& service, std::span<const ItemId> ids,
+                     const std::function<void(LoopPart&)>& change) {
+    return changePart(service, &Item::inLoop, ids, change);
 }
 
 bool changeEdits(Service& service, std::span<const ItemId> ids,

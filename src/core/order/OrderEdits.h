@@ -37,6 +37,11 @@ int makeSlots(Service& service, std::span<const ItemId> ids);
 bool setWords(Service& service, const ItemId& id, ItemWords words);
 /// Items without a plan, such as headings, are passed over.
 bool changePlans(Service& service, std::span<const ItemId> ids, const std::function<void(ItemPlan&)>& change);
+/// These items become the last members of a loop; loops among them stay where they are.
+bool putIntoLoop(Service& service, std::span<const ItemId> ids, const ItemId& loop);
+/// How members stand in their loops.
+bool changeLoopParts(Service& service, std::span<const ItemId> ids,
+                     const std::function<void(LoopPart&)>& change);
 bool changeEdits(Service& service, std::span<const ItemId> ids,
                  const std::function<void(SlideEdits&)>& change);
 

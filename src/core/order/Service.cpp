@@ -9,7 +9,8 @@ namespace mivanta {
 ItemContent contentOf(const ItemWords& words, const Service& service) {
     return std::visit(
         Cases{[](const Heading&) { return ItemContent(); }, [](const NoteItem&) { return ItemContent(); },
-              [](const SlotItem&) { return ItemContent(); }, [](const UnknownItem&) { return ItemContent(); },
+              [](const SlotItem&) { return ItemContent(); }, [](const LoopItem&) { return ItemContent(); },
+              [](const UnknownItem&) { return ItemContent(); },
               [](const SongItem& item) { return contentOf(*item.song); },
               [](const PassageItem& item) { return contentOf(*item.passage); },
               [&](const TextItem& item) { return contentOf(*item.text, service.fieldValues(item.answers)); },

@@ -14,7 +14,8 @@ struct Item {
     ItemLook look{};
     ItemPlan plan{};
     SlideEdits edits{};
-    GroupId group{}; ///< of items that stand together; null = in none
+    GroupId group{};   ///< of items that stand together; null = in none
+    LoopPart inLoop{}; ///< as a member of a loop
 
     [[nodiscard]] const Song* song() const;
     [[nodiscard]] const Passage* passage() const;
@@ -23,6 +24,7 @@ struct Item {
     [[nodiscard]] bool isUnknown() const { return std::holds_alternative<UnknownItem>(words); }
     /// False for headings, notes for the operator, places to fill and what is unknown.
     [[nodiscard]] bool hasSlides() const { return kindOf(words).has_value(); }
+    [[nodiscard]] const LoopItem* loop() const { return std::get_if<LoopItem>(&words); }
     [[nodiscard]] bool isSlot() const { return std::holds_alternative<SlotItem>(words); }
     /// It takes its time: what has slides, and what will have when it is filled.
     [[nodiscard]] bool hasPlan() const { return factsOf(words).takesTime; }

@@ -14,6 +14,8 @@ ItemContent contentOf(const SpokenText& text, const FieldValues& values) {
             const QString label = QString::number(content.parts.size() + 1);
             content.entries.push_back({int(content.parts.size()), 1, 1, {}});
             content.parts.push_back({label, label, label, false, {}, {}});
+            content.parts.back().picture = text.picture;
+            content.parts.back().pictureFit = PictureFit::Fill;
             role.clear(); // a new page says again who speaks
         }
         isFirst = false;

@@ -38,6 +38,8 @@ QStringList mediaOf(const ItemWords& words) {
             addOnce(names, {picture.name});
     if (const auto* film = std::get_if<FilmItem>(&words))
         addOnce(names, {film->name});
+    if (const auto* text = std::get_if<TextItem>(&words))
+        addOnce(names, {text->text->picture});
     if (const auto* music = std::get_if<MusicItem>(&words))
         for (const MusicPiece& piece : music->pieces)
             addOnce(names, {piece.name});
@@ -76,6 +78,11 @@ void renameMedia(Service& service, const QString& from, const QString& to) {
                     picture.name = to;
         if (auto* film = std::get_if<FilmItem>(&item.words); film && film->name == from)
             film->name = to;
+        if (auto* text = std::get_if<TextItem>(&item.words); text && text->text->picture == from) {
+            SpokenText renamed = *text->text;
+            renamed.picture = to;
+            text->text = std::make_shared<const SpokenText>(std::move(renamed));
+        }
         if (auto* music = std::get_if<MusicItem>(&item.words))
             for (MusicPiece& piece : music->pieces)
                 if (piece.name == from)

@@ -63,6 +63,7 @@ std::vector<Output> usualOutputs() {
 
 std::vector<LookGroup> allLookGroups() {
     std::vector<LookGroup> groups;
+    groups.reserve(kLookGroups);
     for (int i = 0; i < kLookGroups; ++i)
         groups.push_back(LookGroup(i));
     return groups;

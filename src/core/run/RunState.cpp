@@ -2,6 +2,7 @@
 #include "core/run/RunState.h"
 #include "core/run/FitContent.h"
 #include "core/run/Insisting.h"
+#include "core/run/StageFields.h"
 #include "core/song/Emphasis.h"
 #include <algorithm>
 
@@ -27,23 +28,37 @@ std::optional<Cue> following(const Cue& cue, const Lineup& lineup) {
     const ItemSlides* slides = lineup.slidesOf(cue.item);
     if (!slides)
         return std::nullopt;
-    const int step = slides->stepAt(cue.position) + 1;
-    if (step < int(slides->steps.size()))
-        return Cue{cue.item, slides->steps[size_t(step)].position};
     const int item = lineup.indexOf(cue.item);
-    return item >= 0 && item + 1 < lineup.itemCount() ? std::optional(lineup.cue(item + 1, 0)) : std::nullopt;
+    const auto loop = item >= 0 ? lineup.loopAt(item) : std::nullopt;
+    const int step = slides->stepAt(cue.position) + 1;
+    if (!loop && step < int(slides->steps.size()))
+        return Cue{cue.item, slides->steps[size_t(step)].position};
+    const int next = loop ? loop->end : item + 1;
+    return item >= 0 && next < lineup.itemCount() ? std::optional(lineup.entry(next)) : std::nullopt;
 }
+
+namespace {
+
+/// The last step of an item, or what its loop begins with.
+Cue lastOf(int item, const Lineup& lineup) {
+    if (const auto loop = lineup.loopAt(item))
+        return lineup.entry(loop->first);
+    return lineup.cue(item, int(lineup.slides(item).steps.size()) - 1);
+}
+
+} // namespace
 
 std::optional<Cue> preceding(const Cue& cue, const Lineup& lineup) {
     const ItemSlides* slides = lineup.slidesOf(cue.item);
     if (!slides)
         return std::nullopt;
-    const int step = slides->stepAt(cue.position) - 1;
-    if (step >= 0)
-        return Cue{cue.item, slides->steps[size_t(step)].position};
     const int item = lineup.indexOf(cue.item);
-    return item > 0 ? std::optional(lineup.cue(item - 1, int(lineup.slides(item - 1).steps.size()) - 1))
-                    : std::nullopt;
+    const auto loop = item >= 0 ? lineup.loopAt(item) : std::nullopt;
+    const int step = slides->stepAt(cue.position) - 1;
+    if (!loop && step >= 0)
+        return Cue{cue.item, slides->steps[size_t(step)].position};
+    const int before = (loop ? loop->first : item) - 1;
+    return before >= 0 ? std::optional(lastOf(before, lineup)) : std::nullopt;
 }
 
 namespace {
@@ -54,13 +69,13 @@ bool isUnplanned(const std::optional<Cue>& cue, const Lineup& lineup) {
 
 /// What stands where the item on screen stood before it was taken out.
 std::optional<Cue> atHint(const RunState& state, const Lineup& lineup) {
-    return state.itemHint < lineup.itemCount() ? std::optional(lineup.cue(std::max(0, state.itemHint), 0))
+    return state.itemHint < lineup.itemCount() ? std::optional(lineup.entry(std::max(0, state.itemHint)))
                                                : std::nullopt;
 }
 
 std::optional<Cue> afterOnScreen(const RunState& state, const Lineup& lineup) {
     if (!state.onScreen)
-        return lineup.itemCount() > 0 ? std::optional(lineup.cue(0, 0)) : std::nullopt;
+        return lineup.itemCount() > 0 ? std::optional(lineup.entry(0)) : std::nullopt;
     if (isUnplanned(state.onScreen, lineup)) {
         const auto inside = following(*state.onScreen, lineup);
         return inside ? inside : state.lineupNext;
@@ -93,6 +108,17 @@ RunState taken(const RunState& state, const Lineup& lineup) {
     return state.next && lineup.slidesOf(state.next->item) ? shown(state, *state.next, lineup) : state;
 }
 
+RunState wentOnTo(const RunState& state, const Lineup& lineup, const Cue& cue) {
+    if (!lineup.slidesOf(cue.item))
+        return state;
+    RunState result = shown(state, cue, lineup);
+    if (state.isLooking) {
+        result.next = state.next;
+        result.isLooking = true;
+    }
+    return result;
+}
+
 RunState takenBack(const RunState& state, const Lineup& lineup) {
     if (!state.onScreen)
         return state;
@@ -103,7 +129,7 @@ RunState takenBack(const RunState& state, const Lineup& lineup) {
             lineup.slidesOf(state.lineupOnScreen->item))
             cue = state.lineupOnScreen;
     } else if (const int item = std::min(state.itemHint, lineup.itemCount()) - 1; item >= 0) {
-        cue = lineup.cue(item, int(lineup.slides(item).steps.size()) - 1);
+        cue = lastOf(item, lineup);
     }
     return cue ? shown(state, *cue, lineup) : state;
 }
@@ -123,7 +149,7 @@ RunState lookedAhead(const RunState& state, const Lineup& lineup, int steps) {
         if (result.next)
             cue = preceding(*result.next, lineup);
         else if (const int last = lineup.itemCount() - 1; last >= 0)
-            cue = lineup.cue(last, int(lineup.slides(last).steps.size()) - 1);
+            cue = lastOf(last, lineup);
         if (!cue)
             break;
         result.next = cue;
@@ -133,7 +159,7 @@ RunState lookedAhead(const RunState& state, const Lineup& lineup, int steps) {
 }
 
 RunState lookedAtItem(const RunState& state, const Lineup& lineup, int item) {
-    return item >= 0 && item < lineup.itemCount() ? lookedAt(state, lineup.cue(item, 0)) : state;
+    return item >= 0 && item < lineup.itemCount() ? lookedAt(state, lineup.entry(item)) : state;
 }
 
 RunState lookedAt(const RunState& state, const Cue& cue) {
@@ -295,24 +321,6 @@ Backdrop filmBackdrop(const ContentPart& part) {
     return backdrop;
 }
 
-/// A stage that has no place of its own for it is told in large figures how long a film goes on.
-void addFilmLeft(Scene& scene) {
-    const QString key = QStringLiteral("film-left");
-    const auto& objects = scene.look.objects;
-    if (std::any_of(objects.begin(), objects.end(), [&](const SlideObject& object) {
-            const auto* field = std::get_if<FieldObject>(&object.what);
-            return field && field->key == key;
-        }))
-        return;
-    SlideObject figures;
-    figures.inFront = true;
-    figures.box = {0.1, 0.25, 0.8, 0.4};
-    figures.what = FieldObject{key,
-                               {int(kLookHeight * figures.box.height()), scene.look.words.weight,
-                                HorizontalAlign::Centre, scene.look.words.colour}};
-    scene.look.objects.push_back(figures);
-}
-
 /// Figures in their part of the words' box; the words keep to the other one.
 void addCountdown(Scene& scene, const ContentCountdown& countdown) {
     const WordsLook& words = scene.look.words;
@@ -370,7 +378,7 @@ Scene slideScene(const ItemSlides& slides, const OutputSlides& output, std::opti
         scene.look.backdrop = filmBackdrop(part);
     scene.film = showsFilm && part.film->live.isNull() ? part.film : filmOf(scene.look.backdrop);
     if (part.film && part.film->live.isNull() && !showsFilm && !output.output.isForPeople())
-        addFilmLeft(scene);
+        addTimeLeft(scene);
     if (slides.content.countdown)
         addCountdown(scene, *slides.content.countdown);
     for (const FitRow& row : shown.rows) {

@@ -14,6 +14,17 @@ public:
     /// May compute the slides now; the reference stays good until the lineup changes.
     [[nodiscard]] virtual const ItemSlides& slides(int index) const = 0;
 
+    /// Where a loop stands in the lineup: its members are one behind the other.
+    struct Loop {
+        int first = 0;
+        int end = 0; ///< behind the last
+    };
+    /// The loop that an item is a member of; nothing when it is in none. A loop goes round by itself: to
+    /// whoever steps through the lineup it is one step.
+    [[nodiscard]] virtual std::optional<Loop> loopAt(int /*index*/) const { return std::nullopt; }
+    /// The step that comes first when the item, or the loop that it is in, is come to.
+    [[nodiscard]] virtual Cue entry(int index) const { return cue(index, 0); }
+
     /// The slides of an unplanned item: one that can be run and is not in the order. Null = there is none.
     [[nodiscard]] virtual const ItemSlides* unplanned(const ItemId&) const { return nullptr; }
 
@@ -47,6 +58,10 @@ struct RunState {
 /// The step before the one on screen goes on screen. Unchanged at the very first.
 [[nodiscard]] RunState takenBack(const RunState& state, const Lineup& lineup);
 
+/// A step comes on screen by itself. What somebody looks at stays next; else what follows the step is.
+/// Unchanged when there is no such step.
+[[nodiscard]] RunState wentOnTo(const RunState& state, const Lineup& lineup, const Cue& cue);
+
 /// Moves the next mark by steps (negative: towards the start); what is on screen stays.
 [[nodiscard]] RunState lookedAhead(const RunState& state, const Lineup& lineup, int steps);
 /// Moves the next mark to the first step of an item (index in the lineup). Unchanged when there is none.
@@ -61,8 +76,8 @@ struct RunState {
 /// What is on screen stays on screen until a take.
 [[nodiscard]] RunState reconciled(const RunState& state, const Lineup& lineup);
 
-/// The step behind or before one, inside its item or in the next item of the lineup; an unplanned item has
-/// nothing behind or before it.
+/// The step behind or before one, inside its item or in the next item of the lineup; a loop is one step. An
+/// unplanned item has nothing behind or before it.
 [[nodiscard]] std::optional<Cue> following(const Cue& cue, const Lineup& lineup);
 [[nodiscard]] std::optional<Cue> preceding(const Cue& cue, const Lineup& lineup);
 

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/run/StageFields.h"
 #include "core/base/Said.h"
+#include <algorithm>
 
 namespace mivanta {
 
@@ -108,6 +109,22 @@ Scene withFacts(Scene scene, const StageFacts& facts) {
         return false;
     });
     return scene;
+}
+
+void addTimeLeft(Scene& scene) {
+    const auto& objects = scene.look.objects;
+    if (std::any_of(objects.begin(), objects.end(), [&](const SlideObject& object) {
+            const auto* field = std::get_if<FieldObject>(&object.what);
+            return field && field->key == kFilmLeft;
+        }))
+        return;
+    SlideObject figures;
+    figures.inFront = true;
+    figures.box = {0.1, 0.25, 0.8, 0.4};
+    figures.what = FieldObject{kFilmLeft,
+                               {int(kLookHeight * figures.box.height()), scene.look.words.weight,
+                                HorizontalAlign::Centre, scene.look.words.colour}};
+    scene.look.objects.push_back(figures);
 }
 
 } // namespace mivanta

@@ -15,7 +15,7 @@ struct StageFacts {
     std::optional<QTime> filmEnds;     ///< of a film that plays; one that stands still has a text
 };
 
-/// Where a film stands that an item plays.
+/// Where a film stands that an item plays, or the loop that the item is in.
 struct FilmPlace {
     ItemId item;
     std::optional<QTime> ends; ///< while it plays
@@ -30,5 +30,8 @@ struct FilmPlace {
 /// Objects that say something of the run say it: fields become texts, a stopwatch runs from the item's begin,
 /// a countdown that names no time goes to the next fixed one. What has nothing to say is left out.
 [[nodiscard]] Scene withFacts(Scene scene, const StageFacts& facts);
+
+/// A stage that has no place of its own for it is told in large figures how long a film, or a loop, goes on.
+void addTimeLeft(Scene& scene);
 
 } // namespace mivanta

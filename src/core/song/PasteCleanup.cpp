@@ -174,12 +174,12 @@ std::optional<PartHeading> findHeading(const QString& line, bool mayBeBare) {
         QString words = match.captured(1).trimmed();
         if (words.endsWith(u':'))
             words.chop(1);
-        if (const auto heading = readPartHeading(words))
+        if (auto heading = readPartHeading(words))
             return heading;
         if (marked == &hashed)
             return readAnyHeading(words);
     }
-    const auto heading = readPartHeading(line);
+    auto heading = readPartHeading(line);
     if (heading && (mayBeBare || heading->number > 0))
         return heading;
     return std::nullopt;

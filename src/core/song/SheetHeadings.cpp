@@ -87,7 +87,7 @@ std::optional<PartHeading> namedAgain(const QString& words) {
                                            QRegularExpression::CaseInsensitiveOption);
     for (const auto* shape : {&before, &behind})
         if (const auto match = shape->match(words); match.hasMatch())
-            if (const auto heading = readPartHeading(match.captured(1)))
+            if (auto heading = readPartHeading(match.captured(1)))
                 return heading;
     return std::nullopt;
 }
@@ -161,7 +161,7 @@ std::optional<SheetHeading> readSheetHeading(const QString& line, bool isHead, b
         return SheetHeading{*heading, 1, {}, line.startsWith(u'#')};
     if (writtenOnly)
         return std::nullopt;
-    if (const auto heading = wholeLine(line, isHead))
+    if (auto heading = wholeLine(line, isHead))
         return heading;
     return withWords(line, isHead);
 }

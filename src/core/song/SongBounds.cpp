@@ -41,7 +41,7 @@ QString excessOf(const Song& song) {
         return tooMuch(Said::tr("%n parts", nullptr, Said::n(song.parts.size())), kMostParts);
     qsizetype letters = 0;
     for (const Part& part : song.parts)
-        if (const QString excess = excessOf(part, letters); !excess.isEmpty())
+        if (QString excess = excessOf(part, letters); !excess.isEmpty())
             return excess;
     if (letters > kMostSongLetters)
         return tooMuch(Said::tr("%n letters", nullptr, Said::n(letters)), kMostSongLetters);

@@ -141,7 +141,7 @@ private:
             for (const Word& word : wordsOf(text.toLower()))
                 words.push_back(word.text);
             std::sort(words.begin(), words.end());
-            at = m_words.insert(text, std::move(words));
+            at = m_words.insert(text, words);
         }
         return *at;
     }

@@ -7,7 +7,8 @@ namespace mivanta {
 bool sameContent(const SpokenText& a, const SpokenText& b) {
     return a.title == b.title && a.kind == b.kind && a.author == b.author && a.copyright == b.copyright &&
            a.topics == b.topics && a.seasons == b.seasons && a.language == b.language && a.notes == b.notes &&
-           a.namesRoles == b.namesRoles && a.lines == b.lines;
+           a.picture == b.picture && a.lastDay == b.lastDay && a.namesRoles == b.namesRoles &&
+           a.lines == b.lines;
 }
 
 QString textKindName(TextKind kind) {

@@ -29,6 +29,9 @@ struct SpokenText {
     QStringList seasons; ///< such as "Advent"
     QString language;    ///< BCP 47 tag; empty = not said
     QString notes;
+    QString
+        picture; ///< behind the words, in place of the backdrop: a file of the library's media; may be empty
+    QDate lastDay;          ///< loops leave it out behind that day; invalid = never
     bool namesRoles = true; ///< the names of the roles are shown before their words
     std::vector<SpokenLine> lines;
 };

@@ -15,7 +15,7 @@ const std::vector<StageField>& stageFields() {
         {"key", QT_TRANSLATE_NOOP("Said", "Key and capo"), QT_TRANSLATE_NOOP("Said", "G, capo 2")},
         {"note", QT_TRANSLATE_NOOP("Said", "Stage note"), QT_TRANSLATE_NOOP("Said", "Keys alone at first")},
         {"place", QT_TRANSLATE_NOOP("Said", "Item number"), QT_TRANSLATE_NOOP("Said", "4 of 12")},
-        {"film-left", QT_TRANSLATE_NOOP("Said", "What is left of the film"),
+        {"film-left", QT_TRANSLATE_NOOP("Said", "What is left of the film, or of the loop"),
          QT_TRANSLATE_NOOP("Said", "1:35")},
         {"leader", QT_TRANSLATE_NOOP("Said", "Who leads"), QT_TRANSLATE_NOOP("Said", "Maren Holt")},
     };

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/timing/LoopTimeline.h"
 #include <algorithm>
+#include <numeric>
 
 namespace mivanta {
 
@@ -14,6 +15,13 @@ struct Unit {
     qint64 each = 0;
     [[nodiscard]] qint64 length() const { return each * stills; }
 };
+
+qint64 lengthOf(const std::vector<Unit>& units) {
+    return std::accumulate(units.begin(), units.end(), qint64(0),
+                           [](qint64 length, const Unit& unit) { return length + unit.length(); });
+}
+
+constexpr int kMostRounds = int(kLongestLoop / kShortestStill);
 
 void addUnits(std::vector<Unit>& units, const LoopMemberTimes& times, int member) {
     const qint64 each = std::clamp(times.each, kShortestStill, kLongestLoop);
@@ -32,12 +40,12 @@ class Chance {
 public:
     Chance(quint32 seed, int round) : m_state(quint64(seed) << 32 | quint32(round)) {}
     /// 0 to below `count`.
-    int below(size_t count) {
+    size_t below(size_t count) {
         m_state += 0x9e3779b97f4a7c15;
         quint64 mixed = m_state;
         mixed = (mixed ^ (mixed >> 30)) * 0xbf58476d1ce4e5b9;
         mixed = (mixed ^ (mixed >> 27)) * 0x94d049bb133111eb;
-        return int((mixed ^ (mixed >> 31)) % count);
+        return size_t((mixed ^ (mixed >> 31)) % count);
     }
 
 private:
@@ -47,9 +55,11 @@ private:
 /// A loop on its way.
 class Walk {
 public:
-    Walk(const std::vector<LoopMemberTimes>& members, const LoopRule& rule)
+    Walk(const std::vector<LoopMemberTimes>& members, const LoopRule& rule,
+         const std::optional<LoopPlace>& from)
         : m_members(members),
           m_rule(rule),
+          m_from(from),
           m_until(std::clamp(rule.length.value_or(kLongestLoop), qint64(0), kLongestLoop)) {
         m_timeline.isEndless = !rule.length && !rule.rounds;
         const bool hasRounds = std::any_of(members.begin(), members.end(), [](const LoopMemberTimes& each) {
@@ -68,7 +78,9 @@ public:
     }
 
     LoopTimeline walk() {
-        while (!m_units.empty() && roundFollows())
+        if (m_from)
+            m_from->round = std::clamp(m_from->round, 0, kMostRounds);
+        while (!m_units.empty() && (m_from || roundFollows()))
             if (!showRound())
                 break;
         stretch();
@@ -86,11 +98,20 @@ private:
     [[nodiscard]] bool roundFollows() const { return !m_rule.rounds || m_timeline.rounds < *m_rule.rounds; }
     [[nodiscard]] bool fits(qint64 length) const { return m_now + length <= m_until; }
 
+    /// What comes before the place to go on from is passed over.
     void show(const Unit& unit) {
-        for (int i = 0; i < unit.stills; ++i) {
-            m_timeline.showings.push_back(
-                {unit.member, unit.still + i, m_timeline.rounds - 1, m_now, m_now + unit.each});
-            m_now += unit.each;
+        for (int still = unit.still; still < unit.still + unit.stills; ++still) {
+            const int round = m_timeline.rounds - 1;
+            qint64 length = unit.each;
+            m_before = {unit.member, still};
+            if (m_from) {
+                if (m_from->round != round || m_from->member != unit.member || m_from->still != still)
+                    continue;
+                length = std::max<qint64>(1, unit.each - std::max<qint64>(0, m_from->shown));
+                m_from.reset();
+            }
+            m_timeline.showings.push_back({unit.member, still, round, m_now, m_now + length});
+            m_now += length;
         }
     }
 
@@ -100,48 +121,46 @@ private:
             return units;
         Chance chance(m_rule.seed, m_timeline.rounds);
         for (size_t i = units.size() - 1; i > 0; --i)
-            std::swap(units[i], units[size_t(chance.below(i + 1))]);
-        const auto& shown = m_timeline.showings;
+            std::swap(units[i], units[chance.below(i + 1)]);
         const auto wasJustShown = [&](const Unit& unit) {
-            return !shown.empty() && shown.back().member == unit.member &&
-                   shown.back().still == unit.still + unit.stills - 1;
+            return m_before == std::pair(unit.member, unit.still + unit.stills - 1);
         };
         if (units.size() > 1 && wasJustShown(units.front()))
-            std::swap(units.front(), units[size_t(1 + chance.below(units.size() - 1))]);
+            std::swap(units.front(), units[1 + chance.below(units.size() - 1)]);
         return units;
     }
 
     /// False when it was the last one.
     bool showRound() {
         const std::vector<Unit> units = ordered();
-        qint64 length = 0;
-        for (const Unit& unit : units)
-            length += unit.length();
-        const bool isWhole = fits(length);
-        if (!isWhole && m_rule.ending == LoopEnding::WholeRounds)
+        const bool isBegun = m_from.has_value();
+        if (!isBegun && !fits(lengthOf(units)) && m_rule.ending == LoopEnding::WholeRounds)
             return false;
         const size_t before = m_timeline.showings.size();
         ++m_timeline.rounds;
-        for (const Unit& unit : units)
-            if (fits(unit.length()))
+        bool isWhole = true;
+        for (const Unit& unit : units) {
+            if (m_from || fits(unit.length()))
                 show(unit);
+            else
+                isWhole = false;
+        }
         if (!isWhole) {
-            if (m_timeline.showings.size() == before)
+            if (!isBegun && m_timeline.showings.size() == before)
                 --m_timeline.rounds;
             return false;
         }
         for (const Behind& behind : m_behind)
             if (m_timeline.rounds % behind.everyRounds == 0)
                 showBehind(behind.units);
+        if (m_from && m_timeline.rounds > m_from->round)
+            m_from.reset(); // what was shown there is not there any more
         return true;
     }
 
     /// Whole or not at all.
     void showBehind(const std::vector<Unit>& units) {
-        qint64 length = 0;
-        for (const Unit& unit : units)
-            length += unit.length();
-        if (fits(length))
+        if (m_from || fits(lengthOf(units)))
             for (const Unit& unit : units)
                 show(unit);
     }
@@ -156,6 +175,8 @@ private:
 
     const std::vector<LoopMemberTimes>& m_members;
     const LoopRule& m_rule;
+    std::optional<LoopPlace> m_from;      ///< while it has not been come to
+    std::pair<int, int> m_before{-1, -1}; ///< the member and its still before
     const qint64 m_until;
     std::vector<Unit> m_units; ///< of a round
     std::vector<Behind> m_behind;
@@ -165,8 +186,9 @@ private:
 
 } // namespace
 
-LoopTimeline loopTimeline(const std::vector<LoopMemberTimes>& members, const LoopRule& rule) {
-    return Walk(members, rule).walk();
+LoopTimeline loopTimeline(const std::vector<LoopMemberTimes>& members, const LoopRule& rule,
+                          const std::optional<LoopPlace>& from) {
+    return Walk(members, rule, from).walk();
 }
 
 int LoopTimeline::at(qint64 ms) const {

@@ -59,8 +59,22 @@ struct LoopTimeline {
     [[nodiscard]] int at(qint64 ms) const;
 };
 
+/// Where a loop stands: what is shown, in which round, and for how long already.
+struct LoopPlace {
+    int round = 0; ///< as LoopShowing has it
+    int member = 0;
+    int still = 0;
+    qint64 shown = 0; ///< ms
+    friend bool operator==(const LoopPlace&, const LoopPlace&) = default;
+};
+
 /// Every showing of a loop. Members that come behind every n rounds and do not fit any more are left out, and
 /// rounds go on. Where all members are such ones, they come in each round. Linear in what it returns.
-[[nodiscard]] LoopTimeline loopTimeline(const std::vector<LoopMemberTimes>& members, const LoopRule& rule);
+///
+/// From a place on it is the rest: times are from there, and so is the rule's length; rounds are counted from
+/// the loop's begin. What is shown there is shown to its end. A place that is not there any more is the end
+/// of its round.
+[[nodiscard]] LoopTimeline loopTimeline(const std::vector<LoopMemberTimes>& members, const LoopRule& rule,
+                                        const std::optional<LoopPlace>& from = std::nullopt);
 
 } // namespace mivanta

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/timing/Timetable.h"
 #include "core/base/Said.h"
+#include "core/timing/LoopPlan.h"
 #include <QRegularExpression>
 #include <cmath>
 
@@ -32,6 +33,13 @@ QDateTime fixedTime(const QTime& at, const QDateTime& now) {
     return fixed;
 }
 
+/// To the end of its last showing; of one that does not end by itself, a round.
+int loopSeconds(const Item& loop, const Service& service, const QDateTime& begins) {
+    const LoopPlan plan = loopPlanOf(loop, service, begins);
+    const qint64 ms = plan.timeline.isEndless ? plan.roundLength() : plan.timeline.ends();
+    return std::min(kLongestItem, int((ms + 999) / 1000));
+}
+
 } // namespace
 
 int guessedSeconds(const Item& item, const Service& service) {
@@ -49,6 +57,8 @@ int guessedSeconds(const Item& item, const Service& service) {
         return countdown->to ? 0 : countdown->seconds;
     if (std::holds_alternative<PauseItem>(item.words))
         return kSecondsAPause;
+    if (item.loop())
+        return loopSeconds(item, service, {});
     const ItemContent content = contentOf(item, service);
     int lines = 0;
     int words = 0;
@@ -65,8 +75,10 @@ int guessedSeconds(const Item& item, const Service& service) {
 
 namespace {
 
-/// A countdown to a time lasts until then; anything else as long as it is guessed to.
+/// A countdown to a time, and a loop, last until then; anything else as long as it is guessed to.
 int usualSeconds(const Item& item, const Service& service, const QDateTime& now) {
+    if (item.loop())
+        return loopSeconds(item, service, now);
     const auto* countdown = std::get_if<CountdownItem>(&item.words);
     if (!countdown || !countdown->to)
         return guessedSeconds(item, service);
@@ -89,8 +101,10 @@ QString lengthText(const TimetableRow& row) {
 }
 
 int secondsOf(const Item& item, const Service& service, const QDateTime& begins, const UsualLengths& usual) {
-    if (!item.hasPlan() || item.plan.skipped)
+    if (!item.hasPlan() || item.plan.skipped || loopOf(item, service))
         return 0;
+    if (item.loop()) // its rule says it
+        return usualSeconds(item, service, begins);
     if (item.plan.seconds)
         return *item.plan.seconds;
     const auto known = usual ? usual(item) : std::nullopt;
@@ -108,6 +122,7 @@ Timetable timetableOf(const Service& service, const UsualLengths& usual) {
     QDateTime now = service.start;
     bool isFirst = true;
     TimetableRow* heading = nullptr;
+    const std::vector<bool> isMember = membersOfLoops(service);
     for (size_t i = 0; i < service.items.size(); ++i) {
         const Item& item = service.items[i];
         TimetableRow& row = table.rows[i];
@@ -116,8 +131,8 @@ Timetable timetableOf(const Service& service, const UsualLengths& usual) {
             heading = &row;
         if (!item.hasPlan())
             continue;
-        row.isGuessed = !item.plan.seconds;
-        if (item.plan.skipped)
+        row.isGuessed = !item.plan.seconds && !item.loop();
+        if (item.plan.skipped || isMember[i])
             continue;
         if (item.plan.at && now.isValid()) {
             const QDateTime fixed = fixedTime(*item.plan.at, now);

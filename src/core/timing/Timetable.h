@@ -29,7 +29,7 @@ using UsualLengths = std::function<std::optional<int>(const Item&)>;
 [[nodiscard]] QString lengthText(const TimetableRow& row);
 
 /// How long an item takes that begins at `begins` (may be invalid): as planned, else as usual, else as
-/// guessed. Headings, notes and what is left out today take no time.
+/// guessed. Headings, notes, members of loops and what is left out today take no time.
 [[nodiscard]] int secondsOf(const Item& item, const Service& service, const QDateTime& begins,
                             const UsualLengths& usual = {});
 
@@ -38,7 +38,8 @@ using UsualLengths = std::function<std::optional<int>(const Item&)>;
 
 /// The times down the order. The first item begins at the service's start, or at its own fixed time; each
 /// begins when the one before it ends, or waits for its fixed time; one that is late begins late. Fixed times
-/// earlier than half a day before where the order stands are of the next day. What is skipped takes no time.
+/// earlier than half a day before where the order stands are of the next day. What is skipped takes no time,
+/// and the members of a loop take its time.
 [[nodiscard]] Timetable timetableOf(const Service& service, const UsualLengths& usual = {});
 
 /// How long an item takes, when nobody has planned it: by its lines that are sung or its words that are read.

@@ -108,7 +108,7 @@ void FontFindings::look(Session& session) {
         if (auto slides = book.sharedSlidesOf(id); slides != known.slides)
             known = {slides, fontFindingsOf(id, *slides)};
         m_all.insert(m_all.end(), known.findings.begin(), known.findings.end());
-        now.insert(id, std::move(known));
+        now.insert(id, known);
     }
     m_known = std::move(now);
 }

@@ -26,19 +26,19 @@ QString shortened(const QString& title) {
 
 /// Dialogs that begin where the last file of their kind was.
 QString DialogPrompts::fileToOpen(FolderKind kind, const QString& title, const QString& filter) {
-    const QString path = QFileDialog::getOpenFileName(m_window, title, folderFor(kind), filter);
+    QString path = QFileDialog::getOpenFileName(m_window, title, folderFor(kind), filter);
     noteFile(kind, path);
     return path;
 }
 
 QStringList DialogPrompts::filesToOpen(FolderKind kind, const QString& title, const QString& filter) {
-    const QStringList paths = QFileDialog::getOpenFileNames(m_window, title, folderFor(kind), filter);
+    QStringList paths = QFileDialog::getOpenFileNames(m_window, title, folderFor(kind), filter);
     noteFile(kind, paths.value(0));
     return paths;
 }
 
 QString DialogPrompts::folderToOpen(FolderKind kind, const QString& title) {
-    const QString path = QFileDialog::getExistingDirectory(m_window, title, folderFor(kind));
+    QString path = QFileDialog::getExistingDirectory(m_window, title, folderFor(kind));
     noteFolder(kind, path);
     return path;
 }
@@ -48,7 +48,7 @@ QString DialogPrompts::fileToWrite(FolderKind kind, const QString& title, const 
                                    const QString& filter) {
     const QString suffix = suggestedName.section(u'.', -1);
     const QString name = fileNameOf(suggestedName.chopped(suffix.size() + 1)) + u'.' + suffix;
-    const QString path = QFileDialog::getSaveFileName(m_window, title, folderFor(kind) + u'/' + name, filter);
+    QString path = QFileDialog::getSaveFileName(m_window, title, folderFor(kind) + u'/' + name, filter);
     noteFile(kind, path);
     return path;
 }
@@ -233,6 +233,23 @@ bool DialogPrompts::agree(const QString& question, const QString& yes) {
     box.setDefaultButton(box.addButton(QMessageBox::Cancel));
     box.exec();
     return box.clickedButton() == go;
+}
+
+std::optional<int> DialogPrompts::everyRounds(const QString& film, int films) {
+    constexpr int kUsual = 3;
+    constexpr int kMost = 1000;
+    const QString what = films == 1 ? QStringLiteral("\u201c%1\u201d").arg(shortened(film))
+                                    : Said::tr("%n films", nullptr, films);
+    bool isTaken = false;
+    const int rounds =
+        QInputDialog::getInt(m_window, Said::tr("Into the loop"),
+                             Said::tr("%1: once behind every so many rounds? 1 is in each round.").arg(what),
+                             kUsual, 1, kMost, 1, &isTaken);
+    return isTaken ? std::optional(rounds) : std::nullopt;
+}
+
+QString DialogPrompts::folderOfLoop() {
+    return folderToOpen(FolderKind::Pictures, Said::tr("A loop of the pictures and films in a folder"));
 }
 
 Prompts::HowToPack DialogPrompts::packNow(const QString& what, const QString& parts) {

@@ -61,6 +61,10 @@ public:
     [[nodiscard]] virtual HowToPack packNow(const QString& what, const QString& parts) = 0;
     /// A question whose usual answer is no; `yes`: what the other button says.
     [[nodiscard]] virtual bool agree(const QString& question, const QString& yes) = 0;
+    /// A film is put into a loop: in which rounds it comes, 1 = in each; nothing when given up. `films`: how
+    /// many.
+    [[nodiscard]] virtual std::optional<int> everyRounds(const QString& film, int films) = 0;
+    [[nodiscard]] virtual QString folderOfLoop() = 0;
     enum class WhileOnScreen { Stay, SecondWindow, ChangeOver };
     /// The service `running` is on the screens and `other` is to be opened.
     [[nodiscard]] virtual WhileOnScreen openWhileOnScreen(const QString& running, const QString& other) = 0;
@@ -104,6 +108,8 @@ public:
     [[nodiscard]] bool removeForGood(const QString& what) override;
     [[nodiscard]] HowToPack packNow(const QString& what, const QString& parts) override;
     [[nodiscard]] bool agree(const QString& question, const QString& yes) override;
+    [[nodiscard]] std::optional<int> everyRounds(const QString& film, int films) override;
+    [[nodiscard]] QString folderOfLoop() override;
     [[nodiscard]] WhileOnScreen openWhileOnScreen(const QString& running, const QString& other) override;
     [[nodiscard]] bool logOutWhileOnScreen() override;
     [[nodiscard]] bool quitWhileOnScreen() override;

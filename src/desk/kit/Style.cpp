@@ -9,6 +9,7 @@
 #include <QFontMetrics>
 #include <QPixmap>
 #include <QWidget>
+#include <cmath>
 
 namespace mivanta {
 
@@ -183,7 +184,7 @@ QFont monoFont(double factor, TextWeight weight) {
 
 int spaced(double units) {
     static const double quarter = QFontMetricsF(QApplication::font()).height() / 4;
-    return int(units * quarter + 0.5);
+    return int(std::lround(units * quarter));
 }
 
 QIcon icon(const QString& name, const QColor& colour) {

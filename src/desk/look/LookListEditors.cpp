@@ -11,6 +11,7 @@
 #include <QSpinBox>
 #include <QToolButton>
 #include <QVBoxLayout>
+#include <cmath>
 
 namespace mivanta {
 
@@ -67,7 +68,7 @@ QWidget* StopsEditor::makeRow(size_t index) {
     auto* row = new QWidget(this);
     auto* colour = new ColourEdit(tr("Colour %1 of the gradient").arg(index + 1), row);
     colour->setColour(m_stops[index].colour);
-    auto* at = makeNumber<QSpinBox>(int(m_stops[index].at * 100 + 0.5), 0, 100, QStringLiteral(" %"),
+    auto* at = makeNumber<QSpinBox>(int(std::lround(m_stops[index].at * 100)), 0, 100, QStringLiteral(" %"),
                                     tr("Where this colour stands"), row);
     auto* line = new QHBoxLayout(row);
     line->setContentsMargins(0, 0, 0, 0);

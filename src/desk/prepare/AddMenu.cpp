@@ -23,6 +23,7 @@ AddMenu::AddMenu(Session& session, Prompts& prompts, QAction* heading, QWidget* 
     menu->addAction(heading);
     setMenu(menu);
     addFiles(prompts);
+    addLoops(prompts);
     auto* inputs = menu->addMenu(tr("A &live picture"));
     inputs->setObjectName(QStringLiteral("add-live"));
     connect(inputs, &QMenu::aboutToShow, this, [this, inputs] { fillLive(inputs); });
@@ -44,6 +45,19 @@ void AddMenu::addFiles(Prompts& prompts) {
     add("add-music", tr("&Music\u2026"),
         tr("One piece, or several that follow each other, over the backdrop"),
         [this, &prompts] { Q_EMIT filesWanted(prompts.soundsToChoose()); });
+}
+
+void AddMenu::addLoops(Prompts& prompts) {
+    add("add-loop", tr("A &loop"), tr("Goes round by itself through what is put into it, with an end"),
+        [this] { Q_EMIT loopWanted(); });
+    add("add-loop-folder", tr("A loop of a &folder\u2026"),
+        tr("The pictures and films of a folder go round, 7 s each"), [this, &prompts] {
+            if (const QString folder = prompts.folderOfLoop(); !folder.isEmpty())
+                Q_EMIT loopFolderWanted(folder);
+        });
+    add("add-notice", tr("A notice\u2026"),
+        tr("A slide made here from a title, a time and a place, kept under Texts"),
+        [this] { Q_EMIT noticeWanted(); });
 }
 
 /// An entry for each live input of this computer.

@@ -21,12 +21,16 @@ Q_SIGNALS:
     void itemWanted(const mivanta::ItemWords& words);
     void momentWanted(const mivanta::ItemWords& words); ///< an item; what it says can be typed at once
     void filesWanted(const QStringList& files);
+    void loopWanted();
+    void loopFolderWanted(const QString& folder);
+    void noticeWanted();
     void listWanted(); ///< what is in the clipboard
     void liveSetupWanted();
 
 private:
     void add(const char* name, const QString& text, const QString& tip, const std::function<void()>& work);
     void addFiles(Prompts& prompts);
+    void addLoops(Prompts& prompts);
     void addMoments();
     void fillLive(QMenu* inputs);
 

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/Bench.h"
 #include "core/run/Cards.h"
+#include "core/timing/Moment.h"
 #include "desk/kit/Columns.h"
 #include "desk/kit/ElidedLabel.h"
 #include "desk/kit/Style.h"
@@ -9,6 +10,9 @@
 #include "desk/prepare/LiveInService.h"
 #include "desk/prepare/LookDrops.h"
 #include "desk/prepare/LookInService.h"
+#include "desk/prepare/LoopInService.h"
+#include "desk/prepare/LoopWords.h"
+#include "desk/prepare/MemberInLoop.h"
 #include "desk/prepare/MomentInService.h"
 #include "desk/prepare/MusicInService.h"
 #include "desk/prepare/PassageInService.h"
@@ -21,12 +25,14 @@
 #include "desk/prepare/StageInService.h"
 #include "desk/prepare/TextInService.h"
 #include "desk/prepare/TrackInService.h"
+#include "session/service/LoopPlans.h"
 #include <QScrollArea>
 #include <QSettings>
 #include <QShortcut>
 #include <QStackedWidget>
 #include <QTabBar>
 #include <QVBoxLayout>
+#include <cmath>
 
 namespace mivanta {
 
@@ -52,6 +58,11 @@ Bench::Bench(Session& session, Prompts& prompts, ThumbnailStore& thumbnails, con
         dropLook(m_session, this, m_look->targetOfSlide(slide), tr("slide %1").arg(slide + 1), drop);
     });
     connect(m_slides, &SlideGrid::clicked, this, [this](int slide) {
+        const auto& stills = m_loop->plan().stills;
+        if (m_loop->isVisibleTo(m_pages) && slide < int(stills.size())) {
+            Q_EMIT memberWanted(stills[size_t(slide)].item);
+            return;
+        }
         chooseSlide(m_look->slide() == slide ? std::nullopt : std::optional(slide));
     });
     m_song = new SongInService(m_session, this);
@@ -63,6 +74,9 @@ Bench::Bench(Session& session, Prompts& prompts, ThumbnailStore& thumbnails, con
     m_set = new PicturesInService(m_session, prompts, this);
     m_film = new FilmInService(m_session, this);
     m_live = new LiveInService(m_session, this);
+    m_loop = new LoopInService(m_session, prompts, thumbnails, this);
+    connect(m_loop, &LoopInService::memberWanted, this, &Bench::memberWanted);
+    m_member = new MemberInLoop(m_session, this);
     m_music = new MusicInService(m_session, prompts, this);
     m_moment = new MomentInService(m_session, this);
     m_slide = new SlideInService(m_session, this);
@@ -100,9 +114,9 @@ void Bench::buildTabs() {
     m_tabs->setFocusPolicy(Qt::TabFocus);
     m_pages = new QStackedWidget(this);
     addTab(tr("Words"), tr("What it says, in which order"),
-           {m_slide, m_song, m_passage, m_text, m_set, m_film, m_live, m_music, m_moment});
+           {m_slide, m_song, m_passage, m_text, m_set, m_film, m_live, m_loop, m_music, m_moment});
     addTab(tr("Look"), tr("How it looks on the screens"), {m_look});
-    addTab(tr("When"), tr("When it comes, how long it takes, who leads it"), {m_plan});
+    addTab(tr("When"), tr("When it comes, how long it takes, who leads it"), {m_plan, m_member});
     addTab(tr("Stage"), tr("What only the musicians see"), {m_stage});
     addTab(tr("Sound"), tr("What sounds when it is taken"), {m_sound, m_track});
     connect(m_tabs, &QTabBar::currentChanged, this, &Bench::goToTab);
@@ -181,6 +195,8 @@ void Bench::setItem(const ItemId& id) {
     m_set->setItem(id);
     m_film->setItem(id);
     m_live->setItem(id);
+    m_loop->setItem(id);
+    m_member->setItem(id);
     m_music->setItem(id);
     m_track->setItem(id);
     m_moment->setItem(id);
@@ -197,9 +213,7 @@ void Bench::setItem(const ItemId& id) {
 
 void Bench::refresh() {
     const Item* item = m_session.document().service().item(m_item);
-    const ItemSlides* slides = item ? m_session.book().slidesOf(m_item) : nullptr;
     m_title->setText(item ? item->title() : tr("Nothing chosen"));
-    m_kind->setText(item ? kindFacts(*item) : tr("Choose an item on the sheet to see its slides here."));
     const QString unusual = item ? unusualFacts(*item, m_session.book().themes()) : QString();
     m_unusual->setText(unusual);
     m_unusual->setVisible(!unusual.isEmpty());
@@ -212,13 +226,43 @@ void Bench::refresh() {
     m_set->refresh();
     m_film->refresh();
     m_live->refresh();
+    m_loop->refresh();
+    m_member->refresh();
     m_music->refresh();
     m_track->refresh();
     m_moment->refresh();
     m_slide->refresh();
-    m_slides->setSlides(slides ? *slides : ItemSlides());
+    m_kind->setText(item && item->loop() ? loopFacts(*item, m_loop->plan())
+                    : item               ? kindFacts(*item)
+                                         : tr("Choose an item on the sheet to see its slides here."));
+    showSlides(item);
     m_look->refresh();
     showTabs(item);
+}
+
+/// A loop's are those of its members, with how long each is shown.
+void Bench::showSlides(const Item* item) {
+    if (!item || !item->loop()) {
+        const ItemSlides* slides = item ? m_session.book().slidesOf(m_item) : nullptr;
+        m_slides->setSlides(slides ? *slides : ItemSlides());
+        return;
+    }
+    const LoopPlan& plan = m_loop->plan();
+    std::vector<SlideGrid::Picture> pictures;
+    for (size_t i = 0; i < plan.stills.size(); ++i) {
+        const LoopMemberTimes& times = plan.members[i];
+        const double seconds = double(times.each * times.stills) / 1000;
+        const auto cue = cueOf(plan.stills[i], m_session.book());
+        const ItemSlides* slides = cue ? m_session.book().slidesOf(cue->item) : nullptr;
+        const int main = slides ? mainOutput(*slides) : -1;
+        const OutputSlides* output = main < 0 ? nullptr : &slides->outputs[size_t(main)];
+        pictures.push_back({output ? sceneOf(*slides, *output, output->slideAt(cue->position)) : Scene(),
+                            stillName(plan.stills[i], m_session.document().service()),
+                            times.isLeftOut ? tr("out", "that is not shown")
+                            : times.isFilm  ? momentText(std::round(seconds))
+                                            : tr("%1 s", "seconds").arg(int(std::lround(seconds)))});
+    }
+    m_slides->setPictures(pictures);
 }
 
 /// A heading has none of them; a note for the operator has no slides to look somehow, and no stage.
@@ -229,6 +273,8 @@ void Bench::showTabs(const Item* item) {
     if (!hasTabs)
         return;
     m_tabs->setTabText(WordsTab, wordsTabName(*item));
+    for (const Tab tab : {LookTab, StageTab, SoundTab}) // a loop has no picture of its own
+        m_tabs->setTabVisible(tab, !item->loop());
     const SetTabs set = setTabsOf(*item);
     for (const auto& [tab, isSet] :
          {std::pair(WordsTab, set.words), std::pair(LookTab, set.look), std::pair(WhenTab, set.when),
@@ -265,6 +311,7 @@ void Bench::chooseSlide(const std::optional<int>& slide) {
     m_look->setSlide(slide);
     m_slide->setSlide(slide);
     m_set->setPicture(pictureAt(slide));
+    m_member->setPicture(pictureAt(slide));
     m_slides->setChosen(slide);
 }
 

@@ -16,6 +16,8 @@ class ElidedLabel;
 class LookInService;
 class MomentInService;
 class LiveInService;
+class LoopInService;
+class MemberInLoop;
 class MusicInService;
 class PassageInService;
 class FilmInService;
@@ -52,6 +54,7 @@ public:
 
 Q_SIGNALS:
     void wordsWanted(const mivanta::ItemId& id);       ///< to change them for this service only
+    void memberWanted(const mivanta::ItemId& member);  ///< of the loop: to be chosen on the sheet
     void openInLibrary(const mivanta::FindPick& pick); ///< to change the library's song or text
 
 private:
@@ -60,6 +63,7 @@ private:
     void goToTab(int tab);
     void refresh();
     void showTabs(const Item* item);
+    void showSlides(const Item* item);
     void moveSlide(int slide, int by);
     /// Which picture of a set a slide shows; nothing for slides of anything else.
     [[nodiscard]] std::optional<int> pictureAt(const std::optional<int>& slide) const;
@@ -79,6 +83,8 @@ private:
     PicturesInService* m_set;
     FilmInService* m_film;
     LiveInService* m_live;
+    LoopInService* m_loop;
+    MemberInLoop* m_member;
     MusicInService* m_music;
     TrackInService* m_track;
     MomentInService* m_moment;

@@ -48,7 +48,7 @@ QString unusualFacts(const Item& item, const std::vector<Theme>& themes) {
     QStringList facts;
     if (plan.skipped)
         facts << Said::tr("left out today");
-    if (plan.at)
+    if (plan.at && !(item.loop() && item.loop()->beginsByItself))
         facts << Said::tr("begins at %1").arg(plan.at->toString(QStringLiteral("HH:mm")));
     if (plan.seconds)
         facts << Said::tr("takes %1").arg(durationText(*plan.seconds));
@@ -60,6 +60,10 @@ QString unusualFacts(const Item& item, const std::vector<Theme>& themes) {
         facts << Said::tr("led by %1").arg(plan.leader);
     if (!plan.note.isEmpty())
         facts << Said::tr("note: %1").arg(plan.note);
+    if (item.inLoop.everyRounds > 1)
+        facts << Said::tr("once every %n rounds", nullptr, item.inLoop.everyRounds);
+    if (const QString season = seasonText(item.inLoop.season); !season.isEmpty())
+        facts << Said::tr("goes round %1", "on some days").arg(season);
     if (plan.sound)
         facts << Said::tr("sounds %1").arg(plan.sound->title);
     if (plan.track)

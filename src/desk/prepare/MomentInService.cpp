@@ -3,6 +3,7 @@
 #include "core/base/Cases.h"
 #include "desk/kit/Columns.h"
 #include "desk/kit/Style.h"
+#include <QCheckBox>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QLineEdit>
@@ -60,6 +61,10 @@ MomentInService::MomentInService(Session& session, QWidget* parent) : QWidget(pa
         ends->addWidget(label);
         ends->addWidget(edit);
     }
+    m_goesOn = new QCheckBox(tr("Then go on to the next item"), m_end);
+    m_goesOn->setObjectName(QStringLiteral("countdown-goes-on"));
+    m_goesOn->setToolTip(tr("At its end the next item comes by itself"));
+    ends->addWidget(m_goesOn);
     ends->addStretch(1);
     m_wrong = new QLabel(this);
     m_wrong->setObjectName(QStringLiteral("moment-wrong"));
@@ -76,6 +81,8 @@ MomentInService::MomentInService(Session& session, QWidget* parent) : QWidget(pa
     connect(m_words, &QPlainTextEdit::textChanged, this, &MomentInService::takeWords);
     connect(m_until, &QLineEdit::editingFinished, this, &MomentInService::takeUntil);
     connect(m_for, &QLineEdit::editingFinished, this, &MomentInService::takeFor);
+    connect(m_goesOn, &QCheckBox::clicked, this,
+            [this](bool on) { changeCountdown([on](CountdownItem& countdown) { countdown.goesOn = on; }); });
 }
 
 const Item* MomentInService::item() const {
@@ -119,6 +126,7 @@ void MomentInService::refresh() {
         if (edit->text() != text && !(edit->hasFocus() && edit->isModified()))
             edit->setText(text);
     };
+    m_goesOn->setChecked(countdown->goesOn);
     show(m_until, countdown->to ? countdown->to->toString(QStringLiteral("HH:mm")) : QString());
     show(m_for, countdown->to ? QString() : durationText(countdown->seconds));
 }

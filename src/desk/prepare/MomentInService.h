@@ -3,6 +3,7 @@
 #include "session/Session.h"
 #include <QWidget>
 
+class QCheckBox;
 class QLabel;
 class QLineEdit;
 class QPlainTextEdit;
@@ -35,6 +36,7 @@ private:
     QWidget* m_end; ///< of a countdown
     QLineEdit* m_until;
     QLineEdit* m_for;
+    QCheckBox* m_goesOn;
     QLabel* m_wrong;
 };
 

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/MusicInService.h"
+#include "core/order/Loops.h"
 #include "core/timing/Moment.h"
 #include "desk/kit/BringInMedia.h"
 #include "desk/kit/Prompts.h"
@@ -41,6 +42,7 @@ MusicInService::MusicInService(Session& session, Prompts& prompts, QWidget* pare
     m_end->addItem(tr("begins again"), int(MusicEnd::Again));
     m_goesOn = new QCheckBox(tr("Play on when the next item is taken"), this);
     m_goesOn->setObjectName(QStringLiteral("music-goes-on"));
+    m_until = named(new QComboBox(this), "music-until", tr("The item at whose take it fades out"));
     m_volume = makePerCent("music-volume", tr("How loud it is"), this);
     buildForm(buildPieces());
     connectFields();
@@ -101,6 +103,7 @@ void MusicInService::buildForm(QWidget* pieces) {
     form->addRow(tr("At its end"), m_end);
     form->addRow(tr("How loud"), m_volume);
     form->addRow(QString(), m_goesOn);
+    form->addRow(tr("Fades at"), m_until);
 }
 
 void MusicInService::connectFields() {
@@ -123,6 +126,10 @@ void MusicInService::connectFields() {
     });
     connect(m_goesOn, &QCheckBox::clicked, this, [this](bool on) {
         change(tr("how long music goes on"), [on](MusicItem& music) { music.goesOn = on; });
+    });
+    connect(m_until, &QComboBox::activated, this, [this] {
+        change(tr("how long music goes on"),
+               [&](MusicItem& music) { music.until = ItemId::fromText(m_until->currentData().toString()); });
     });
     connect(m_volume, &QSpinBox::valueChanged, this, [this](int percent) {
         change(
@@ -223,6 +230,21 @@ void MusicInService::refreshPieces(const MusicItem& music) {
     m_pieces->setCurrentRow(std::clamp(row, 0, std::max(0, int(music.pieces.size()) - 1)));
 }
 
+/// The items behind it; of music in a loop, those behind the loop.
+void MusicInService::refreshUntil(const MusicItem& music) {
+    const Service& service = m_session.document().service();
+    const QSignalBlocker blocker(m_until);
+    m_until->clear();
+    m_until->addItem(tr("its end"), QString());
+    const std::vector<bool> isMember = membersOfLoops(service);
+    for (size_t i = size_t(service.indexOf(m_item)) + 1; i < service.items.size(); ++i)
+        if (const Item& item = service.items[i]; item.hasSlides() && !isMember[i])
+            m_until->addItem(item.title(), item.id.text());
+    const int at = music.until.isNull() ? 0 : m_until->findData(music.until.text());
+    m_until->setCurrentIndex(std::max(0, at));
+    m_until->setEnabled(music.goesOn);
+}
+
 void MusicInService::refresh() {
     const MusicItem* shown = item();
     setVisible(shown != nullptr);
@@ -247,6 +269,7 @@ void MusicInService::refresh() {
     m_crossfade->setEnabled(shown->pieces.size() > 1 || shown->end == MusicEnd::Again);
     m_end->setCurrentIndex(m_end->findData(int(shown->end)));
     m_goesOn->setChecked(shown->goesOn);
+    refreshUntil(*shown);
     putValue(m_volume, shown->volume);
 }
 

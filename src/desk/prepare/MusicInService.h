@@ -38,6 +38,7 @@ private:
     void removePiece();
     void movePiece(int by);
     void takeMoment(QLineEdit* edit, double MusicPiece::*moment);
+    void refreshUntil(const MusicItem& music);
     void refreshPieces(const MusicItem& music);
 
     Session& m_session;
@@ -56,6 +57,7 @@ private:
     QDoubleSpinBox* m_crossfade;
     QComboBox* m_end;
     QCheckBox* m_goesOn;
+    QComboBox* m_until;
     QSpinBox* m_volume;
 };
 

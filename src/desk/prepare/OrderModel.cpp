@@ -1,10 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/OrderModel.h"
+#include "core/order/Loops.h"
 #include "core/run/Cards.h"
+#include "core/timing/Moment.h"
 #include "desk/find/FindList.h"
 #include "desk/kit/LookDrag.h"
 #include "session/service/ItemClipboard.h"
 #include <QMimeData>
+#include <cmath>
 
 namespace mivanta {
 
@@ -13,7 +16,30 @@ namespace {
 constexpr const char* kItemsMime = "application/x-mivanta-items";
 
 /// "V1 C V2 C · G": what stands at the right of an item on the sheet.
+/// "7 s each, every 3 rounds", "film \u00b7 0:42".
+QString memberText(const Item& item, const LoopItem& loop) {
+    QStringList facts;
+    const auto* film = std::get_if<FilmItem>(&item.words);
+    if (film && film->length() > 0) {
+        facts << momentText(std::round(film->length()));
+    } else {
+        const int seconds = item.inLoop.seconds > 0 ? item.inLoop.seconds : loop.seconds;
+        const auto* set = std::get_if<PictureItem>(&item.words);
+        facts << (set && set->pictures.size() > 1 ? OrderModel::tr("%1 s each").arg(seconds)
+                                                  : OrderModel::tr("%1 s").arg(seconds));
+    }
+    if (item.inLoop.everyRounds > 1)
+        facts << OrderModel::tr("every %n rounds", nullptr, item.inLoop.everyRounds);
+    if (const QString season = seasonText(item.inLoop.season); !season.isEmpty())
+        facts << season;
+    return facts.join(QStringLiteral(" \u00b7 "));
+}
+
 QString sideText(const Item& item, const Service& service) {
+    if (const LoopItem* loop = item.loop(); loop && loop->until == LoopUntil::Time)
+        return OrderModel::tr("until %1").arg(loop->untilTime.toString(QStringLiteral("HH:mm")));
+    if (const Item* loop = loopOf(item, service); loop && canBeMember(item.words))
+        return memberText(item, *loop->loop());
     const Song* song = item.song();
     if (!song)
         return kindText(item.words);
@@ -51,6 +77,7 @@ void OrderModel::follow() {
 void OrderModel::work() {
     const Service& service = m_document.service();
     m_times = m_document.timetable();
+    m_isMember = membersOfLoops(service);
     m_numbers.clear();
     m_ids.clear();
     int number = 0;
@@ -102,6 +129,10 @@ QVariant OrderModel::data(const QModelIndex& index, int role) const {
         return std::holds_alternative<NoteItem>(item.words) || item.isSlot();
     case GroupRole:
         return groupPlace(index.row());
+    case IsLoopRole:
+        return item.loop() != nullptr;
+    case IsMemberRole:
+        return bool(m_isMember[size_t(index.row())]);
     case SideRole: {
         const int seconds = m_times.rows[size_t(index.row())].seconds;
         if (item.isHeading())
@@ -114,8 +145,9 @@ QVariant OrderModel::data(const QModelIndex& index, int role) const {
         return m_numbers[size_t(index.row())];
     case TimeRole: {
         const QDateTime& begins = m_times.rows[size_t(index.row())].begins;
-        return begins.isValid() && !item.plan.skipped ? begins.time().toString(QStringLiteral("HH:mm"))
-                                                      : QString();
+        return begins.isValid() && !item.plan.skipped && !m_isMember[size_t(index.row())]
+                   ? begins.time().toString(QStringLiteral("HH:mm"))
+                   : QString();
     }
     case SlackRole:
         return slackText(index.row());
@@ -142,8 +174,11 @@ Qt::ItemFlags OrderModel::flags(const QModelIndex& index) const {
     if (!index.isValid() || index.row() >= rowCount()) // the model may be about to be reset
         return Qt::ItemIsDropEnabled;                  // between items, never onto one
     Qt::ItemFlags flags = Qt::ItemIsEnabled | Qt::ItemIsSelectable | Qt::ItemIsDragEnabled;
-    if (canBeNamed(m_document.service().items[size_t(index.row())].words))
+    const Item& item = m_document.service().items[size_t(index.row())];
+    if (canBeNamed(item.words))
         flags |= Qt::ItemIsEditable;
+    if (item.loop())
+        flags |= Qt::ItemIsDropEnabled; // what is dropped onto a loop joins it
     return flags;
 }
 
@@ -169,8 +204,30 @@ bool OrderModel::isOwn(const QMimeData& data) const {
     return data.data(QString::fromLatin1(kItemsMime)).split('\n').value(0) == m_token.toLatin1();
 }
 
+/// The items that are dragged, of this order.
+std::vector<ItemId> OrderModel::ownIds(const QMimeData& data) {
+    std::vector<ItemId> ids;
+    for (const QByteArray& id : data.data(QString::fromLatin1(kItemsMime)).split('\n').mid(1))
+        ids.push_back(ItemId::fromText(QString::fromLatin1(id)));
+    return ids;
+}
+
+bool OrderModel::dropInto(const QMimeData& data, const ItemId& loop) {
+    if (data.hasFormat(QString::fromLatin1(FindListModel::kMimeType)))
+        Q_EMIT picksDroppedInto(FindListModel::picksIn(&data), loop);
+    else if (const QStringList files = localFilesIn(data); !files.isEmpty())
+        Q_EMIT filesDroppedInto(files, loop);
+    else if (isOwn(data))
+        m_document.putIntoLoop(ownIds(data), loop);
+    else
+        return false;
+    return true;
+}
+
 bool OrderModel::dropMimeData(const QMimeData* data, Qt::DropAction, int row, int,
                               const QModelIndex& parent) {
+    if (row < 0 && parent.isValid() && parent.data(IsLoopRole).toBool())
+        return dropInto(*data, idAt(parent.row()));
     const int to = row >= 0 ? row : parent.isValid() ? parent.row() + 1 : rowCount();
     if (data->hasFormat(QString::fromLatin1(FindListModel::kMimeType))) {
         Q_EMIT picksDropped(FindListModel::picksIn(data), to);
@@ -181,10 +238,7 @@ bool OrderModel::dropMimeData(const QMimeData* data, Qt::DropAction, int row, in
         return true;
     }
     if (isOwn(*data)) {
-        std::vector<ItemId> ids;
-        for (const QByteArray& id : data->data(QString::fromLatin1(kItemsMime)).split('\n').mid(1))
-            ids.push_back(ItemId::fromText(QString::fromLatin1(id)));
-        m_document.move(ids, to);
+        m_document.move(ownIds(*data), to);
         return true;
     }
     if (holdsItems(*data)) {

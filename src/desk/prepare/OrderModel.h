@@ -22,6 +22,8 @@ public:
         SkippedRole, ///< left out today
         IsNoteRole,  ///< for the operator, or a place to fill
         GroupRole,   ///< a GroupPlace
+        IsLoopRole,
+        IsMemberRole, ///< of a loop
     };
     /// Where an item stands among those that it belongs with.
     enum GroupPlace { InNone, First, Middle, Last };
@@ -44,6 +46,8 @@ public:
 
 Q_SIGNALS:
     void filesDropped(const QStringList& files, int at);
+    void filesDroppedInto(const QStringList& files, const mivanta::ItemId& loop);
+    void picksDroppedInto(const std::vector<mivanta::FindPick>& picks, const mivanta::ItemId& loop);
     void textDropped(const QString& text, int at);
     void picksDropped(const std::vector<mivanta::FindPick>& picks, int at);
     void followed(); ///< a change of the service: rows came and went, or say something else
@@ -53,9 +57,12 @@ private:
     void work();
     [[nodiscard]] QString slackText(int row) const;
     [[nodiscard]] GroupPlace groupPlace(int row) const;
+    [[nodiscard]] static std::vector<ItemId> ownIds(const QMimeData& data);
+    bool dropInto(const QMimeData& data, const ItemId& loop);
     [[nodiscard]] bool isOwn(const QMimeData& data) const;
 
     ServiceDocument& m_document;
+    std::vector<bool> m_isMember;
     Timetable m_times;
     std::vector<ItemId> m_ids;                              ///< by row
     std::vector<int> m_numbers;                             ///< by row; 0 = none

@@ -192,7 +192,7 @@ void OrderSheet::removeSelected() {
 
 std::vector<Item> OrderSheet::selectedItems() const {
     std::vector<Item> items;
-    for (const ItemId& id : selected())
+    for (const ItemId& id : withLoopMembers(m_document.service().items, selected()))
         items.push_back(*m_document.service().item(id));
     return items;
 }
@@ -237,8 +237,14 @@ void OrderSheet::groupSelected() {
     const bool isInside = std::all_of(ids.begin(), ids.end(), [&](const ItemId& id) {
         return std::find(members.begin(), members.end(), id) != members.end();
     });
+    const auto loop = std::find_if(ids.begin(), ids.end(), [&](const ItemId& id) {
+        const Item* item = m_document.service().item(id);
+        return item && item->loop();
+    });
     if (isInside)
         selectAll(members);
+    else if (loop != ids.end())
+        m_document.putIntoLoop(ids, *loop);
     else
         m_document.group(ids);
 }

@@ -106,7 +106,8 @@ private:
     static void paintItem(QPainter& painter, const QRect& area, const QModelIndex& index, bool selected) {
         const QRect inner = area.adjusted(spaced(1), 0, -spaced(1), 0);
         const bool isSkipped = index.data(OrderModel::SkippedRole).toBool();
-        const int left = inner.left() + paintTime(painter, inner, index);
+        const int indent = index.data(OrderModel::IsMemberRole).toBool() ? spaced(3) : 0;
+        const int left = inner.left() + paintTime(painter, inner, index) + indent;
         const QString title = index.data().toString();
         QFont font = textFont(1.05, selected ? TextWeight::Bold : TextWeight::Regular);
         font.setStrikeOut(isSkipped);
@@ -185,7 +186,7 @@ bool OrderView::isBetween(QPoint at, const LookDrop& drop) const {
     if (drop.file.isEmpty() || drop.isThemeFile)
         return false;
     const QModelIndex index = indexAt(at);
-    if (!index.isValid())
+    if (!index.isValid() || index.data(OrderModel::IsLoopRole).toBool()) // a loop takes it as a member
         return true;
     const QRect row = visualRect(index);
     const int edge = row.height() / 4;

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/PlanInService.h"
+#include "core/order/Loops.h"
 #include "core/timing/Timetable.h"
 #include "desk/kit/Columns.h"
 #include "desk/kit/Style.h"
@@ -194,6 +195,12 @@ void PlanInService::refresh() {
     m_goesOn->setTristate(!goesOn);
     m_goesOn->setCheckState(!goesOn ? Qt::PartiallyChecked : *goesOn ? Qt::Checked : Qt::Unchecked);
     m_goesOn->setEnabled(!advance || *advance);
+    const bool hasTimes = std::none_of(shown.begin(), shown.end(), [&](const Item* item) {
+        return item->loop() || loopOf(*item, service); // the loop's rule says it
+    });
+    for (QWidget* edit : std::initializer_list<QWidget*>{m_takes, m_advance})
+        edit->setEnabled(hasTimes);
+    m_goesOn->setEnabled(m_goesOn->isEnabled() && hasTimes);
     const auto skipped = commonPlan(shown, &ItemPlan::skipped);
     m_skipped->setTristate(!skipped);
     m_skipped->setCheckState(!skipped ? Qt::PartiallyChecked : *skipped ? Qt::Checked : Qt::Unchecked);

@@ -5,15 +5,13 @@
 #include "desk/kit/BringInMedia.h"
 #include "desk/kit/Columns.h"
 #include "desk/kit/EmptyState.h"
-#include "desk/kit/Placing.h"
 #include "desk/kit/Style.h"
 #include "desk/prepare/AddMenu.h"
-#include "desk/prepare/FileDrops.h"
 #include "desk/prepare/LookAheadFacts.h"
 #include "desk/prepare/LookDrops.h"
 #include "desk/prepare/LookInService.h"
 #include "desk/prepare/MomentInService.h"
-#include "desk/prepare/PasteOrder.h"
+#include "desk/prepare/OrderAdding.h"
 #include "desk/prepare/PlanInService.h"
 #include "desk/prepare/SoundInService.h"
 #include "desk/prepare/StageInService.h"
@@ -43,6 +41,7 @@ PrepareDesk::PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileAc
     m_orderSender = new OrderSender(m_session, m_prompts, this);
     auto* order = new QWidget(this);
     m_sheet = new OrderSheet(m_session.document(), m_session.book(), order);
+    m_adding = new OrderAdding(m_session, m_prompts, *m_sheet, this);
     m_sheet->addToFoot(new LookAheadFacts(m_session, m_sheet));
     m_bench = new Bench(m_session, tools.prompts, tools.thumbnails, lookSupplies(m_session, m_prompts, this),
                         order);
@@ -90,8 +89,8 @@ PrepareDesk::PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileAc
         m_bench->setItem(m_sheet->current());
         showWanted();
     });
-    connect(m_sheet, &OrderSheet::textPasted, this, &PrepareDesk::addText);
-    connect(m_sheet->model(), &OrderModel::textDropped, this, &PrepareDesk::addText);
+    connect(m_sheet, &OrderSheet::textPasted, m_adding, &OrderAdding::addText);
+    connect(m_sheet->model(), &OrderModel::textDropped, m_adding, &OrderAdding::addText);
     connect(m_sheet, &OrderSheet::selectionChanged, this, [this] {
         m_bench->plan()->refresh();
         m_bench->stage()->refresh();
@@ -102,9 +101,11 @@ PrepareDesk::PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileAc
     connect(m_sheet, &OrderSheet::failed, &m_session, &Session::problem);
     buildSheetMenu();
     connect(m_sheet, &OrderSheet::lookDropped, this, &PrepareDesk::takeLook);
-    connect(m_sheet->model(), &OrderModel::picksDropped, this, &PrepareDesk::addAt);
-    connect(m_sheet->model(), &OrderModel::filesDropped, this,
-            [this](const QStringList& files, int at) { placeFiles(m_session, this, files, placeFrom(at)); });
+    connect(m_sheet->model(), &OrderModel::picksDropped, m_adding, &OrderAdding::addAt);
+    connect(m_sheet->model(), &OrderModel::filesDropped, m_adding, &OrderAdding::addFilesAt);
+    connect(m_sheet->model(), &OrderModel::filesDroppedInto, m_adding, &OrderAdding::addFilesInto);
+    connect(m_sheet->model(), &OrderModel::picksDroppedInto, m_adding, &OrderAdding::addInto);
+    connect(m_bench, &Bench::memberWanted, m_sheet, &OrderSheet::select);
     connect(m_find, &FindPanel::chosen, this, &PrepareDesk::add);
     connect(m_find, &FindPanel::opened, this, &PrepareDesk::openInLibrary);
     connect(m_find, &FindPanel::currentChanged, this, &PrepareDesk::previewFound);
@@ -112,7 +113,7 @@ PrepareDesk::PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileAc
     m_find->setPasteOffers(PastedLines::NewSong | PastedLines::NewItems);
     connect(m_find, &FindPanel::newSongWanted, this, &PrepareDesk::newSongWanted);
     connect(m_find, &FindPanel::orderWanted, this,
-            [this](const QString& text) { addText(text, m_sheet->markerRow()); });
+            [this](const QString& text) { m_adding->addText(text, m_sheet->markerRow()); });
     connect(&m_session.document(), &ServiceDocument::opened, this, [this] {
         m_pages->setCurrentIndex(0);
         const auto& items = m_session.document().service().items;
@@ -140,14 +141,13 @@ QWidget* PrepareDesk::buildSheetColumn(const std::vector<QAction*>& fileActions)
     addAction(heading);
     auto* more = new AddMenu(m_session, m_prompts, heading, this);
     connect(more, &AddMenu::momentWanted, this, &PrepareDesk::addMoment);
-    connect(more, &AddMenu::itemWanted, this, [this](const ItemWords& words) {
-        m_sheet->select(m_session.document().insert(m_sheet->markerRow(), words));
-    });
-    connect(more, &AddMenu::filesWanted, this, [this](const QStringList& files) {
-        placeFiles(m_session, this, files, placeFrom(m_sheet->markerRow()));
-    });
+    connect(more, &AddMenu::itemWanted, m_adding, &OrderAdding::addItem);
+    connect(more, &AddMenu::filesWanted, m_adding, &OrderAdding::addFiles);
+    connect(more, &AddMenu::loopWanted, m_adding, &OrderAdding::addLoop);
+    connect(more, &AddMenu::loopFolderWanted, m_adding, &OrderAdding::addFolder);
+    connect(more, &AddMenu::noticeWanted, m_adding, &OrderAdding::addNotice);
     connect(more, &AddMenu::listWanted, this,
-            [this] { addText(QGuiApplication::clipboard()->text(), m_sheet->markerRow()); });
+            [this] { m_adding->addText(QGuiApplication::clipboard()->text(), m_sheet->markerRow()); });
     connect(more, &AddMenu::liveSetupWanted, this, &PrepareDesk::liveSetupWanted);
     QAction* up = sheetAction(QStringLiteral("move-up"), QStringLiteral("arrow-up"), tr("Move up"),
                               tr("Move the chosen items up (Alt+Up)"));
@@ -251,71 +251,7 @@ void PrepareDesk::selectItem(const ItemId& id) {
 }
 
 void PrepareDesk::add(const std::vector<FindPick>& picks) {
-    const Item* current = m_session.document().service().item(m_sheet->current());
-    if (current && current->isSlot())
-        fillSlots(picks);
-    else
-        addAt(picks, m_sheet->markerRow());
-}
-
-void PrepareDesk::addAt(const std::vector<FindPick>& picks, int at) {
-    placePicks(m_session, m_prompts, this, picks, placeFrom(at));
-}
-
-/// Puts one behind the other, from there on; what comes at once is one step of undo.
-PlaceWords PrepareDesk::placeFrom(int at) {
-    return [this, row = std::make_shared<int>(at)](std::vector<ItemWords> words) {
-        std::vector<Item> items;
-        for (ItemWords& each : words)
-            items.push_back({ItemId::create(), std::move(each)});
-        const ItemId last = items.back().id;
-        const QString what = items.size() == 1 ? tr("adding %1").arg(items.front().title())
-                                               : tr("adding %n items", nullptr, int(items.size()));
-        m_session.document().insertItems(*row, std::move(items), what);
-        *row += int(words.size());
-        m_sheet->select(last);
-    };
-}
-
-/// Fills the place that is chosen and goes on to the next one; what is left over when all are filled is put
-/// behind the last.
-void PrepareDesk::fillSlots(const std::vector<FindPick>& picks) {
-    placePicks(m_session, m_prompts, this, picks, [this](std::vector<ItemWords> words) {
-        QUndoStack& steps = m_session.document().undoStack();
-        if (words.size() > 1)
-            steps.beginMacro(tr("choosing %n items", nullptr, int(words.size())));
-        for (ItemWords& each : words)
-            fillOne(std::move(each));
-        if (words.size() > 1)
-            steps.endMacro();
-    });
-}
-
-void PrepareDesk::fillOne(ItemWords words) {
-    ServiceDocument& document = m_session.document();
-    const ItemId slot = m_sheet->current();
-    const Item* item = document.service().item(slot);
-    if (!item || !item->isSlot()) {
-        m_sheet->select(document.insert(m_sheet->markerRow(), std::move(words)));
-        return;
-    }
-    document.fill(slot, std::move(words));
-    const auto& items = document.service().items;
-    const auto next = std::find_if(items.begin() + document.service().indexOf(slot), items.end(),
-                                   [](const Item& each) { return each.isSlot(); });
-    m_sheet->select(next == items.end() ? slot : next->id);
-}
-
-/// Lines from an e-mail or a table, at the mark.
-void PrepareDesk::addText(const QString& text, int at) {
-    auto* dialog = new PasteOrder(m_session, text, tr("Add them to the order"), this);
-    connect(dialog, &PasteOrder::taken, this, [this, at](const std::vector<Item>& items) {
-        m_session.document().insertItems(at, items,
-                                         tr("adding %n items from a list", nullptr, int(items.size())));
-        if (!items.empty())
-            m_sheet->select(items.back().id);
-    });
-    dialog->open();
+    m_adding->add(picks);
 }
 
 /// Find says what it is for while a place to fill is chosen.

@@ -17,6 +17,7 @@ namespace mivanta {
 
 class EmptyState;
 
+class OrderAdding;
 class OrderSender;
 class WordsInService;
 
@@ -49,12 +50,7 @@ private:
     QAction* sheetAction(const QString& name, const QString& iconName, const QString& text,
                          const QString& tip);
     void addMoment(const ItemWords& words);
-    [[nodiscard]] PlaceWords placeFrom(int at);
-    void fillSlots(const std::vector<FindPick>& picks);
-    void fillOne(ItemWords words);
-    void addText(const QString& text, int at);
     void showWanted();
-    void addAt(const std::vector<FindPick>& picks, int at);
     void takeLook(const std::vector<ItemId>& onto, const LookDrop& drop);
     void addHeading();
     /// Every song of the service, as it stands here.
@@ -68,6 +64,7 @@ private:
     Sender& m_sender;
     OrderSender* m_orderSender;
     OrderSheet* m_sheet;
+    OrderAdding* m_adding;
     QStackedLayout* m_pages; ///< the order; a song's words in this service
     WordsInService* m_words;
     Bench* m_bench;

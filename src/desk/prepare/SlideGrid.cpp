@@ -82,26 +82,32 @@ void SlideGrid::arrange() {
 
 void SlideGrid::setSlides(const ItemSlides& slides) {
     const int main = slides.outputs.empty() ? -1 : mainOutput(slides);
-    m_count = main < 0 ? 0 : int(slides.outputs[size_t(main)].slides.size());
+    std::vector<Picture> pictures;
+    const int count = main < 0 ? 0 : int(slides.outputs[size_t(main)].slides.size());
+    for (int i = 0; i < count; ++i) {
+        const OutputSlides& output = slides.outputs[size_t(main)];
+        const Slide& slide = output.slides[size_t(i)];
+        const ContentEntry& entry = slides.content.entries[size_t(slide.start.entry)];
+        QString place = tr("%1 of %2").arg(slide.number).arg(slide.of);
+        if (entry.passes > 1)
+            place += QStringLiteral(" \u00b7 \u00d7%1: %2").arg(entry.passes).arg(entry.pass);
+        pictures.push_back(
+            {sceneOf(slides, output, i), slides.content.parts[size_t(entry.part)].label, place});
+    }
+    setPictures(pictures);
+}
+
+void SlideGrid::setPictures(const std::vector<Picture>& pictures) {
+    m_count = int(pictures.size());
     while (int(m_pictures.size()) < m_count)
         addPicture();
     arrange();
     for (int i = 0; i < int(m_pictures.size()); ++i) {
         PictureView* view = m_pictures[size_t(i)];
         view->setVisible(i < m_count);
-        if (i >= m_count) {
-            view->setScene(std::nullopt);
-            continue;
-        }
-        const OutputSlides& output = slides.outputs[size_t(main)];
-        const Slide& slide = output.slides[size_t(i)];
-        const ContentEntry& entry = slides.content.entries[size_t(slide.start.entry)];
-        const ContentPart& part = slides.content.parts[size_t(entry.part)];
-        view->setScene(sceneOf(slides, output, i));
-        QString place = tr("%1 of %2").arg(slide.number).arg(slide.of);
-        if (entry.passes > 1)
-            place += QStringLiteral(" \u00b7 \u00d7%1: %2").arg(entry.passes).arg(entry.pass);
-        view->setCaption(part.label, place);
+        view->setScene(i < m_count ? std::optional(pictures[size_t(i)].scene) : std::nullopt);
+        if (i < m_count)
+            view->setCaption(pictures[size_t(i)].name, pictures[size_t(i)].place);
     }
     const int rows = (m_count + m_columns - 1) / m_columns;
     // Pictures are as high as their width asks: a bar that came and went would have them swing to and fro.

@@ -15,6 +15,13 @@ class SlideGrid : public QScrollArea {
 public:
     explicit SlideGrid(ThumbnailStore& thumbnails, QWidget* parent = nullptr);
     void setSlides(const ItemSlides& slides);
+    /// What is shown in a place of the grid.
+    struct Picture {
+        Scene scene;
+        QString name;
+        QString place; ///< at the right: "3 of 9"
+    };
+    void setPictures(const std::vector<Picture>& pictures);
     void setChosen(const std::optional<int>& slide);
     /// The focus goes with a slide that was moved, so that the key can be pressed again.
     void moveFocus(int from, int to);

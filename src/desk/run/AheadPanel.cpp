@@ -1,13 +1,17 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/run/AheadPanel.h"
 #include "core/run/Cards.h"
+#include "core/timing/Chain.h"
 #include "desk/kit/ElidedLabel.h"
 #include "desk/kit/Style.h"
 #include "desk/run/AdvanceLine.h"
 #include "desk/run/SoundLine.h"
+#include "session/service/LoopPlans.h"
 #include "session/service/PlannedLengths.h"
 #include <QGridLayout>
+#include <QHBoxLayout>
 #include <QLabel>
+#include <QPushButton>
 #include <QVBoxLayout>
 
 namespace mivanta {
@@ -62,12 +66,28 @@ AheadPanel::AheadPanel(Session& session, const RunKeys& keys, QWidget* parent)
     connect(&m_session.document(), &ServiceDocument::changed, this, &AheadPanel::refresh);
     connect(&m_session.advance(), &AutoAdvance::changed, this, &AheadPanel::refresh);
     connect(&m_session.sounds(), &ItemSounds::changed, this, &AheadPanel::refresh);
+    connect(&m_session.loop(), &RunLoop::changed, this, &AheadPanel::refresh);
 }
 
 QWidget* AheadPanel::buildByItself() {
     auto* box = new QFrame(this);
     auto* column = boxIn(box);
-    column->addWidget(smallHeading(tr("GOES ON BY ITSELF"), box));
+    auto* head = new QHBoxLayout;
+    head->addWidget(smallHeading(tr("GOES ON BY ITSELF"), box), 1);
+    m_switch = new QPushButton(box);
+    m_switch->setObjectName(QStringLiteral("run-by-itself-switch"));
+    m_switch->setFocusPolicy(Qt::NoFocus);
+    m_switch->setCheckable(true);
+    connect(m_switch, &QPushButton::clicked, this,
+            [this] { m_session.orders().obey(order::GoOnByItself{}); });
+    head->addWidget(m_switch);
+    column->addLayout(head);
+    m_chain = new QLabel(box);
+    m_chain->setObjectName(QStringLiteral("run-chain"));
+    m_chain->setTextFormat(Qt::PlainText);
+    m_chain->setWordWrap(true);
+    m_chain->setFont(textFont(1.0));
+    column->addWidget(m_chain);
     column->addWidget(new AdvanceLine(m_session.advance(), m_session.run(), m_keys, box));
     column->addWidget(new SoundLine(m_session.sounds(), m_keys, box));
     m_others = new QLabel(box);
@@ -134,8 +154,48 @@ void AheadPanel::showByItself() {
                       .arg(callOut->until->time().toString(QStringLiteral("HH:mm:ss")));
     m_others->setText(others.join(u'\n'));
     m_others->setVisible(!others.isEmpty());
-    m_nothing->setVisible(others.isEmpty() && !m_session.advance().due() &&
+    const bool isOn = m_session.run().goesOnByItself();
+    const QString keys = m_keys.textOf(RunAction::ByItself);
+    m_switch->setChecked(isOn);
+    m_switch->setText(isOn ? tr("On (%1)", "a switch, and its key").arg(keys)
+                           : tr("Off (%1)", "a switch, and its key").arg(keys));
+    m_switch->setAccessibleName(tr("What comes by itself: on or off"));
+    m_switch->setToolTip(tr("Off: every step waits for a key, whatever the order says"));
+    const QString chain = chainText();
+    m_chain->setText(chain);
+    m_chain->setVisible(!chain.isEmpty());
+    m_nothing->setVisible(others.isEmpty() && chain.isEmpty() && !m_session.advance().due() &&
                           !m_session.sounds().isAnythingHeard());
+}
+
+/// What comes behind what is on screen without a key, down to the first that waits for one.
+QString AheadPanel::chainText() const {
+    const auto cue = m_session.onScreen().cue();
+    const Service& service = m_session.document().service();
+    const Item* item = cue ? service.item(m_session.book().blockOf(cue->item)) : nullptr;
+    if (!item || !m_session.run().goesOnByItself())
+        return {};
+    const LoopMembersKnown known = knownMembers(m_session.book());
+    const QDateTime since = m_session.run().moment().itemSince;
+    const std::vector<ChainLink> here = chainFrom(*item, service, since, known);
+    if (here.size() < 2)
+        return {};
+    QDateTime ends = here.front().ends;
+    if (m_session.loop().stand())
+        ends = m_session.loop().ends();
+    else if (const auto left = m_session.film().left())
+        ends = Clock::the().now().addMSecs(qint64(*left * 1000));
+    QStringList lines;
+    for (const ChainLink& link : chainFrom(*service.item(here[1].item), service, ends, known)) {
+        const QString title = service.item(link.item)->title();
+        lines << (link.begins.isValid()
+                      ? QStringLiteral("%1  %2").arg(link.begins.toString(QStringLiteral("HH:mm:ss")), title)
+                      : title);
+    }
+    constexpr int kMostLines = 4;
+    if (lines.size() > kMostLines)
+        lines = lines.mid(0, kMostLines) + QStringList{QStringLiteral("\u2026")};
+    return lines.join(u'\n');
 }
 
 void AheadPanel::showAhead() {
@@ -154,7 +214,8 @@ void AheadPanel::showAhead() {
     const auto& here = cue ? cue : state.next;
     const int at = here ? plan.indexOf(here->item) : -1;
     const bool isBefore = !cue && at >= 0; // nothing taken yet: the first item is the one that comes
-    const int next = isBefore ? at : at + 1;
+    const auto loop = at >= 0 ? plan.loopAt(at) : std::nullopt;
+    const int next = isBefore ? at : loop ? loop->end : at + 1;
     const Item* item =
         at >= 0 && next < plan.itemCount() ? m_session.document().service().item(plan.itemId(next)) : nullptr;
     m_item->setText(item ? item->title() : tr("None: this is the last one"));

@@ -5,6 +5,7 @@
 #include <QWidget>
 
 class QLabel;
+class QPushButton;
 
 namespace mivanta {
 
@@ -25,12 +26,15 @@ private:
     QWidget* buildAhead();
     void refresh();
     void showByItself();
+    [[nodiscard]] QString chainText() const;
     void showAhead();
 
     Session& m_session;
     const RunKeys& m_keys;
-    QLabel* m_others;  ///< what goes on besides slides and sounds
-    QLabel* m_nothing; ///< there is nothing of that kind
+    QLabel* m_others;      ///< what goes on besides slides and sounds
+    QPushButton* m_switch; ///< whether anything comes by itself
+    QLabel* m_chain;       ///< what comes by itself, with its times
+    QLabel* m_nothing;     ///< there is nothing of that kind
     ElidedLabel* m_then;
     ElidedLabel* m_item;
     ElidedLabel* m_facts;

@@ -46,7 +46,7 @@ CallOutBar::CallOutBar(Session& session, const RunKeys& keys, QWidget* parent)
     connect(m_menu, &QMenu::aboutToShow, this, &CallOutBar::fillMenu);
     connect(m_show, &QToolButton::clicked, this, [this] {
         if (m_session.run().state().covers.callOut)
-            m_session.run().endCallOut();
+            m_session.run().covers().endCallOut();
         else
             showMessage();
         Q_EMIT done();

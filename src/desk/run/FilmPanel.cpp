@@ -60,6 +60,7 @@ FilmPanel::FilmPanel(Session& session, const RunKeys& keys, QWidget* parent)
     m_ticks.setInterval(kFilmTickMs);
     connect(&m_ticks, &QTimer::timeout, this, &FilmPanel::refresh);
     connect(&m_session.film(), &RunFilm::changed, this, &FilmPanel::refresh);
+    connect(&m_session.loop(), &RunLoop::changed, this, &FilmPanel::refresh);
     connect(m_strip, &FilmStrip::clicked, this,
             [this](double seconds) { m_session.orders().obey(order::SeekFilm{seconds}); });
     refresh();
@@ -97,7 +98,7 @@ void FilmPanel::setText(QPushButton* button, RunAction action, const QString& te
 }
 
 void FilmPanel::refresh() {
-    const auto film = m_session.film().play();
+    const auto film = m_session.loop().stand() ? std::nullopt : m_session.film().play(); // a loop has its own
     setVisible(film.has_value());
     if (!film) {
         m_film.reset();

@@ -2,6 +2,7 @@
 #include "desk/run/LaneList.h"
 #include "desk/kit/Style.h"
 #include "desk/run/CurtainBar.h"
+#include "desk/run/LoopLane.h"
 #include "session/service/PlannedLengths.h"
 #include <QLabel>
 #include <QScrollBar>
@@ -9,13 +10,13 @@
 
 namespace mivanta {
 
-LaneList::LaneList(const RunController& run, RunOrders& orders, OnScreen& onScreen, ServiceDocument& document,
-                   QWidget* parent)
+LaneList::LaneList(Session& session, QWidget* parent)
     : QScrollArea(parent),
-      m_run(run),
-      m_orders(orders),
-      m_onScreen(onScreen),
-      m_document(document) {
+      m_session(session),
+      m_run(session.run()),
+      m_orders(session.orders()),
+      m_onScreen(session.onScreen()),
+      m_document(session.document()) {
     setObjectName(QStringLiteral("lanes"));
     setFocusPolicy(Qt::NoFocus);
     setWidgetResizable(true);
@@ -115,16 +116,20 @@ void LaneList::rebuild() {
     if (m_unplanned)
         m_unplanned->deleteLater();
     m_unplanned = nullptr;
-    for (QLabel* note : m_notes)
-        note->deleteLater();
-    m_notes.clear();
+    for (QWidget* between : m_between)
+        between->deleteLater();
+    m_between.clear();
     int at = 0; // in the column
     for (const Item& item : m_document.service().items) {
         if (const auto* note = std::get_if<NoteItem>(&item.words)) {
-            m_notes.push_back(noteOf(*note, widget()));
-            m_column->insertWidget(at++, m_notes.back());
+            m_between.push_back(noteOf(*note, widget()));
+            m_column->insertWidget(at++, m_between.back());
         }
-        if (!item.isRun())
+        if (item.loop() && !item.plan.skipped) {
+            m_between.push_back(new LoopLane(m_session, item.id, widget()));
+            m_column->insertWidget(at++, m_between.back());
+        }
+        if (m_run.lineup().indexOf(item.id) < 0)
             continue;
         auto* lane = new Lane(int(m_lanes.size()) + 1, item.id, widget());
         setContent(*lane, item, m_document);

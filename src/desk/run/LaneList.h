@@ -1,8 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "desk/run/Lane.h"
-#include "session/run/OnScreen.h"
-#include "session/run/RunOrders.h"
+#include "session/Session.h"
 #include <QScrollArea>
 
 class QLabel;
@@ -15,8 +14,7 @@ namespace mivanta {
 class LaneList : public QScrollArea {
     Q_OBJECT
 public:
-    LaneList(const RunController& run, RunOrders& orders, OnScreen& onScreen, ServiceDocument& document,
-             QWidget* parent = nullptr);
+    explicit LaneList(Session& session, QWidget* parent = nullptr);
     [[nodiscard]] const std::vector<Lane*>& lanes() const { return m_lanes; }
 
 protected:
@@ -32,13 +30,14 @@ private:
     void connectLane(Lane* lane, const ItemId& id);
     void keepInSight();
 
+    Session& m_session;
     const RunController& m_run;
     RunOrders& m_orders;
     OnScreen& m_onScreen;
     ServiceDocument& m_document;
     QVBoxLayout* m_column;
     std::vector<Lane*> m_lanes;
-    std::vector<QLabel*> m_notes; ///< for the operator, between lanes
+    std::vector<QWidget*> m_between; ///< notes for the operator and heads of loops
     Lane* m_unplanned = nullptr;
     bool m_isStale = true;
     QTimer m_sightSoon;

@@ -11,6 +11,7 @@
 #include "desk/run/FilmPanel.h"
 #include "desk/run/KeyStrip.h"
 #include "desk/run/LiveLine.h"
+#include "desk/run/LoopPanel.h"
 #include "desk/run/MendSheet.h"
 #include "desk/run/RunFind.h"
 #include "desk/run/RunPictures.h"
@@ -56,12 +57,12 @@ RunDesk::RunDesk(const Tools& tools, RunKeys& keys, QWidget* parent)
     applyNight(this);
     setFocusPolicy(Qt::StrongFocus);
     auto* lanes = new QWidget(this);
-    m_lanes =
-        new LaneList(m_session.run(), m_session.orders(), m_session.onScreen(), m_session.document(), lanes);
+    m_lanes = new LaneList(m_session, lanes);
     auto* lanesColumn = new QVBoxLayout(lanes);
     lanesColumn->setContentsMargins(0, 0, 0, 0);
     lanesColumn->addWidget(m_lanes);
     lanesColumn->addWidget(new LiveLine(m_session.liveOnScreen(), lanes));
+    lanesColumn->addWidget(new LoopPanel(m_session, m_keys, lanes));
     lanesColumn->addWidget(new FilmPanel(m_session, m_keys, lanes));
     auto* nothing = new EmptyState(
         tr("Nothing to run yet"),
@@ -245,11 +246,14 @@ bool RunDesk::obeyKey(QKeyEvent* event) {
         return true;
     }
     const auto key = Qt::Key(event->key());
-    const auto film = m_session.film().play() ? RunKeys::Film::OnScreen : RunKeys::Film::None;
-    if (const auto action = m_keys.actionOf(key, film)) {
-        if (!event->isAutoRepeat() ||
-            factsOf(*action).repeats) // a key held down must not run through the song
-            obey(*action);
+    const RunKeys::Moving moving = m_session.loop().stand()  ? RunKeys::Moving::Loop
+                                   : m_session.film().play() ? RunKeys::Moving::Film
+                                                             : RunKeys::Moving::None;
+    if (const auto action = m_keys.actionOf(key, moving)) {
+        const bool repeats =
+            factsOf(*action).repeats && !(factsOf(*action).isOfMoving && moving == RunKeys::Moving::Loop);
+        if (!event->isAutoRepeat() || repeats) // a key held down must not run through the song
+            obey(*action, moving);
         return true;
     }
     if (event->isAutoRepeat())
@@ -271,11 +275,12 @@ bool RunDesk::mayEdit() {
     return !m_session.runOnly().isLocked();
 }
 
-void RunDesk::obey(RunAction action) {
+void RunDesk::obey(RunAction action, RunKeys::Moving moving) {
     if (action == RunAction::Take || action == RunAction::Back || action == RunAction::StopLooking)
         forgetTyped();
-    if (const auto& ordered = factsOf(action).order) {
-        m_session.orders().obey(*ordered);
+    if (const auto& ordered = RunKeys::orderOf(action, moving)) {
+        if (const auto done = m_session.orders().obey(*ordered); !done)
+            Q_EMIT m_session.problem(done.error());
         return;
     }
     switch (action) { // what only this window can do

@@ -43,7 +43,7 @@ private:
     QWidget* buildSide();
     QLabel* sideLabel(const char* name, double size, TextWeight weight);
     void refresh();
-    void obey(RunAction action);
+    void obey(RunAction action, RunKeys::Moving moving);
     [[nodiscard]] bool mayEdit();
     void look(const FindPick& pick);
     void lookAtPicture();

@@ -39,7 +39,7 @@ RunFind::RunFind(const Tools& tools, QWidget* desk)
     connect(m_find, &FindPanel::chosen, this, [this](const std::vector<FindPick>& picks) {
         if (picks.empty())
             return;
-        const FindPick pick = picks.front();
+        FindPick pick = picks.front(); // closing forgets them
         close();
         Q_EMIT chosen(pick);
     });

@@ -2,6 +2,7 @@
 #include "desk/run/SoundLine.h"
 #include "core/timing/Moment.h"
 #include "desk/kit/Style.h"
+#include <cmath>
 
 namespace mivanta {
 
@@ -21,7 +22,7 @@ QString SoundLine::lineOf(SoundChannel channel) const {
     const message::Sounding& sounding = m_sounds.sounding(channel);
     if (sounding.name.isEmpty())
         return {};
-    const auto clock = [](qint64 ms) { return momentText(double(ms / 1000)); };
+    const auto clock = [](qint64 ms) { return momentText(std::floor(double(ms) / 1000)); };
     const QString place = sounding.duration > 0
                               ? tr("%1 of %2").arg(clock(sounding.position), clock(sounding.duration))
                               : clock(sounding.position);

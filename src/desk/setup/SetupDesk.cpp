@@ -77,7 +77,7 @@ SetupDesk::SetupDesk(Session& session, ThumbnailStore& thumbnails, Prompts& prom
     m_screen = new ScreenForm(content);
     connect(m_screen, &ScreenForm::changed, &m_session.outputs(), &Outputs::change);
     connect(m_screen, &ScreenForm::testCardWanted, this,
-            [this](bool on) { m_session.run().setTestCard(m_chosen, on); });
+            [this](bool on) { m_session.run().covers().setTestCard(m_chosen, on); });
     connect(&m_session.run(), &RunController::changed, this, &SetupDesk::refresh);
     auto* column = new QVBoxLayout;
     column->setSpacing(spaced(3));
@@ -168,7 +168,7 @@ void SetupDesk::showEvent(QShowEvent* event) {
 
 /// Nobody leaves a test card in the hall by going elsewhere.
 void SetupDesk::hideEvent(QHideEvent* event) {
-    m_session.run().endTestCards();
+    m_session.run().covers().endTestCards();
     QScrollArea::hideEvent(event);
 }
 

@@ -15,7 +15,7 @@ namespace {
 
 /// Dictionaries have encodings of their own.
 std::string encoded(Hunspell& dictionary, const QString& word) {
-    const std::string name = dictionary.get_dict_encoding();
+    const std::string& name = dictionary.get_dict_encoding();
     if (name == "UTF-8")
         return word.toStdString();
     QStringEncoder encoder(name.c_str());
@@ -23,7 +23,7 @@ std::string encoded(Hunspell& dictionary, const QString& word) {
 }
 
 QString decoded(Hunspell& dictionary, const std::string& word) {
-    const std::string name = dictionary.get_dict_encoding();
+    const std::string& name = dictionary.get_dict_encoding();
     QStringDecoder decoder(name.c_str());
     const auto bytes = QByteArray::fromStdString(word);
     return name == "UTF-8" || !decoder.isValid() ? QString::fromUtf8(bytes) : QString(decoder(bytes));

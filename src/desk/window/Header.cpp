@@ -76,7 +76,7 @@ Header::Header(QWidget* parent) : QWidget(parent) {
     left->setSpacing(spaced(2.5));
     left->addWidget(m_title);
     left->addWidget(m_state, 1);
-    auto* right = new QHBoxLayout;
+    auto* right = m_right = new QHBoxLayout;
     right->setSpacing(spaced(4));
     right->addStretch(1);
     right->addWidget(m_lock);
@@ -90,11 +90,18 @@ Header::Header(QWidget* parent) : QWidget(parent) {
     row->addLayout(right, 1);
 }
 
+void Header::addBeforeLamp(QWidget* widget) {
+    m_right->insertWidget(m_right->indexOf(m_lampBox), widget);
+}
+
+QString Header::buttonStyle() {
+    return QStringLiteral("QToolButton { color: %1; border: 1px solid #55646a; border-radius: 4px; "
+                          "padding: 3px 8px; } QToolButton:hover { background: #33434a; }")
+        .arg(kHeadText.name());
+}
+
 void Header::buildLock() {
-    const QString style =
-        QStringLiteral("QToolButton { color: %1; border: 1px solid #55646a; border-radius: 4px; "
-                       "padding: 3px 8px; } QToolButton:hover { background: #33434a; }")
-            .arg(kHeadText.name());
+    const QString style = buttonStyle();
     m_lock = new QToolButton(this);
     m_lock->setObjectName(QStringLiteral("lock"));
     m_lock->setText(tr("Lock"));

@@ -5,6 +5,7 @@
 #include <QWidget>
 #include <vector>
 
+class QHBoxLayout;
 class QToolButton;
 
 namespace mivanta {
@@ -32,6 +33,10 @@ public:
     void setService(const QString& title, const QString& state);
     void setLamp(const LampState& lamp);
     void setTime(const QString& time);
+    /// Something else that is told on every desk; it stands before the lamp.
+    void addBeforeLamp(QWidget* widget);
+    /// The look of buttons there.
+    [[nodiscard]] static QString buttonStyle();
     /// None; one to be closed; one that keeps the desks away until it is held open.
     enum class Lock { None, Open, Closed };
     void setLock(Lock lock);
@@ -47,6 +52,7 @@ protected:
 
 private:
     void buildLock();
+    QHBoxLayout* m_right;
     struct Desk {
         QToolButton* button;
         QString name;

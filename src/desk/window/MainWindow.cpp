@@ -9,6 +9,7 @@
 #include "desk/run/RunDesk.h"
 #include "desk/sending/PackingBar.h"
 #include "desk/setup/SetupDesk.h"
+#include "desk/window/ArmedChip.h"
 #include "desk/window/CopyingBar.h"
 #include "desk/window/Header.h"
 #include "desk/window/Lamp.h"
@@ -207,6 +208,7 @@ void MainWindow::makeDesks() {
         addAction(action);
         ++index;
     }
+    m_header->addBeforeLamp(new ArmedChip(m_session, m_header));
     connect(m_header, &Header::lockWanted, &m_session.runOnly(), &RunOnly::lock);
     connect(m_header, &Header::unlockWanted, &m_session.runOnly(), &RunOnly::unlock);
     connect(&m_session.runOnly(), &RunOnly::changed, this, &MainWindow::showLock);

@@ -43,7 +43,7 @@ QString MediumPictures::nameFor(const ShownMedium& shown) {
         return shown.medium.name;
     const QString facts =
         QStringLiteral("%1\n%2\n%3").arg(shown.filePath()).arg(shown.medium.bytes).arg(shown.changedAt);
-    const QString name =
+    QString name =
         QString::fromLatin1(QCryptographicHash::hash(facts.toUtf8(), QCryptographicHash::Sha256).toHex()) +
         u'.' + mediaSuffix(shown.path);
     const QMutexLocker lock(&m_places->lock);

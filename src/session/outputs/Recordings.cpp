@@ -10,6 +10,7 @@
 #include <QLocale>
 #include <QStandardPaths>
 #include <algorithm>
+#include <cmath>
 
 namespace mivanta {
 
@@ -39,7 +40,8 @@ QString recordingText(const message::Recording& recording) {
     if (recording.length == 0)
         return Said::tr("is about to begin");
     return Said::tr("%1 \u00b7 %2", "length and size of a recording")
-        .arg(momentText(double(recording.length / 1000)), QLocale().formattedDataSize(recording.bytes));
+        .arg(momentText(std::floor(double(recording.length) / 1000)),
+             QLocale().formattedDataSize(recording.bytes));
 }
 
 Recordings::Recordings(PlayerClient& player, QObject* parent) : QObject(parent), m_player(player) {
@@ -125,7 +127,8 @@ QString Recordings::text() const {
     qint64 longest = 0;
     for (const message::Recording& each : m_running)
         longest = std::max(longest, each.length);
-    return m_running.empty() ? QString() : tr("recording %1").arg(momentText(double(longest / 1000)));
+    return m_running.empty() ? QString()
+                             : tr("recording %1").arg(momentText(std::floor(double(longest) / 1000)));
 }
 
 } // namespace mivanta

@@ -41,7 +41,7 @@ std::optional<Reading> readingOf(const ItemSlides& slides, const OutputSlides& o
 }
 
 QString readingText(const Legibility& reading) {
-    const QString size = legibilityText(reading);
+    QString size = legibilityText(reading);
     if (reading.contrast == 0)
         return size;
     const QString figure = QString::number(reading.contrast, 'f', 1);

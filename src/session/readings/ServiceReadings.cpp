@@ -64,7 +64,7 @@ void ServiceReadings::readOne() {
             readingOf(*known.slides, output, m_contrasts, Contrasts::Urgency::WhenThereIsTime));
         isMeasured = isMeasured && (!known.outputs.back() || known.outputs.back()->isMeasured);
     }
-    m_known.insert(id, std::move(known));
+    m_known.insert(id, known);
     if (!isMeasured)
         m_waiting.push_back(id);
     if (!m_soon.isActive())

@@ -5,8 +5,8 @@
 
 namespace mivanta {
 
-/// Takes the next slide by itself where an item's plan says so. It gives way to the operator: looking
-/// elsewhere stops it until something is taken again. GUI thread.
+/// Takes the next slide by itself where an item's plan says so, and what follows a countdown at its end. It
+/// gives way to the operator: looking elsewhere stops it until something is taken again. GUI thread.
 class AutoAdvance : public QObject {
     Q_OBJECT
 public:
@@ -24,11 +24,14 @@ private:
     void start();
     void watch();
     [[nodiscard]] std::optional<Cue> comesNext() const;
+    [[nodiscard]] std::optional<QDateTime> wanted() const;
+    void clockWasSet();
 
     RunController& m_run;
     ServiceDocument& m_document;
     std::optional<QDateTime> m_due;
     DueTimer m_timer;
+    ClockWatch m_clock;
 };
 
 } // namespace mivanta

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "session/run/CueScenes.h"
 #include "core/base/Clock.h"
+#include <algorithm>
 
 namespace mivanta {
 
@@ -11,12 +12,23 @@ std::vector<Scene> CueScenes::withOrigin(std::vector<Scene> scenes, const std::o
     return scenes;
 }
 
+bool CueScenes::isForStage(const QString& output) const {
+    const auto& outputs = m_book.outputs();
+    return std::any_of(outputs.begin(), outputs.end(), [&](const Output& each) {
+        return each.name == output && !each.isForPeople() && each.layers.objects;
+    });
+}
+
 std::vector<Scene> CueScenes::told(std::vector<Scene> scenes, const std::optional<Cue>& cue,
                                    const QDateTime& itemSince) const {
     if (!cue)
         return scenes;
-    const StageFacts facts = stageFacts(m_document.service(), m_book, *cue, itemSince, filmAt(*cue));
+    const auto loop = m_loopPlaceOf ? m_loopPlaceOf(*cue) : std::nullopt;
+    const StageFacts facts =
+        stageFacts(m_document.service(), m_book, *cue, itemSince, loop ? *loop : filmAt(*cue));
     for (Scene& scene : scenes) {
+        if (loop && isForStage(scene.output))
+            addTimeLeft(scene);
         scene = withFacts(std::move(scene), facts);
         if (scene.film && scene.film->isHeard && m_gainOf)
             scene.film->gain = m_gainOf(scene.film->name);

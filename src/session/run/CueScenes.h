@@ -16,6 +16,10 @@ public:
     using GainOf = std::function<double(const QString& medium)>;
     void setGainOf(GainOf gainOf) { m_gainOf = std::move(gainOf); }
 
+    /// Where a loop stands when this is shown; nothing for what is in none.
+    using LoopPlaceOf = std::function<std::optional<FilmPlace>(const Cue&)>;
+    void setLoopPlaceOf(LoopPlaceOf placeOf) { m_loopPlaceOf = std::move(placeOf); }
+
     /// `itemSince`: when its item was taken. Nothing is told of no cue.
     [[nodiscard]] std::vector<Scene> told(std::vector<Scene> scenes, const std::optional<Cue>& cue,
                                           const QDateTime& itemSince) const;
@@ -26,12 +30,14 @@ public:
     bool setFilm(const FilmPlace& film) { return !(std::exchange(m_film, film) == film); }
 
 private:
+    [[nodiscard]] bool isForStage(const QString& output) const;
     [[nodiscard]] FilmPlace filmAt(const Cue& cue) const;
 
     const SlideBook& m_book;
     const ServiceDocument& m_document;
     FilmPlace m_film;
     GainOf m_gainOf;
+    LoopPlaceOf m_loopPlaceOf;
 };
 
 } // namespace mivanta

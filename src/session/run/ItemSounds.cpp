@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "session/run/ItemSounds.h"
+#include "core/order/Loops.h"
 #include "core/run/Cards.h"
 #include <algorithm>
 #include <random>
@@ -32,8 +33,8 @@ ItemSounds::ItemSounds(RunController& run, ServiceDocument& document, const Slid
             return;
         m_item = m_run.state().onScreen->item; // its sound began when it was taken
         m_slide = placeAt(m_book.slidesOf(m_item), m_run.state().onScreen->position);
-        if (musicOf(m_item))
-            m_music = m_item;
+        if (const auto bed = bedOf(m_item))
+            m_music = bed->owner;
     });
     connect(&m_run, &RunController::shown, this, &ItemSounds::itemShown);
     connect(&m_player, &PlayerClient::soundingChanged, this, &ItemSounds::heard);
@@ -52,9 +53,33 @@ message::SoundPiece ItemSounds::pieceOf(const QString& name, double from, double
     return {name, from, to, m_gainOf ? m_gainOf(name) : 0};
 }
 
-const MusicItem* ItemSounds::musicOf(const ItemId& id) const {
-    const Item* item = m_document.service().item(id);
-    return item ? std::get_if<MusicItem>(&item->words) : nullptr;
+std::optional<ItemSounds::Bed> ItemSounds::bedOf(const ItemId& id) const {
+    const Service& service = m_document.service();
+    const Item* item = service.item(id);
+    if (!item)
+        return std::nullopt;
+    if (const auto* music = std::get_if<MusicItem>(&item->words))
+        return Bed{id, *music};
+    const Item* loop = item->loop() ? item : loopOf(*item, service);
+    if (loop)
+        if (auto under = musicUnder(*loop, service))
+            return Bed{loop->id, std::move(*under)};
+    return std::nullopt;
+}
+
+/// What sounds already goes on while its loop does; what goes on ends where it was told to.
+void ItemSounds::musicShown(const ItemId& item) {
+    const auto bed = bedOf(item);
+    if (bed && bed->owner == m_music)
+        return;
+    if (bed) {
+        playMusic(*bed);
+        return;
+    }
+    const auto playing = m_music.isNull() ? std::nullopt : bedOf(m_music);
+    const bool isToEnd = !playing || !playing->music.goesOn || playing->music.until == item;
+    if (!m_music.isNull() && isToEnd)
+        stop(SoundChannel::Music);
 }
 
 void ItemSounds::itemShown() {
@@ -75,11 +100,7 @@ void ItemSounds::itemShown() {
         stop(SoundChannel::Track);
     m_slide.reset();
     slideShown();
-    const MusicItem* endedMusic = musicOf(before);
-    if (const MusicItem* music = musicOf(item))
-        playMusic(*music);
-    else if (isGone || (endedMusic && !endedMusic->goesOn))
-        stop(SoundChannel::Music);
+    musicShown(item);
 }
 
 /// A track begins with the take of its slide, whenever that is taken.
@@ -103,8 +124,9 @@ void ItemSounds::slideShown() {
 }
 
 /// Shuffled here, so that a player that is started again goes on in the same order.
-void ItemSounds::playMusic(const MusicItem& music) {
-    m_music = m_item;
+void ItemSounds::playMusic(const Bed& bed) {
+    const MusicItem& music = bed.music;
+    m_music = bed.owner;
     m_isMusicHeard = false;
     std::vector<MusicPiece> pieces = music.pieces;
     if (music.isShuffled) {
@@ -198,11 +220,10 @@ void ItemSounds::musicHeard() {
     m_isMusicHeard = isHeard;
     if (!hasEnded)
         return;
-    const MusicItem* music = musicOf(std::exchange(m_music, ItemId()));
+    const auto bed = bedOf(std::exchange(m_music, ItemId()));
     const bool isOnScreen = m_run.state().onScreen && m_run.state().onScreen->item == m_item;
-    if (music && music == musicOf(m_item) && isOnScreen && music->end == MusicEnd::NextItem &&
-        !m_run.state().isLooking && m_run.state().next)
-        m_run.take();
+    if (bed && bed->owner == m_item && isOnScreen && bed->music.end == MusicEnd::NextItem)
+        m_run.goOn();
 }
 
 } // namespace mivanta

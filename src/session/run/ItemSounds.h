@@ -32,15 +32,21 @@ Q_SIGNALS:
     void failed(const mivanta::Error& error);
 
 private:
+    /// Music that sounds while an item is on screen: its own, or what its loop has underneath.
+    struct Bed {
+        ItemId owner; ///< the item or the loop
+        MusicItem music;
+    };
     void itemShown();
-    void playMusic(const MusicItem& music);
+    void musicShown(const ItemId& item);
+    void playMusic(const Bed& bed);
     void slideShown();
     void stop(SoundChannel channel);
     void heard(SoundChannel channel);
     void musicHeard();
     [[nodiscard]] const ItemSound* soundOf(const ItemId& item) const;
     [[nodiscard]] message::SoundPiece pieceOf(const QString& name, double from = 0, double to = 0) const;
-    [[nodiscard]] const MusicItem* musicOf(const ItemId& item) const;
+    [[nodiscard]] std::optional<Bed> bedOf(const ItemId& item) const;
 
     RunController& m_run;
     ServiceDocument& m_document;

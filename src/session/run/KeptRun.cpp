@@ -137,6 +137,8 @@ QByteArray keptRunToJson(const KeptRun& kept) {
     for (const Item& item : kept.unplanned)
         unplanned.append(itemToJson(item));
     json.insert(u"unplanned"_s, unplanned);
+    if (!kept.also.isEmpty())
+        json.insert(u"also"_s, kept.also);
     if (!kept.live.empty())
         json.insert(u"scenes"_s, scenesToText(kept.live));
     return QJsonDocument(json).toJson(QJsonDocument::Compact);
@@ -146,6 +148,7 @@ KeptRun keptRunFromJson(const QByteArray& bytes) {
     const QJsonObject json = QJsonDocument::fromJson(bytes).object();
     KeptRun kept;
     kept.desk = json[u"desk"_s].toString();
+    kept.also = json[u"also"_s].toObject();
     for (const QJsonValue& value : json[u"unplanned"_s].toArray())
         if (auto item = itemFromJson(value.toObject(), {}))
             kept.unplanned.push_back(std::move(*item));

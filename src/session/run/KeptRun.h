@@ -2,6 +2,7 @@
 #pragma once
 #include "core/run/RunState.h"
 #include <QByteArray>
+#include <QJsonObject>
 
 namespace mivanta {
 
@@ -15,6 +16,7 @@ struct KeptRun {
     QString desk;                ///< the one that was seen
     std::vector<Item> unplanned; ///< what the order does not hold
     std::vector<Scene> live;     ///< what is on screen of a service that is not open any more
+    QJsonObject also{};          ///< what others than the run keep, by name
 };
 
 [[nodiscard]] QByteArray keptRunToJson(const KeptRun& kept);

@@ -22,7 +22,6 @@ RunController::RunController(SlideBook& book, ServiceDocument& document, PlayerC
       m_covered(book, document) {
     m_prefetchSoon.setSingleShot(true);
     connect(&m_prefetchSoon, &QTimer::timeout, this, &RunController::prefetch);
-    connect(&m_callOutEnds, &DueTimer::due, this, &RunController::endCallOut);
     connect(&m_book, &SlideBook::changed, this, &RunController::planChanged);
     connect(&m_player, &PlayerClient::welcomed, this, [this] { prefetchSoon(); });
     connect(&m_player, &PlayerClient::placesChanged, this, [this] { prefetchSoon(); });
@@ -31,7 +30,8 @@ RunController::RunController(SlideBook& book, ServiceDocument& document, PlayerC
 }
 
 RunMoment RunController::moment() const {
-    return {m_state.onScreen ? m_state.onScreen->item : ItemId(), m_itemSince, m_since, Clock::the().now()};
+    return {m_state.onScreen ? m_book.blockOf(m_state.onScreen->item) : ItemId(), m_itemSince, m_since,
+            Clock::the().now()};
 }
 
 void RunController::change(const RunState& next) {
@@ -95,25 +95,35 @@ std::vector<Scene> RunController::drawnAnew() const {
         m_state.onScreen);
 }
 
-void RunController::show(const RunState& next) {
+void RunController::rememberForUndo() {
     m_before.push_back({m_state, m_taken, m_itemSince});
     if (m_before.size() > kMostUndone)
         m_before.erase(m_before.begin());
-    const QTime now = Clock::the().time();
-    const bool isSameItem =
-        m_state.onScreen && next.onScreen && m_state.onScreen->item == next.onScreen->item;
-    const QDateTime itemSince = isSameItem ? m_itemSince : Clock::the().now();
-    if (!isSameItem)
-        m_scenes.setFilm({});
-    std::vector<Scene> scenes = m_scenes.withOrigin(
-        startedAt(m_scenes.told(scenesFor(next, m_book, m_book.outputs()), next.onScreen, itemSince), now),
-        next.onScreen);
-    keepFrozen(scenes, next.frozen);
+}
+
+void RunController::show(const RunState& next) {
+    rememberForUndo();
     RunState opened = next;
     if (m_settings.takeOpensCurtain)
         opened.covers.curtain = Curtain::Open;
+    showByItself(opened);
+}
+
+void RunController::showByItself(const RunState& next) {
+    const auto blockOf = [&](const std::optional<Cue>& cue) {
+        return cue ? m_book.blockOf(cue->item) : ItemId();
+    };
+    const bool isSameBlock = m_state.onScreen && blockOf(m_state.onScreen) == blockOf(next.onScreen);
+    const QDateTime itemSince = isSameBlock ? m_itemSince : Clock::the().now();
+    if (!m_state.onScreen || !next.onScreen || !(m_state.onScreen->item == next.onScreen->item))
+        m_scenes.setFilm({});
+    std::vector<Scene> scenes = m_scenes.withOrigin(
+        startedAt(m_scenes.told(scenesFor(next, m_book, m_book.outputs()), next.onScreen, itemSince),
+                  Clock::the().time()),
+        next.onScreen);
+    keepFrozen(scenes, next.frozen);
     m_itemSince = itemSince;
-    put(opened, std::move(scenes));
+    put(next, std::move(scenes));
 }
 
 void RunController::put(const RunState& next, std::vector<Scene> live) {
@@ -151,6 +161,33 @@ void RunController::undoTake() {
         before.live = scenesFor(before.state, m_book, m_book.outputs());
     m_itemSince = before.itemSince;
     put(reconciled(before.state, m_book), std::move(before.live));
+}
+
+bool RunController::goOn() {
+    if (!m_goesOnByItself || m_state.isLooking || !m_state.next)
+        return false;
+    take();
+    return true;
+}
+
+void RunController::goOnTo(const Cue& cue, bool keepsUndo) {
+    if (const RunState next = wentOnTo(m_state, m_book, cue); next.onScreen == cue) {
+        if (keepsUndo)
+            rememberForUndo();
+        showByItself(next);
+    }
+}
+
+void RunController::setGoesOnByItself(bool on) {
+    if (std::exchange(m_goesOnByItself, on) == on)
+        return;
+    keepAlso(QStringLiteral("byItself"), {{QStringLiteral("isOff"), !on}});
+    Q_EMIT changed();
+}
+
+void RunController::keepAlso(const QString& name, const QJsonObject& what) {
+    m_also[name] = what;
+    keep();
 }
 
 void RunController::lookAhead(int steps) {
@@ -196,41 +233,9 @@ void RunController::cover(const Covers& covers) {
     if (!m_taken.empty())
         showTaken();
     keep();
-    watchCallOut();
+    m_covers.watchCallOut();
     prefetchSoon();
     Q_EMIT changed();
-}
-
-void RunController::setCurtain(Curtain curtain) {
-    Covers covers = m_state.covers;
-    if (curtain == Curtain::Black && !isBlackEverywhere())
-        m_beforeBlack = covers;
-    covers.curtain = curtain;
-    covers.own.clear(); // for all means for all
-    cover(covers);
-}
-
-void RunController::setOwnCurtain(const QString& output, std::optional<Curtain> curtain) {
-    Covers covers = m_state.covers;
-    covers.own.erase(output);
-    if (curtain)
-        covers.own[output] = *curtain;
-    cover(covers);
-}
-
-bool RunController::isBlackEverywhere() const {
-    return m_state.covers.curtain == Curtain::Black && m_state.covers.own.empty();
-}
-
-void RunController::blackAndBack() {
-    if (!isBlackEverywhere()) {
-        setCurtain(Curtain::Black);
-        return;
-    }
-    Covers covers = m_state.covers;
-    covers.curtain = m_beforeBlack.curtain;
-    covers.own = m_beforeBlack.own;
-    cover(covers);
 }
 
 void RunController::setFrozen(const QString& output, bool frozen) {
@@ -255,37 +260,6 @@ void RunController::setFrozen(const QString& output, bool frozen) {
     change(next);
 }
 
-void RunController::callOut(const QString& text, const std::set<QString>& outputs) {
-    if (text.trimmed().isEmpty())
-        return;
-    Covers covers = m_state.covers;
-    covers.callOut = CallOut{text.trimmed(), outputs, std::nullopt};
-    if (m_settings.callOutSeconds > 0)
-        covers.callOut->until = Clock::the().now().addSecs(m_settings.callOutSeconds);
-    cover(covers);
-}
-
-void RunController::endCallOut() {
-    Covers covers = m_state.covers;
-    covers.callOut.reset();
-    cover(covers);
-}
-
-void RunController::setTestCard(const QString& output, bool on) {
-    Covers covers = m_state.covers;
-    if (on)
-        covers.testCards.insert(output);
-    else
-        covers.testCards.erase(output);
-    cover(covers);
-}
-
-void RunController::endTestCards() {
-    Covers covers = m_state.covers;
-    covers.testCards.clear();
-    cover(covers);
-}
-
 void RunController::renameOutput(const QString& from, const QString& to) {
     const auto move = [&](auto& byName) {
         if (auto entry = byName.extract(from)) {
@@ -307,7 +281,7 @@ void RunController::renameOutput(const QString& from, const QString& to) {
     renameIn(m_state, m_taken);
     for (Before& before : m_before)
         renameIn(before.state, before.live);
-    move(m_beforeBlack.own);
+    m_covers.renameOutput(from, to);
     keep();
 }
 
@@ -335,16 +309,6 @@ void RunController::showAgain() {
     m_taken = std::move(scenes);
     showTaken(Arrival::Cut);
     Q_EMIT changed();
-}
-
-void RunController::watchCallOut() {
-    const auto& callOut = m_state.covers.callOut;
-    if (!callOut || !callOut->until) {
-        m_callOutEnds.stop();
-        return;
-    }
-    const qint64 left = Clock::the().now().msecsTo(*callOut->until);
-    m_callOutEnds.start(std::max<qint64>(0, left));
 }
 
 void RunController::setSettings(const RunSettings& settings) {
@@ -440,6 +404,8 @@ void RunController::prefetch() {
         keepFrozen(at, m_state.frozen);
         addShown(at, m_state.covers);
     };
+    if (m_comesByItself)
+        add(m_comesByItself());
     add(m_state.next);
     if (m_state.next)
         add(following(*m_state.next, m_book));
@@ -452,7 +418,7 @@ void RunController::prefetch() {
 }
 
 QByteArray RunController::keptState() const {
-    KeptRun kept{m_state, m_beforeBlack, m_takenAt, m_itemSince, m_since, m_desk, {}, {}};
+    KeptRun kept{m_state, m_covers.beforeBlack(), m_takenAt, m_itemSince, m_since, m_desk, {}, {}, m_also};
     if (showsOtherService())
         kept.live = m_taken;
     for (const auto& cue : {m_state.onScreen, m_state.next})
@@ -465,11 +431,13 @@ void RunController::takeUp(const QByteArray& bytes) {
     m_mayKeep = true;
     const KeptRun kept = keptRunFromJson(bytes);
     m_desk = kept.desk;
+    m_also = kept.also;
+    m_goesOnByItself = !keptAlso(QStringLiteral("byItself"))[QStringLiteral("isOff")].toBool();
     for (const Item& item : kept.unplanned)
         if (!m_book.unplannedItem(item.id))
             m_book.addUnplanned(item);
     m_state = reconciled(kept.state, m_book);
-    m_beforeBlack = kept.beforeBlack;
+    m_covers.setBeforeBlack(kept.beforeBlack);
     m_takenAt = kept.takenAt;
     m_itemSince = kept.itemSince;
     m_since = kept.since;
@@ -478,7 +446,7 @@ void RunController::takeUp(const QByteArray& bytes) {
     if (m_state.onScreen)
         m_player.remember(shownNow());
     keep();
-    watchCallOut();
+    m_covers.watchCallOut();
     prefetchSoon();
     Q_EMIT takenUp();
     Q_EMIT changed();

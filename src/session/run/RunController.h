@@ -4,9 +4,11 @@
 #include "core/run/RunSettings.h"
 #include "core/timing/RunTiming.h"
 #include "link/PlayerClient.h"
+#include "session/run/CoverOrders.h"
 #include "session/run/CoveredScenes.h"
 #include "session/run/CueScenes.h"
 #include <QDateTime>
+#include <QJsonObject>
 
 namespace mivanta {
 
@@ -45,32 +47,39 @@ public:
     void lookAtFirst();
     void lookAt(const Cue& cue);
     void lookBack();
+    /// What follows comes by itself, as was said beforehand; false when it does not: nothing is to, somebody
+    /// looks elsewhere, or nothing follows.
+    bool goOn();
+    /// This comes by itself, whatever is looked at: that stays next. `keepsUndo`: it can be undone as a take
+    /// can.
+    void goOnTo(const Cue& cue, bool keepsUndo);
+    /// Whether anything comes by itself at the end of what is on screen.
+    [[nodiscard]] bool goesOnByItself() const { return m_goesOnByItself; }
+    void setGoesOnByItself(bool on);
+
     /// Something that is not in the order is next; the order goes on behind it where it was left.
     void lookAtUnplanned(ItemWords words);
 
-    void setCurtain(Curtain curtain);
-    /// A curtain for one output; nothing = the same as all the others.
-    void setOwnCurtain(const QString& output, std::optional<Curtain> curtain);
-    /// Black everywhere, or what it was before.
-    void blackAndBack();
+    /// What stands in front of the outputs: orders are given there.
+    [[nodiscard]] CoverOrders& covers() { return m_covers; }
+    /// The covers become these.
+    void cover(const Covers& covers);
     /// The output keeps its picture, whatever is taken; the curtain still covers it.
     void setFrozen(const QString& output, bool frozen);
-    /// For as long as the settings say.
-    void callOut(const QString& text, const std::set<QString>& outputs);
-    void endCallOut();
-    /// A card to set the output's screen up with, over everything.
-    void setTestCard(const QString& output, bool on);
-    void endTestCards();
     /// The output is called so from now on; what it shows stays. Before the book is told.
     void renameOutput(const QString& from, const QString& to);
+    /// What will come by itself before anything is taken: it is drawn ahead.
+    void setComesByItself(std::function<std::optional<Cue>()> comes) { m_comesByItself = std::move(comes); }
     /// The pictures that are shown, once more.
     void showAsIs();
     /// Outputs that came since the last take show what is on screen.
     void showNewOutputs();
     /// By how much films are made louder.
     void setGainOf(CueScenes::GainOf gainOf) { m_scenes.setGainOf(std::move(gainOf)); }
-    /// Where the film on screen stands; the stage is told.
+    /// Where the film on screen, or its loop, stands; the stage is told.
     void setFilmPlace(const FilmPlace& film);
+    /// Where a loop would stand when this is shown.
+    void setLoopPlaceOf(CueScenes::LoopPlaceOf placeOf) { m_scenes.setLoopPlaceOf(std::move(placeOf)); }
     /// What is on screen again, with the words that it has now, at once. What is frozen stays.
     void showAgain();
 
@@ -82,6 +91,9 @@ public:
     void takeUp(const QByteArray& kept);
     /// There is nothing to take up: the first step is next.
     void begin();
+    /// What others keep for a restart, by a name of theirs; empty when nothing was.
+    void keepAlso(const QString& name, const QJsonObject& what);
+    [[nodiscard]] QJsonObject keptAlso(const QString& name) const { return m_also[name].toObject(); }
     /// "run" or another desk's name: kept, too, so that a restart comes back there.
     void setDesk(const QString& desk);
 
@@ -110,9 +122,9 @@ private:
     [[nodiscard]] bool showsOtherService() const;
     void change(const RunState& next);
     void show(const RunState& next);
+    void showByItself(const RunState& next);
+    void rememberForUndo();
     void put(const RunState& next, std::vector<Scene> live);
-    void cover(const Covers& covers);
-    [[nodiscard]] bool isBlackEverywhere() const;
     void showTaken(Arrival arrival = Arrival::Turning);
     [[nodiscard]] std::vector<Colour> grounds() const;
     /// What is on screen as it would be drawn now.
@@ -123,7 +135,6 @@ private:
     void prefetch();
     void planChanged();
     void changeService();
-    void watchCallOut();
 
     SlideBook& m_book;
     ServiceDocument& m_document;
@@ -133,20 +144,22 @@ private:
     std::vector<Scene> m_taken;
     CueScenes m_scenes;
     CoveredScenes m_covered;
+    CoverOrders m_covers{*this};
     std::vector<Colour> m_shownOn; ///< the outputs' grounds, when they were shown last
     std::vector<Before> m_before;
     ServiceId m_service; ///< that the state is of
     std::map<ServiceId, Left> m_left;
     int m_takes = 0; ///< whatever was put on screen, counted
-    Covers m_beforeBlack;
     QDateTime m_takenAt;
     QDateTime m_itemSince;
     QDateTime m_since;
     QString m_desk;
+    std::function<std::optional<Cue>()> m_comesByItself;
+    QJsonObject m_also; ///< what others keep, by name
+    bool m_goesOnByItself = true;
     bool m_mayKeep = false; ///< not before what was kept last has been taken up
     QTimer m_prefetchSoon;
     std::optional<qint64> m_prefetchedAt; ///< of Clock::steady()
-    DueTimer m_callOutEnds;
 };
 
 } // namespace mivanta

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "session/run/RunFilm.h"
+#include "core/order/Loops.h"
 #include "core/timing/Moment.h"
 #include <algorithm>
 #include <cmath>
@@ -110,21 +111,20 @@ void RunFilm::tellStage() {
 /// Somebody who looks elsewhere has other plans: then its last picture stays.
 void RunFilm::ended() {
     const FilmItem* shown = item();
-    if (!shown)
+    if (!shown || loopOf(m_run.state().onScreen->item, m_document.service())) // the loop says what comes
         return;
     switch (shown->end) {
     case FilmEnd::KeepsPicture:
     case FilmEnd::Again:
         return;
     case FilmEnd::NextItem:
-        if (!m_run.state().isLooking && m_run.state().next)
-            m_run.take();
+        m_run.goOn();
         return;
     case FilmEnd::HouseCard:
-        m_run.setCurtain(Curtain::HouseCard);
+        m_run.covers().setCurtain(Curtain::HouseCard);
         return;
     case FilmEnd::Black:
-        m_run.setCurtain(Curtain::Black);
+        m_run.covers().setCurtain(Curtain::Black);
         return;
     }
 }

@@ -184,32 +184,36 @@ const std::vector<RunActionFacts>& runActions() {
          order::GoToPiece{1}},
         {RunAction::PauseFilm,
          "film-pause",
-         QT_TRANSLATE_NOOP("RunKeys", "Film: pause, or go on"),
+         QT_TRANSLATE_NOOP("RunKeys", "Film or loop: pause, or go on"),
          {Qt::Key_P},
          false,
          true,
-         order::PauseFilm{}},
+         order::PauseFilm{},
+         order::PauseLoop{}},
         {RunAction::FilmBack,
          "film-back",
-         QT_TRANSLATE_NOOP("RunKeys", "Film: ten seconds back"),
+         QT_TRANSLATE_NOOP("RunKeys", "Film: ten seconds back; loop: the one before"),
          {Qt::Key_J},
          true,
          true,
-         order::JumpInFilm{-kFilmJump}},
+         order::JumpInFilm{-kFilmJump},
+         order::GoToMember{-1}},
         {RunAction::FilmOn,
          "film-on",
-         QT_TRANSLATE_NOOP("RunKeys", "Film: ten seconds on"),
+         QT_TRANSLATE_NOOP("RunKeys", "Film: ten seconds on; loop: the next one"),
          {Qt::Key_L},
          true,
          true,
-         order::JumpInFilm{kFilmJump}},
+         order::JumpInFilm{kFilmJump},
+         order::GoToMember{1}},
         {RunAction::FilmAgain,
          "film-again",
-         QT_TRANSLATE_NOOP("RunKeys", "Film: from the beginning"),
+         QT_TRANSLATE_NOOP("RunKeys", "Film: from the beginning; loop: one more round"),
          {Qt::Key_A},
          false,
          true,
-         order::FilmFromBeginning{}},
+         order::FilmFromBeginning{},
+         order::OneMoreRound{}},
         {RunAction::FilmSofter,
          "film-softer",
          QT_TRANSLATE_NOOP("RunKeys", "Film: softer"),
@@ -224,6 +228,28 @@ const std::vector<RunActionFacts>& runActions() {
          true,
          true,
          order::ChangeFilmVolume{kVolumeStep}},
+        {RunAction::EndLoop,
+         "loop-end",
+         QT_TRANSLATE_NOOP("RunKeys", "Loop: end behind this round"),
+         {Qt::Key_E},
+         false,
+         true,
+         std::nullopt,
+         order::EndBehindRound{}},
+        {RunAction::Disarm,
+         "disarm",
+         QT_TRANSLATE_NOOP("RunKeys", "Disarm: no loop begins by itself"),
+         {Qt::Key_Delete},
+         false,
+         false,
+         order::DisarmAll{}},
+        {RunAction::ByItself,
+         "by-itself",
+         QT_TRANSLATE_NOOP("RunKeys", "What comes by itself: on or off"),
+         {Qt::Key_End},
+         false,
+         false,
+         order::GoOnByItself{}},
         {RunAction::ShowKeys, "show-keys", QT_TRANSLATE_NOOP("RunKeys", "Show every key"), {Qt::Key_F1}},
     };
     return all;
@@ -255,9 +281,19 @@ std::optional<RunAction> RunKeys::actionOf(Qt::Key key) const {
     return std::nullopt;
 }
 
-std::optional<RunAction> RunKeys::actionOf(Qt::Key key, Film film) const {
+std::optional<RunAction> RunKeys::actionOf(Qt::Key key, Moving moving) const {
     const auto action = actionOf(key);
-    return action && film == Film::None && factsOf(*action).isOfFilm ? std::nullopt : action;
+    return action && factsOf(*action).isOfMoving && !orderOf(*action, moving) ? std::nullopt : action;
+}
+
+const std::optional<RunOrder>& RunKeys::orderOf(RunAction action, Moving moving) {
+    static const std::optional<RunOrder> none;
+    const RunActionFacts& facts = factsOf(action);
+    if (!facts.isOfMoving)
+        return facts.order;
+    return moving == Moving::Loop && facts.inLoop ? facts.inLoop
+           : moving == Moving::None               ? none
+                                                  : facts.order;
 }
 
 const std::vector<Qt::Key>& RunKeys::keysOf(RunAction action) const {

@@ -44,6 +44,9 @@ enum class RunAction {
     FilmAgain,
     FilmLouder,
     FilmSofter,
+    EndLoop,
+    Disarm,
+    ByItself,
     ShowKeys,
 };
 
@@ -53,10 +56,12 @@ struct RunActionFacts {
     const char* name; ///< "Take what is next"; to be translated in the context RunKeys
     std::vector<Qt::Key> usual;
     bool repeats = false; ///< also while the key is held down
-    /// Only while a film is on screen; its keys mean parts else.
-    bool isOfFilm = false;
+    /// Only while a film or a loop is on screen; its keys mean parts else.
+    bool isOfMoving = false;
     /// What it orders of the running service; nothing for what only a window can do, as opening Find.
     std::optional<RunOrder> order{};
+    /// The same while a loop is on screen, where that is something else.
+    std::optional<RunOrder> inLoop{};
 };
 [[nodiscard]] const std::vector<RunActionFacts>& runActions();
 [[nodiscard]] const RunActionFacts& factsOf(RunAction action);
@@ -69,9 +74,11 @@ public:
     explicit RunKeys(QObject* parent = nullptr);
 
     [[nodiscard]] std::optional<RunAction> actionOf(Qt::Key key) const;
-    /// The same as it is now: keys of films do nothing while there is none.
-    enum class Film { OnScreen, None };
-    [[nodiscard]] std::optional<RunAction> actionOf(Qt::Key key, Film film) const;
+    /// What is on screen that moves: keys of films and loops do nothing while there is none.
+    enum class Moving { None, Film, Loop };
+    [[nodiscard]] std::optional<RunAction> actionOf(Qt::Key key, Moving moving) const;
+    /// What an action orders then; nothing for what only a window can do.
+    [[nodiscard]] static const std::optional<RunOrder>& orderOf(RunAction action, Moving moving);
     [[nodiscard]] const std::vector<Qt::Key>& keysOf(RunAction action) const;
     /// "Space, Enter"; empty when no key does it.
     [[nodiscard]] QString textOf(RunAction action) const;

@@ -5,6 +5,7 @@
 #include "core/run/PartJumps.h"
 #include "session/run/AutoAdvance.h"
 #include "session/run/ItemSounds.h"
+#include "session/run/LoopArming.h"
 #include "session/run/RunController.h"
 #include "session/run/RunFilm.h"
 #include <algorithm>
@@ -46,22 +47,26 @@ Result<void> RunOrders::obey(const RunOrder& order) {
                 return does([&] { m_run.lookAtUnplanned(look.words); });
             },
             [&](const order::StopLooking&) { return does([&] { m_run.lookBack(); }); },
-            [&](const order::SetCurtain& cover) { return does([&] { m_run.setCurtain(cover.curtain); }); },
+            [&](const order::SetCurtain& cover) {
+                return does([&] { m_run.covers().setCurtain(cover.curtain); });
+            },
             [&](const order::SetOwnCurtain& cover) {
                 auto there = mustBeThere(cover.output);
                 if (there)
-                    m_run.setOwnCurtain(cover.output, cover.curtain);
+                    m_run.covers().setOwnCurtain(cover.output, cover.curtain);
                 return there;
             },
-            [&](const order::BlackAndBack&) { return does([&] { m_run.blackAndBack(); }); },
+            [&](const order::BlackAndBack&) { return does([&] { m_run.covers().blackAndBack(); }); },
             [&](const order::Freeze& freeze) {
                 auto there = mustBeThere(freeze.output);
                 if (there)
                     m_run.setFrozen(freeze.output, freeze.isFrozen);
                 return there;
             },
-            [&](const order::CallOut& say) { return does([&] { m_run.callOut(say.text, say.outputs); }); },
-            [&](const order::EndCallOut&) { return does([&] { m_run.endCallOut(); }); },
+            [&](const order::CallOut& say) {
+                return does([&] { m_run.covers().callOut(say.text, say.outputs); });
+            },
+            [&](const order::EndCallOut&) { return does([&] { m_run.covers().endCallOut(); }); },
             [&](const order::HoldAdvance&) { return does([&] { m_advance.stop(); }); },
             [&](const order::FadeSound&) { return does([&] { m_sounds.stop(); }); },
             [&](const order::PauseMusic&) { return does([&] { m_sounds.pauseMusicOrGoOn(); }); },
@@ -70,8 +75,19 @@ Result<void> RunOrders::obey(const RunOrder& order) {
             [&](const order::JumpInFilm& jump) { return does([&] { m_film.jump(jump.seconds); }); },
             [&](const order::SeekFilm& seek) { return does([&] { m_film.seek(seek.seconds); }); },
             [&](const order::FilmFromBeginning&) { return does([&] { m_film.fromTheBeginning(); }); },
-            [&](const order::ChangeFilmVolume& by) {
-                return does([&] { m_film.changeVolume(by.percent); });
+            [&](const order::ChangeFilmVolume& by) { return does([&] { m_film.changeVolume(by.percent); }); },
+            [&](const order::PauseLoop&) { return does([&] { m_loop.pauseOrGoOn(); }); },
+            [&](const order::GoToMember& go) { return does([&] { m_loop.goToMember(go.by); }); },
+            [&](const order::OneMoreRound&) { return does([&] { m_loop.oneMoreRound(); }); },
+            [&](const order::EndBehindRound&) { return does([&] { m_loop.endBehindRound(); }); },
+            [&](const order::ArmLoop& arm) {
+                if (arm.isArmed)
+                    return m_arming.arm(arm.loop);
+                return does([&] { m_arming.disarm(arm.loop); });
+            },
+            [&](const order::DisarmAll&) { return does([&] { m_arming.disarmAll(); }); },
+            [&](const order::GoOnByItself& go) {
+                return does([&] { m_run.setGoesOnByItself(go.isOn.value_or(!m_run.goesOnByItself())); });
             }},
         order);
 }

@@ -11,8 +11,10 @@ namespace mivanta {
 
 class AutoAdvance;
 class ItemSounds;
+class LoopArming;
 class RunController;
 class RunFilm;
+class RunLoop;
 class SlideBook;
 
 /// Everything that can be ordered of the running service, by whoever: keys, buttons, other programs. Only
@@ -84,6 +86,22 @@ struct FilmFromBeginning {};
 struct ChangeFilmVolume {
     int percent = 0; ///< by so many
 };
+// Of the loop that is on screen.
+struct PauseLoop {}; ///< or have it go on
+struct GoToMember {
+    int by = 1; ///< negative = back
+};
+struct OneMoreRound {};
+struct EndBehindRound {};
+struct ArmLoop {
+    ItemId loop;
+    bool isArmed = true;
+};
+struct DisarmAll {};
+/// Whether anything comes by itself at the end of what is on screen.
+struct GoOnByItself {
+    std::optional<bool> isOn; ///< nothing = the other one than now
+};
 } // namespace order
 
 using RunOrder =
@@ -93,17 +111,21 @@ using RunOrder =
                  order::SetCurtain, order::SetOwnCurtain, order::BlackAndBack, order::Freeze, order::CallOut,
                  order::EndCallOut, order::HoldAdvance, order::FadeSound, order::PauseMusic, order::GoToPiece,
                  order::PauseFilm, order::JumpInFilm, order::SeekFilm, order::FilmFromBeginning,
-                 order::ChangeFilmVolume>;
+                 order::ChangeFilmVolume, order::PauseLoop, order::GoToMember, order::OneMoreRound,
+                 order::EndBehindRound, order::ArmLoop, order::DisarmAll, order::GoOnByItself>;
 
 /// Obeys them. GUI thread.
 class RunOrders {
 public:
-    RunOrders(RunController& run, SlideBook& lineup, AutoAdvance& advance, ItemSounds& sounds, RunFilm& film)
+    RunOrders(RunController& run, SlideBook& lineup, AutoAdvance& advance, ItemSounds& sounds, RunFilm& film,
+              RunLoop& loop, LoopArming& arming)
         : m_run(run),
           m_lineup(lineup),
           m_advance(advance),
           m_sounds(sounds),
-          m_film(film) {}
+          m_film(film),
+          m_loop(loop),
+          m_arming(arming) {}
 
     /// Fails, with nothing done, when the item, the part or the output that is named is not there.
     Result<void> obey(const RunOrder& order);
@@ -118,6 +140,8 @@ private:
     AutoAdvance& m_advance;
     ItemSounds& m_sounds;
     RunFilm& m_film;
+    RunLoop& m_loop;
+    LoopArming& m_arming;
 };
 
 } // namespace mivanta

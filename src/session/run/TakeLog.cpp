@@ -43,9 +43,13 @@ void TakeLog::noteTake() {
     const std::optional<Cue>& cue = m_run.state().onScreen;
     if (!cue || std::exchange(m_isRepeated, false))
         return;
-    if (!(cue->item == m_item)) {
+    const ItemId block = moment.item; // a loop is noted once, whatever goes round in it
+    const bool isInLoop = !(block == cue->item);
+    if (isInLoop && block == m_item)
+        return;
+    if (!(block == m_item)) {
         noteItem(m_item, m_began);
-        m_item = cue->item;
+        m_item = block;
         m_began = moment.itemSince;
     }
     const Service& service = m_document.service();

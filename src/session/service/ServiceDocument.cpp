@@ -70,7 +70,7 @@ void ServiceDocument::insertItems(int at, std::vector<Item> items, const QString
 
 std::vector<ItemId> ServiceDocument::duplicate(const std::vector<ItemId>& ids) {
     Service next = m_service;
-    const std::vector<ItemId> made = duplicateItems(next, ids);
+    std::vector<ItemId> made = duplicateItems(next, ids);
     if (!made.empty())
         apply(std::move(next), made.size() == 1 ? tr("a copy of %1").arg(m_service.item(ids.front())->title())
                                                 : tr("copies of %n items", nullptr, int(made.size())));
@@ -80,6 +80,13 @@ std::vector<ItemId> ServiceDocument::duplicate(const std::vector<ItemId>& ids) {
 void ServiceDocument::changePlan(const std::vector<ItemId>& ids, const std::function<void(ItemPlan&)>& change,
                                  const QString& what, int visit) {
     if (Service next = m_service; changePlans(next, ids, change))
+        apply(std::move(next), what, visit);
+}
+
+void ServiceDocument::changeInLoop(const std::vector<ItemId>& ids,
+                                   const std::function<void(LoopPart&)>& change, const QString& what,
+                                   int visit) {
+    if (Service next = m_service; changeLoopParts(next, ids, change))
         apply(std::move(next), what, visit);
 }
 
@@ -116,6 +123,11 @@ void ServiceDocument::move(const std::vector<ItemId>& ids, int to) {
 void ServiceDocument::group(const std::vector<ItemId>& ids) {
     if (Service next = m_service; groupItems(next, ids))
         apply(std::move(next), tr("grouping %n items", nullptr, int(ids.size())));
+}
+
+void ServiceDocument::putIntoLoop(const std::vector<ItemId>& ids, const ItemId& loop) {
+    if (Service next = m_service; mivanta::putIntoLoop(next, ids, loop))
+        apply(std::move(next), tr("putting %n items into a loop", nullptr, int(ids.size())));
 }
 
 void ServiceDocument::ungroup(const std::vector<ItemId>& ids) {

@@ -37,6 +37,8 @@ public:
     void remove(const std::vector<ItemId>& ids);
     /// Puts them one behind the other, where the first of them is, to stay together; at least two.
     void group(const std::vector<ItemId>& ids);
+    /// They become members of the loop, behind those that are there.
+    void putIntoLoop(const std::vector<ItemId>& ids, const ItemId& loop);
     /// Dissolves the groups that any of them is in.
     void ungroup(const std::vector<ItemId>& ids);
     /// A place to fill becomes what was chosen for it; its plan stays.
@@ -52,6 +54,9 @@ public:
     /// Changes the plans of these items; headings have none. `visit`: as change().
     void changePlan(const std::vector<ItemId>& ids, const std::function<void(ItemPlan&)>& change,
                     const QString& what, int visit = 0);
+    /// Changes how these members stand in their loops.
+    void changeInLoop(const std::vector<ItemId>& ids, const std::function<void(LoopPart&)>& change,
+                      const QString& what, int visit = 0);
     /// Changes what is done with single slides of an item, and what the stage sees of it.
     void changeEdits(const std::vector<ItemId>& ids, const std::function<void(SlideEdits&)>& change,
                      const QString& what, int visit = 0);

@@ -1,7 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "session/service/SlideBook.h"
+#include "core/base/Clock.h"
 #include "core/order/LiveBehind.h"
 #include "core/run/Cards.h"
+#include "session/service/LoopPlans.h"
 #include <algorithm>
 
 namespace mivanta {
@@ -59,6 +61,7 @@ void SlideBook::serviceChanged() {
                   service.start, service.theme,  service.look,
                   service.kinds, service.themes, {}};
     m_items.clear();
+    m_loops.clear();
     QHash<ItemId, Made> kept;
     const auto keep = [&](const Item& item, const Item* behind) {
         const auto made = m_made.constFind(item.id);
@@ -67,17 +70,69 @@ void SlideBook::serviceChanged() {
             kept.insert(item.id, *made);
     };
     const std::vector<const Item*> behind = liveBehindEach(service);
-    for (size_t i = 0; i < service.items.size(); ++i)
-        if (const Item& item = service.items[i]; item.hasSlides()) {
-            if (item.isRun())
-                m_items.push_back(item.id);
-            keep(item, behind[i]);
-        }
+    const Item* loop = nullptr; // the one that items are in
+    for (size_t i = 0; i < service.items.size(); ++i) {
+        const Item& item = service.items[i];
+        if (item.loop() || (loop && !(item.group == loop->group)))
+            loop = item.loop() ? &item : nullptr;
+        if (!item.hasSlides())
+            continue;
+        keep(item, behind[i]);
+        if (item.isRun())
+            addToLineup(item, loop);
+    }
     for (const Item& item : m_unplanned)
         keep(item, nullptr);
     m_made = std::move(kept);
     m_idle.start();
     Q_EMIT changed();
+}
+
+/// Music of a loop is underneath, and a loop that is left out has its members left out.
+void SlideBook::addToLineup(const Item& item, const Item* loop) {
+    if (loop && (loop->plan.skipped || !canBeMember(item.words)))
+        return;
+    m_items.push_back(item.id);
+    if (!loop)
+        return;
+    if (m_loops.empty() || !(m_loops.back().id == loop->id))
+        m_loops.push_back({{int(m_items.size()) - 1, 0}, loop->id});
+    m_loops.back().end = int(m_items.size());
+}
+
+std::optional<Cue> SlideBook::entryOf(const ItemId& item) const {
+    for (const LoopHere& loop : m_loops)
+        if (loop.id == item)
+            return entry(loop.first);
+    const int at = indexOf(item);
+    return at >= 0 ? std::optional(entry(at)) : std::nullopt;
+}
+
+ItemId SlideBook::blockOf(const ItemId& item) const {
+    const int at = indexOf(item);
+    for (const LoopHere& loop : m_loops)
+        if (at >= loop.first && at < loop.end)
+            return loop.id;
+    return item;
+}
+
+std::optional<Lineup::Loop> SlideBook::loopAt(int index) const {
+    for (const LoopHere& loop : m_loops)
+        if (index >= loop.first && index < loop.end)
+            return loop;
+    return std::nullopt;
+}
+
+Cue SlideBook::entry(int index) const {
+    const auto loop = std::find_if(m_loops.begin(), m_loops.end(),
+                                   [&](const LoopHere& each) { return each.first == index; });
+    if (loop != m_loops.end())
+        if (const Item* item = m_document.service().item(loop->id))
+            if (const auto first =
+                    firstOf(*item, m_document.service(), Clock::the().now(), knownMembers(*this)))
+                if (const auto shows = cueOf(*first, *this))
+                    return *shows;
+    return cue(index, 0);
 }
 
 const ItemSlides& SlideBook::slides(int index) const {

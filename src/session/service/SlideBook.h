@@ -4,6 +4,7 @@
 #include "render/FontMeasure.h"
 #include "session/service/ServiceDocument.h"
 #include <QTimer>
+#include <functional>
 
 namespace mivanta {
 
@@ -24,6 +25,15 @@ public:
     [[nodiscard]] ItemId itemId(int index) const override { return m_items[size_t(index)]; }
     [[nodiscard]] const ItemSlides& slides(int index) const override;
     [[nodiscard]] const ItemSlides* unplanned(const ItemId& id) const override;
+    [[nodiscard]] std::optional<Loop> loopAt(int index) const override;
+    /// Of a loop's first member: what its rule shows first, today.
+    [[nodiscard]] Cue entry(int index) const override;
+    /// Why an item, or a picture of a set, cannot be shown here; empty = it can, as far as is known.
+    using ProblemOf = std::function<QString(const Item&, int still)>;
+    void setProblemOf(ProblemOf problemOf) { m_problemOf = std::move(problemOf); }
+    [[nodiscard]] QString problemOf(const Item& item, int still) const {
+        return m_problemOf ? m_problemOf(item, still) : QString();
+    }
     /// Of an item of the service; null for a heading and for what is not there.
     [[nodiscard]] const ItemSlides* slidesOf(const ItemId& id) const;
     /// The same, to be kept for as long as they are wanted.
@@ -45,6 +55,11 @@ public:
     /// Whatever can be run: the order's item, else the unplanned one; null when there is neither.
     [[nodiscard]] const Item* itemOf(const ItemId& id) const;
 
+    /// What comes first of an item of the service, or of a loop; nothing when it has nothing to show.
+    [[nodiscard]] std::optional<Cue> entryOf(const ItemId& item) const;
+    /// The loop that it is a member of, else the item itself: what the order has as one.
+    [[nodiscard]] ItemId blockOf(const ItemId& item) const;
+
     /// True once every item has its slides; then slideCount() is that of the main output in all.
     [[nodiscard]] bool isComplete() const;
     [[nodiscard]] int slideCount() const;
@@ -63,12 +78,18 @@ private:
         std::shared_ptr<const ItemSlides> slides;
     };
     void serviceChanged();
+    void addToLineup(const Item& item, const Item* loop);
     void makeOne();
 
     ServiceDocument& m_document;
     std::vector<Theme> m_themes;
     std::vector<Output> m_outputs;
     std::vector<ItemId> m_items;
+    struct LoopHere : Loop {
+        ItemId id;
+    };
+    std::vector<LoopHere> m_loops; ///< with members, top to bottom
+    ProblemOf m_problemOf;
     std::vector<Item> m_unplanned;
     Service m_madeWith; ///< without its items
     mutable QHash<ItemId, Made> m_made;

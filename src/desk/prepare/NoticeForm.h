@@ -1,0 +1,44 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "core/text/SpokenText.h"
+#include <QDialog>
+
+class QLabel;
+class QLineEdit;
+class QPlainTextEdit;
+class QPushButton;
+
+namespace mivanta {
+
+class Prompts;
+class Session;
+
+/// A notice that is made here: a title, when, where, a few words and a picture behind them. It is kept under
+/// Texts before it is placed.
+class NoticeForm : public QDialog {
+    Q_OBJECT
+public:
+    NoticeForm(Session& session, Prompts& prompts, QWidget* parent);
+
+Q_SIGNALS:
+    void made(const mivanta::SpokenText& text); ///< as the library has it
+
+private:
+    void choosePicture();
+    void make();
+    [[nodiscard]] SpokenText written() const;
+
+    Session& m_session;
+    Prompts& m_prompts;
+    QLineEdit* m_title;
+    QLineEdit* m_when;
+    QLineEdit* m_where;
+    QPlainTextEdit* m_words;
+    QPushButton* m_choose;
+    QLineEdit* m_lastDay;
+    QLabel* m_wrong;
+    QPushButton* m_make;
+    QString m_picture; ///< in the media folder
+};
+
+} // namespace mivanta

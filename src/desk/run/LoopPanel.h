@@ -1,0 +1,39 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "session/Session.h"
+#include "session/run/RunKeys.h"
+#include <QTimer>
+#include <QWidget>
+
+class QHBoxLayout;
+class QLabel;
+class QPushButton;
+
+namespace mivanta {
+
+class ElidedLabel;
+
+/// The loop on screen: what is shown and what comes, its end, and what can be done with it; hidden while
+/// there is none.
+class LoopPanel : public QWidget {
+    Q_OBJECT
+public:
+    LoopPanel(Session& session, const RunKeys& keys, QWidget* parent = nullptr);
+
+private:
+    QPushButton* addButton(QHBoxLayout* row, RunAction action, const char* name, const QString& text);
+    void setText(QPushButton* button, RunAction action, const QString& text);
+    void refresh();
+
+    Session& m_session;
+    const RunKeys& m_keys;
+    ElidedLabel* m_now;
+    QLabel* m_next;
+    QLabel* m_end;
+    QPushButton* m_pause;
+    QPushButton* m_more;
+    QPushButton* m_endHere;
+    QTimer m_ticks;
+};
+
+} // namespace mivanta
