@@ -5,6 +5,7 @@
 #include "FilmBench.h"
 #include "LiveBench.h"
 #include "LookBench.h"
+#include "LoopBench.h"
 #include "MediaBench.h"
 #include "Memory.h"
 #include "ReadersBench.h"
@@ -309,7 +310,7 @@ int main(int argc, char** argv) {
     Figures figures;
     const qsizetype only =
         app.arguments().indexOf(u"--only"_s); // take, fit, drawing, readers, editor, scripture, service, run,
-                                              // clocks, live, media, library, film, or of film only
+                                              // clocks, live, loop, media, library, film, or of film only
                                               // film-cores, film-takes or film-timing
     const QString which = only > 0 ? app.arguments().value(only + 1) : QString();
     if (which.isEmpty() || which == u"take")
@@ -334,6 +335,8 @@ int main(int argc, char** argv) {
         benchFilm(figures, folder.path(), which, app.arguments().contains(u"--long"_s));
     if (which.isEmpty() || which == u"live")
         benchLive(figures, folder.path());
+    if (which.isEmpty() || which == u"loop")
+        benchLoop(figures, folder.path());
     if (which.isEmpty() || which == u"media")
         benchMedia(figures);
     if (which.isEmpty() || which == u"library") {

@@ -453,6 +453,13 @@
             <numerusform>%1 %n times</numerusform>
         </translation>
     </message>
+    <message numerus="yes">
+        <source>%n of the loop are not shown on that day</source>
+        <translation>
+            <numerusform>%n of the loop is not shown on that day</numerusform>
+            <numerusform>%n of the loop are not shown on that day</numerusform>
+        </translation>
+    </message>
 </context>
 <context>
     <name>mivanta::ArrangeInService</name>

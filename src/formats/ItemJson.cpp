@@ -141,6 +141,8 @@ QJsonObject picturesToJson(const PictureItem& item) {
             one.insert(u"seconds"_s, picture.seconds);
         if (const QJsonObject season = seasonToJson(picture.season); !season.isEmpty())
             one.insert(u"season"_s, season);
+        if (picture.isOfFolder)
+            one.insert(u"isOfFolder"_s, true);
         pictures.append(one);
     }
     QJsonObject json{{u"kind"_s, u"pictures"_s},
@@ -157,10 +159,10 @@ PictureItem picturesFromJson(const QJsonObject& json) {
     item.fit = valueOf(json[u"fit"_s].toString(), PictureFit::Whole);
     item.showsCaptions = json[u"showsCaptions"_s].toBool();
     for (const QJsonValue& value : json[u"pictures"_s].toArray())
-        item.pictures.push_back({trustedMediaName(value[u"file"_s].toString()),
-                                 value[u"caption"_s].toString(),
-                                 std::clamp(value[u"seconds"_s].toInt(), 0, kLongestItem),
-                                 seasonFromJson(value[u"season"_s].toObject())});
+        item.pictures.push_back(
+            {trustedMediaName(value[u"file"_s].toString()), value[u"caption"_s].toString(),
+             std::clamp(value[u"seconds"_s].toInt(), 0, kLongestItem),
+             seasonFromJson(value[u"season"_s].toObject()), value[u"isOfFolder"_s].toBool()});
     return item;
 }
 

@@ -61,6 +61,7 @@ void Session::tellOfLibrary() {
     connect(&m_missing, &MissingFiles::failed, this, &Session::problem);
     connect(&m_media, &MediaBook::problem, this, &Session::problem);
     connect(&m_folders, &FolderWatch::problem, this, &Session::problem);
+    connect(&m_loopFolders, &LoopFolders::problem, this, &Session::problem);
     connect(&m_folders, &FolderWatch::notice, this, &Session::notice);
     connect(&m_folders, &FolderWatch::changed, this, [this] {
         QStringList here;

@@ -2,11 +2,13 @@
 #pragma once
 #include "link/PlayerClient.h"
 #include "session/library/LibraryClient.h"
+#include "session/machine/Autostart.h"
 #include "session/machine/Battery.h"
 #include "session/machine/SecondWindow.h"
 #include "session/media/FilmLoads.h"
 #include "session/media/FolderFinder.h"
 #include "session/media/FolderWatch.h"
+#include "session/media/LoopFolders.h"
 #include "session/media/MediaBook.h"
 #include "session/media/MediaTwins.h"
 #include "session/outputs/LiveInputs.h"
@@ -103,6 +105,8 @@ public:
     [[nodiscard]] LiveOnScreen& liveOnScreen() { return m_liveOnScreen; }
     [[nodiscard]] SecondWindow& secondWindow() { return m_secondWindow; }
 
+    /// Whether it is started with this computer.
+    [[nodiscard]] Autostart autostart() const { return Autostart(m_options.program, m_options.arguments()); }
     [[nodiscard]] const ThisComputer& computer() const { return m_options.computer; }
     void changeRunSettings(const RunSettings& settings);
 
@@ -133,6 +137,7 @@ private:
     ServiceDocument m_document;
     MediaBook m_media{m_library, m_document};
     FolderWatch m_folders{m_options.computer};
+    LoopFolders m_loopFolders{m_library, m_document, m_folders};
     MediaTwins m_twins{m_media, m_folders};
     FolderFinder m_folderFinder{m_media, m_folders, m_twins};
     FilmLoads m_filmLoads{m_media, m_document};

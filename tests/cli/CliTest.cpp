@@ -324,7 +324,7 @@ TEST_F(Cli, AServiceIsMadeAndItsSlidesAreDrawn) {
     const QString file = folder.filePath(u"sunday.mivanta"_s);
     ASSERT_EQ(run({u"service"_s, u"new"_s, kDemo + u"/sea-harvest.txt"_s, u"--to"_s, file}).code, 0);
     const Service service = openService(file)->service;
-    EXPECT_EQ(service.items.size(), 26u);
+    EXPECT_EQ(service.items.size(), 33u);
     const auto withSound = std::find_if(service.items.begin(), service.items.end(),
                                         [](const Item& item) { return item.plan.sound.has_value(); });
     ASSERT_NE(withSound, service.items.end());

@@ -109,8 +109,8 @@ TEST(LoopPlan, WhatCannotBeShownIsLeftOutAndSaid) {
 TEST(LoopPlan, SaysWhatItsRuleAsksForAndCannotBe) {
     Morning morning;
     morning.rule().untilTime = QTime(9, 45);
-    EXPECT_EQ(morning.plan().problem, u"its end is before its begin"_s);
-    EXPECT_TRUE(morning.plan().timeline.showings.empty());
+    EXPECT_EQ(morning.plan().problem, u"its end, 09:45, is over when it begins"_s);
+    EXPECT_TRUE(morning.plan().timeline.isEndless); // as in a rehearsal on another day
     morning.rule().until = LoopUntil::Music;
     EXPECT_EQ(morning.plan().problem, u"there is no music in it that could end"_s);
     MusicItem music;

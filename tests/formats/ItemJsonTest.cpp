@@ -57,6 +57,11 @@ TEST(ItemJson, EveryKindComesBackAsItWas) {
         PauseItem{u"Silence"_s},
         CountdownItem{u"We begin in"_s, QTime(10, 30)},
         CountdownItem{{}, std::nullopt, 90},
+        CountdownItem{{}, std::nullopt, 90, true},
+        PictureItem{{}, {{QString(64, u'a') + u".png"_s, u"A"_s, 9, {QDate(2026, 10, 1), {}, 96}, true}}},
+        LoopItem{u"Round"_s, 5, true, LoopUntil::Time, QTime(10, 25), 4, 90, LoopEnding::Stretched,
+                 LoopThen::Item, ItemId::create(), true, true, u"/notices"_s},
+        LoopItem{},
     };
     for (const ItemWords& words : all) {
         const Item item{ItemId::create(), words};
@@ -64,6 +69,28 @@ TEST(ItemJson, EveryKindComesBackAsItWas) {
         EXPECT_EQ(read.id, item.id);
         EXPECT_TRUE(isSame(read.words, words)) << titleOf(words).toStdString();
     }
+}
+
+TEST(ItemJson, AMemberOfALoopComesBackAndWhatIsOutOfRangeIsBroughtBack) {
+    Item member{ItemId::create(), PauseItem{u"p"_s}};
+    member.inLoop = {12, 3, {QDate(2026, 10, 1), QDate(2026, 10, 4), 64}};
+    EXPECT_EQ(readBack(member).inLoop, member.inLoop);
+    const QJsonObject json{{u"kind"_s, u"loop"_s},
+                           {u"seconds"_s, 0},
+                           {u"rounds"_s, 1 << 30},
+                           {u"length"_s, -7},
+                           {u"until"_s, u"doomsday"_s},
+                           {u"untilTime"_s, u"25:61"_s},
+                           {u"then"_s, 4},
+                           {u"ending"_s, QJsonArray{}},
+                           {u"inLoop"_s, QJsonObject{{u"everyRounds"_s, 0},
+                                                     {u"seconds"_s, -1},
+                                                     {u"season"_s, QJsonObject{{u"from"_s, u"x"_s},
+                                                                               {u"weekdays"_s, 1 << 20}}}}}};
+    const auto read = itemFromJson(json, {});
+    ASSERT_TRUE(read);
+    EXPECT_EQ(*read->loop(), (LoopItem{{}, 1, false, LoopUntil::Take, {}, kMostLoopRounds, 1}));
+    EXPECT_EQ(read->inLoop, LoopPart());
 }
 
 TEST(ItemJson, WhatWasDoneWithSingleSlidesComesBack) {

@@ -86,6 +86,16 @@ TEST(Schema, DescribesEverythingThatIsWritten) {
                      {ItemId::create(), PauseItem{u"p"_s}},
                      {ItemId::create(), CountdownItem{u"c"_s, QTime(10, 30)}},
                      {ItemId::create(), CountdownItem{u"c"_s, std::nullopt, 90}}};
+    LoopItem loop{u"L"_s, 5, true, LoopUntil::Time, QTime(10, 25)};
+    loop.thenItem = ItemId::create();
+    loop.beginsByItself = loop.isArmedAtStart = true;
+    loop.folder = u"/f"_s;
+    const Season season{QDate(2026, 10, 1), QDate(2026, 10, 4), 64};
+    Item member{ItemId::create(),
+                PictureItem{{}, {{QString(64, u'a') + u".png"_s, u"A"_s, 9, season, true}}}};
+    member.inLoop = {4, 3, season};
+    service.items.push_back({ItemId::create(), loop});
+    service.items.push_back(member);
     QStringList wrong;
     const QJsonObject json = QJsonDocument::fromJson(serviceJsonBytes(service)).object();
     check(json, schema(), {}, wrong);

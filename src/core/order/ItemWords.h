@@ -34,10 +34,11 @@ struct TextItem {
 
 /// A picture of the library's media in the order.
 struct OrderPicture {
-    QString name;    ///< of its file in the media folder, as Medium has it
-    QString caption; ///< what it was called; shown when the item says so
-    int seconds = 0; ///< that it is shown in a loop; 0 = as its set
-    Season season{}; ///< when it is shown in a loop
+    QString name;            ///< of its file in the media folder, as Medium has it
+    QString caption;         ///< what it was called; shown when the item says so
+    int seconds = 0;         ///< that it is shown in a loop; 0 = as its set
+    Season season{};         ///< when it is shown in a loop
+    bool isOfFolder = false; ///< it came from the folder that its loop is linked to, and goes with it
     friend bool operator==(const OrderPicture&, const OrderPicture&) = default;
 };
 

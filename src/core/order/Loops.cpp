@@ -1,5 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/order/Loops.h"
+#include <QCollator>
+#include <QFileInfo>
 
 namespace mivanta {
 
@@ -72,6 +74,23 @@ std::optional<MusicItem> musicUnder(const Item& loop, const Service& service) {
         return true;
     });
     return under;
+}
+
+OrderPicture noticeOf(const Medium& medium) {
+    OrderPicture picture = pictureOf(medium);
+    const DatedName dated = datedName(medium.title);
+    picture.season.to = dated.day;
+    if (dated.day.isValid() && medium.caption.isEmpty())
+        picture.caption = QString(dated.name).replace(u'-', u' ');
+    return picture;
+}
+
+bool isNoticeBefore(const QString& path, const QString& other) {
+    QCollator natural;
+    natural.setNumericMode(true);
+    const auto name = [](const QString& file) { return datedName(QFileInfo(file).completeBaseName()).name; };
+    const int order = natural.compare(name(path), name(other));
+    return order != 0 ? order < 0 : path < other;
 }
 
 bool isInSeason(const Item& member, int still, QDate day) {

@@ -21,10 +21,18 @@ namespace mivanta {
 /// The music under a loop: all its pieces, as the first one follows and sounds; nothing without any.
 [[nodiscard]] std::optional<MusicItem> musicUnder(const Item& loop, const Service& service);
 
+/// A picture as a notice: a name that begins with a day says until when it is shown, and the rest what it is
+/// called.
+[[nodiscard]] OrderPicture noticeOf(const Medium& medium);
+
+/// The order of files in a loop: by their names without the day, numbers by their value.
+[[nodiscard]] bool isNoticeBefore(const QString& path, const QString& other);
+
 /// How a picture of a set, or a whole item, stands in its loop.
 [[nodiscard]] bool isInSeason(const Item& member, int still, QDate day);
 
-/// The item that comes at a loop's end by itself; null = none does, or the service ends there.
+/// The item that comes at the end of `loop`, which is one, by itself; null = none does, or the service ends
+/// there.
 [[nodiscard]] const Item* followsLoop(const Item& loop, const Service& service);
 
 } // namespace mivanta

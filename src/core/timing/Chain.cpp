@@ -36,8 +36,9 @@ QDateTime countdownEnd(const CountdownItem& countdown, const QDateTime& begins) 
 /// What comes behind it by itself, with when; nothing = with a take.
 const Item* next(const Item& item, const Service& service, const LoopMembersKnown& known, ChainLink& link) {
     if (item.loop()) {
-        link.ends = loopPlanOf(item, service, link.begins, known).ends();
-        return followsLoop(item, service);
+        const LoopPlan plan = loopPlanOf(item, service, link.begins, known);
+        link.ends = plan.ends();
+        return plan.timeline.isEndless ? nullptr : followsLoop(item, service);
     }
     const Item* behind = itemBehind(item, service);
     if (const auto* countdown = std::get_if<CountdownItem>(&item.words); countdown && countdown->goesOn) {

@@ -140,8 +140,8 @@ void endBy(LoopPlan& plan, const LoopItem& rule, const Item& loop, const Service
         if (until.isValid())
             length = begins.msecsTo(until);
         else
-            plan.problem = Said::tr("its end is before its begin");
-        plan.rule.length = length.value_or(0);
+            plan.problem = Said::tr("its end, %1, is over when it begins")
+                               .arg(rule.untilTime.toString(QStringLiteral("HH:mm")));
         break;
     }
     }

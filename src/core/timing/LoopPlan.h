@@ -36,7 +36,8 @@ struct LoopPlan {
     LoopTimeline timeline;
     QDateTime begins; ///< invalid = not known
     QDateTime until;  ///< when it has to have ended; invalid = whenever
-    QString problem;  ///< what its rule asks for and cannot be; empty = nothing
+    /// Why its rule cannot end it: it goes round until something is taken then. Empty = nothing is wrong.
+    QString problem;
     std::vector<LoopLeftOut> leftOut;
 
     [[nodiscard]] LoopStill stillOf(const LoopShowing& showing) const {

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/check/CheckDesk.h"
 #include "desk/check/DifferencesPanel.h"
+#include "desk/check/LoopFindings.h"
 #include "desk/check/MediaFindings.h"
 #include "desk/check/MissingPanel.h"
 #include "desk/kit/Columns.h"
@@ -134,8 +135,8 @@ void CheckDesk::look() {
     if (!m_session.book().isComplete() && !isVisible())
         return; // completed() follows
     std::vector<Finding> findings = findingsOf(m_session.document().service(), m_session.book());
-    for (const auto& more :
-         {screenFindings(), readingFindings(m_session), mediaFindings(m_session), m_fontFindings.all()})
+    for (const auto& more : {screenFindings(), readingFindings(m_session), mediaFindings(m_session),
+                             loopFindings(m_session), m_fontFindings.all()})
         findings.insert(findings.end(), more.begin(), more.end());
     std::stable_sort(findings.begin(), findings.end(),
                      [](const Finding& a, const Finding& b) { return a.severity < b.severity; });

@@ -4,7 +4,6 @@
 #include "desk/kit/BringInMedia.h"
 #include "desk/kit/Prompts.h"
 #include "session/Session.h"
-#include <QCollator>
 #include <QDir>
 #include <algorithm>
 
@@ -14,16 +13,6 @@ namespace {
 
 constexpr int kBeforeService = 300; // seconds
 constexpr int kMostFilesOfLoop = 500;
-
-/// A name that begins with a day says until when it is shown.
-OrderPicture datedPicture(const Medium& medium) {
-    OrderPicture picture = pictureOf(medium);
-    const DatedName dated = datedName(medium.title);
-    picture.season.to = dated.day;
-    if (dated.day.isValid() && medium.caption.isEmpty())
-        picture.caption = QString(dated.name).replace(u'-', u' ');
-    return picture;
-}
 
 struct LoopMedia {
     std::vector<OrderPicture> pictures;
@@ -36,7 +25,7 @@ LoopMedia loopMediaOf(const std::vector<Medium>& media) {
     for (const Medium& medium : media) {
         switch (medium.kind) {
         case MediumKind::Picture:
-            brought.pictures.push_back(datedPicture(medium));
+            brought.pictures.push_back(noticeOf(medium));
             break;
         case MediumKind::Film: {
             Item film{ItemId::create(), itemOf(medium)};
@@ -77,9 +66,7 @@ QStringList mediaIn(const QString& folder) {
     for (const QFileInfo& file : entries)
         if (mediumKindOf(file.filePath()) && files.size() < kMostFilesOfLoop)
             files << file.filePath();
-    QCollator natural;
-    natural.setNumericMode(true);
-    std::sort(files.begin(), files.end(), natural);
+    std::sort(files.begin(), files.end(), isNoticeBefore);
     return files;
 }
 

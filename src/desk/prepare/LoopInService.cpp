@@ -34,7 +34,9 @@ LoopInService::LoopInService(Session& session, Prompts& prompts, ThumbnailStore&
       m_session(session),
       m_prompts(prompts) {
     setObjectName(QStringLiteral("loop-in-service"));
-    m_preview = new LoopPreview(session, thumbnails, this);
+    m_play =
+        named(new QPushButton(this), "loop-play", tr("Shows the loop on this desk only, ten times as fast"));
+    m_preview = new LoopPreview(session, thumbnails, m_play, this);
     m_members = new LoopMembersTable(session, this);
     buildTimeline();
     buildForm();
@@ -46,7 +48,7 @@ void LoopInService::buildTimeline() {
     m_zoom = named(new QSlider(Qt::Horizontal, this), "loop-zoom",
                    tr("How close the line of time is: from all of it to one round"));
     m_zoom->setRange(0, kZoomSteps);
-    m_zoom->setFixedWidth(spaced(26));
+    m_zoom->setFixedWidth(spaced(20));
     m_rounds = new QLabel(this);
     m_rounds->setObjectName(QStringLiteral("loop-rounds"));
     m_rounds->setWordWrap(true);
@@ -99,7 +101,11 @@ void LoopInService::buildForm() {
     m_ending->addItem(tr("no round is begun that would be late"), int(LoopEnding::WholeRounds));
     m_ending->addItem(tr("what would be late is left out"), int(LoopEnding::WholeShowings));
     m_ending->addItem(tr("the last picture stays until then"), int(LoopEnding::Stretched));
+    for (QComboBox* box : {m_until, m_ending})
+        box->setSizeAdjustPolicy(QComboBox::AdjustToContents);
     m_then = named(new QComboBox(this), "loop-then", tr("What comes at its end"));
+    m_then->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon); // titles may be long
+    m_then->setMinimumContentsLength(28);
     m_begins = makeField("loop-begins", tr("When it begins, such as 10:00; empty = with a take"), this);
     m_begins->setFixedWidth(spaced(22));
     m_byItself = named(new QCheckBox(tr("by itself, once armed"), this), "loop-by-itself",
@@ -126,23 +132,22 @@ void LoopInService::buildForm() {
     form->addRow(tr("Then"), m_then);
     form->addRow(tr("Begins"), rowOf({m_begins, m_byItself, m_arm}));
     form->addRow(QString(), m_atStart);
-    form->addRow(tr("Members"), m_members);
-    form->addRow(tr("New pictures"), rowOf({m_folder}));
-    auto* beside = new QHBoxLayout;
-    beside->setSpacing(spaced(3));
-    beside->addLayout(form, 3);
-    beside->addWidget(m_preview, 2, Qt::AlignTop);
     auto* rounds = new QHBoxLayout;
     rounds->addWidget(m_rounds, 1);
+    rounds->addWidget(m_play, 0, Qt::AlignTop);
     rounds->addWidget(m_zoom, 0, Qt::AlignTop);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(spaced(1.5));
     column->addWidget(m_timeline);
     column->addLayout(rounds);
+    column->addWidget(m_preview);
     column->addWidget(m_chain);
     column->addWidget(m_wrong);
-    column->addLayout(beside);
+    column->addLayout(form);
+    column->addWidget(headingOf(tr("Members"), this));
+    column->addWidget(m_members);
+    column->addWidget(rowOf({m_folder}));
     m_wrong->hide();
 }
 

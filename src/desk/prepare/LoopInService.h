@@ -60,6 +60,7 @@ private:
     QSlider* m_zoom;
     QLabel* m_rounds;
     QLabel* m_chain; ///< what comes by itself behind it, with its times
+    QPushButton* m_play;
     LoopPreview* m_preview;
     QLineEdit* m_title;
     QSpinBox* m_seconds;

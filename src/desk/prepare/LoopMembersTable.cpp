@@ -47,6 +47,8 @@ void LoopMembersTable::addRow() {
     row.rounds->setToolTip(tr("In each round, or once behind so many"));
     row.facts = new QLabel(this);
     row.facts->setTextFormat(Qt::PlainText);
+    row.facts->setMinimumWidth(0);
+    row.facts->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred); // it gets what is left
     makeQuiet(row.facts);
     for (QSpinBox* box : {row.seconds, row.rounds})
         box->setKeyboardTracking(false);
@@ -71,7 +73,7 @@ void LoopMembersTable::addRow() {
 
 void LoopMembersTable::fill(Row& row, const Item& member, const LoopItem& loop, const LoopPlan& plan) {
     row.member = member.id;
-    row.name->setText(fontMetrics().elidedText(member.title(), Qt::ElideRight, spaced(44)));
+    row.name->setText(fontMetrics().elidedText(member.title(), Qt::ElideRight, spaced(34)));
     row.name->setToolTip(tr("Choose \u201c%1\u201d on the sheet").arg(member.title()));
     const auto* film = std::get_if<FilmItem>(&member.words);
     const bool isFilm = film && film->length() > 0;

@@ -16,18 +16,16 @@ constexpr int kTickMs = 50;
 constexpr int kTimesAsFast = 10;
 } // namespace
 
-LoopPreview::LoopPreview(Session& session, ThumbnailStore& thumbnails, QWidget* parent)
+LoopPreview::LoopPreview(Session& session, ThumbnailStore& thumbnails, QPushButton* button, QWidget* parent)
     : QWidget(parent),
-      m_session(session) {
+      m_session(session),
+      m_play(button) {
     m_picture = new PictureView(thumbnails, this);
-    m_picture->setEmptyText(tr("The loop is played here, on no screen."));
-    m_play =
-        named(new QPushButton(this), "loop-play", tr("Shows the loop on this desk only, ten times as fast"));
+    m_picture->setMaximumWidth(spaced(76));
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(spaced(1.5));
     column->addWidget(m_picture);
-    column->addWidget(m_play);
     m_tick.setInterval(kTickMs);
     connect(&m_tick, &QTimer::timeout, this, &LoopPreview::tick);
     connect(m_play, &QPushButton::clicked, this, &LoopPreview::playOrStop);
@@ -46,8 +44,7 @@ void LoopPreview::stop() {
     m_tick.stop();
     m_shown = -1;
     m_play->setText(tr("Play it here, ten times as fast"));
-    m_picture->setScene(std::nullopt);
-    m_picture->setCaption({});
+    hide();
     Q_EMIT playedTo(std::nullopt);
 }
 
@@ -56,6 +53,7 @@ void LoopPreview::playOrStop() {
         stop();
         return;
     }
+    show();
     m_begun = Clock::the().steady();
     m_play->setText(tr("Stop"));
     m_tick.start();

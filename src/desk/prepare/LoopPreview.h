@@ -13,11 +13,12 @@ namespace mivanta {
 class PictureView;
 class ThumbnailStore;
 
-/// Plays a loop here, ten times as fast, on no screen but this desk's.
+/// Plays a loop here, ten times as fast, on no screen but this desk's. Hidden while it does not.
 class LoopPreview : public QWidget {
     Q_OBJECT
 public:
-    LoopPreview(Session& session, ThumbnailStore& thumbnails, QWidget* parent = nullptr);
+    /// `button`: plays and stops.
+    LoopPreview(Session& session, ThumbnailStore& thumbnails, QPushButton* button, QWidget* parent = nullptr);
     void setPlan(const LoopPlan& plan);
     void stop();
 

@@ -10,10 +10,11 @@ namespace mivanta {
 namespace {
 
 /// How many slides stand in a row, so that a usual song takes two rows.
-int columnsFor(int slides) {
-    return slides <= 3 ? 3 : slides <= 8 ? 4 : 5;
+int columnsFor(int slides, bool isSmall) {
+    return isSmall ? 6 : slides <= 3 ? 3 : slides <= 8 ? 4 : 5;
 }
 
+constexpr int kMostColumns = 6;
 constexpr int kMostRows = 2; ///< that are seen at once; more scroll
 
 } // namespace
@@ -37,7 +38,7 @@ SlideGrid::SlideGrid(ThumbnailStore& thumbnails, QWidget* parent)
 QSize SlideGrid::sizeHint() const {
     if (m_count == 0)
         return {0, 0};
-    const int columns = columnsFor(m_count);
+    const int columns = columnsFor(m_count, m_isSmall);
     const int rows = std::min(kMostRows, (m_count + columns - 1) / columns);
     const int width = (viewport()->width() - (columns - 1) * m_grid->spacing()) / columns;
     int high = 0;
@@ -67,10 +68,10 @@ void SlideGrid::addPicture() {
 }
 
 void SlideGrid::arrange() {
-    const int columns = columnsFor(m_count);
+    const int columns = columnsFor(m_count, m_isSmall);
     if (columns != m_columns) {
         m_columns = columns;
-        for (int c = 0; c < 5; ++c)
+        for (int c = 0; c < kMostColumns; ++c)
             m_grid->setColumnStretch(c, c < columns ? 1 : 0);
         for (PictureView* view : m_pictures)
             m_grid->removeWidget(view);
@@ -81,6 +82,7 @@ void SlideGrid::arrange() {
 }
 
 void SlideGrid::setSlides(const ItemSlides& slides) {
+    m_isSmall = false;
     const int main = slides.outputs.empty() ? -1 : mainOutput(slides);
     std::vector<Picture> pictures;
     const int count = main < 0 ? 0 : int(slides.outputs[size_t(main)].slides.size());
@@ -94,10 +96,15 @@ void SlideGrid::setSlides(const ItemSlides& slides) {
         pictures.push_back(
             {sceneOf(slides, output, i), slides.content.parts[size_t(entry.part)].label, place});
     }
-    setPictures(pictures);
+    show(pictures);
 }
 
 void SlideGrid::setPictures(const std::vector<Picture>& pictures) {
+    m_isSmall = true;
+    show(pictures);
+}
+
+void SlideGrid::show(const std::vector<Picture>& pictures) {
     m_count = int(pictures.size());
     while (int(m_pictures.size()) < m_count)
         addPicture();

@@ -21,6 +21,7 @@ public:
         QString name;
         QString place; ///< at the right: "3 of 9"
     };
+    /// Smaller ones, six a row: of what has much to be said below them.
     void setPictures(const std::vector<Picture>& pictures);
     void setChosen(const std::optional<int>& slide);
     /// The focus goes with a slide that was moved, so that the key can be pressed again.
@@ -41,12 +42,14 @@ protected:
 private:
     void addPicture();
     void arrange();
+    void show(const std::vector<Picture>& pictures);
 
     ThumbnailStore& m_thumbnails;
     QGridLayout* m_grid;
     std::vector<PictureView*> m_pictures;
     int m_count = 0;
     int m_columns = 0;
+    bool m_isSmall = false;
 };
 
 } // namespace mivanta

@@ -178,15 +178,19 @@ QString AheadPanel::chainText() const {
     const LoopMembersKnown known = knownMembers(m_session.book());
     const QDateTime since = m_session.run().moment().itemSince;
     const std::vector<ChainLink> here = chainFrom(*item, service, since, known);
-    if (here.size() < 2)
-        return {};
     QDateTime ends = here.front().ends;
-    if (m_session.loop().stand())
+    const Item* next = here.size() > 1 ? service.item(here[1].item) : nullptr;
+    const auto& stand = m_session.loop().stand();
+    if (stand && stand->loop == item->id) { // as the operator has it
         ends = m_session.loop().ends();
-    else if (const auto left = m_session.film().left())
+        next = ends.isValid() ? followsLoop(*item, service) : nullptr;
+    } else if (const auto left = m_session.film().left()) {
         ends = Clock::the().now().addMSecs(qint64(*left * 1000));
+    }
+    if (!next)
+        return {};
     QStringList lines;
-    for (const ChainLink& link : chainFrom(*service.item(here[1].item), service, ends, known)) {
+    for (const ChainLink& link : chainFrom(*next, service, ends, known)) {
         const QString title = service.item(link.item)->title();
         lines << (link.begins.isValid()
                       ? QStringLiteral("%1  %2").arg(link.begins.toString(QStringLiteral("HH:mm:ss")), title)

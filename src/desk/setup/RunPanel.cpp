@@ -60,6 +60,16 @@ RunPanel::RunPanel(Session& session, Prompts& prompts, QWidget* parent)
         tr("At every start, and with the lock in the header, Mivanta fills the screen with the "
            "Run desk, and neither editing nor quitting is possible until the lock is held open "
            "for two seconds"));
+    m_autostart = new QCheckBox(tr("Start Mivanta when this computer starts"), this);
+    m_autostart->setObjectName(QStringLiteral("autostart"));
+    m_autostart->setToolTip(
+        tr("With the service that was open last; its loops may be armed then, as each of them says"));
+    m_autostart->setChecked(m_session.autostart().isOn());
+    connect(m_autostart, &QCheckBox::clicked, this, [this](bool on) {
+        if (const auto done = m_session.autostart().set(on); !done)
+            Q_EMIT m_session.problem(done.error());
+        m_autostart->setChecked(m_session.autostart().isOn());
+    });
     connect(m_runOnly, &QCheckBox::clicked, &m_session.runOnly(), &RunOnly::set);
     auto* record = new QPushButton(tr("What was on screen, as a table\u2026"), this);
     record->setObjectName(QStringLiteral("send-record"));
@@ -76,6 +86,7 @@ RunPanel::RunPanel(Session& session, Prompts& prompts, QWidget* parent)
     form->addRow(QString(), m_opens);
     form->addRow(QString(), m_click);
     form->addRow(QString(), m_runOnly);
+    form->addRow(QString(), m_autostart);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, spaced(3), 0, 0);
     column->setSpacing(spaced(2));

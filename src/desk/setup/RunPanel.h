@@ -33,6 +33,7 @@ private:
     QCheckBox* m_opens;
     QCheckBox* m_click;
     QCheckBox* m_runOnly;
+    QCheckBox* m_autostart;
 };
 
 } // namespace mivanta
