@@ -99,6 +99,39 @@ TEST_F(Music, IsAnItemOfItsPiecesAndChangedOnTheBench) {
     EXPECT_TRUE(waitUntil([&] { return window->notices()->text().contains(u"README"_s); }));
 }
 
+TEST_F(Music, UnderALoopItPlaysOnFromMemberToMemberAndFadesAtTheChosenItem) {
+    ServiceDocument& document = session->document();
+    const ItemId loop = document.insert(0, LoopItem{u"Notices"_s});
+    document.insert(1, PauseItem{u"One"_s});
+    document.insert(2, PauseItem{u"Two"_s});
+    const std::vector<Item>& items = document.service().items; // the loop, two, the music, the song
+    document.putIntoLoop({items[1].id, items[2].id, id}, loop);
+    const ItemId song = items[4].id;
+    const ItemId last = document.insert(9, songItem(samples::harbourSong(u"Last"_s)));
+    sheet->select(id);
+    EXPECT_FALSE(child<QComboBox>(u"music-until"_s)->isEnabled());
+    child<QCheckBox>(u"music-goes-on"_s)->click();
+    auto* until = child<QComboBox>(u"music-until"_s);
+    until->setCurrentIndex(until->findText(u"Last"_s));
+    Q_EMIT until->activated(until->currentIndex());
+    EXPECT_EQ(music().until, last);
+    EXPECT_EQ(session->book().itemCount(), 4); // music of a loop is no item of the run
+    take(0);
+    ASSERT_TRUE(plays(0));
+    const auto before = sounding().position;
+    Clock::the().jump(7000);
+    EXPECT_EQ(session->run().state().onScreen->item, document.service().items[2].id);
+    EXPECT_TRUE(waitUntil([&] { return sounding().position > before; }));
+    EXPECT_EQ(sounding().piece, 0); // it was not begun again
+    session->run().take();          // leaves the loop
+    EXPECT_EQ(session->run().state().onScreen->item, song);
+    QTest::qWait(300);
+    EXPECT_FALSE(sounding().name.isEmpty());
+    session->run().lookAtItem(session->book().indexOf(last));
+    session->run().take();
+    EXPECT_TRUE(isSilent());
+}
+
 TEST_F(Music, PlaysFromTheTakeIsSteeredAndEndsWithItsItem) {
     take(1);
     EXPECT_TRUE(sounding().name.isEmpty());

@@ -110,6 +110,9 @@ protected:
                  u"--to"_s, file});
         start({u"--run"_s, file});
         ASSERT_TRUE(waitUntil([&] { return state()[u"desk"_s] == u"run"_s && state().contains(u"next"_s); }));
+        const QJsonValue loop = state()[u"next"_s]; // of the time before the service, which goes by itself
+        press({u"5"_s});
+        ASSERT_TRUE(waitUntil([&] { return state()[u"next"_s] != loop; }));
     }
 
     void watch() {

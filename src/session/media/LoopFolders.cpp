@@ -94,10 +94,10 @@ void LoopFolders::lookAt(const Item& loop) {
     const auto files = picturesIn(folder, m_folders);
     if (!files)
         return;
-    Seen now{folder, *files};
+    const Seen now{folder, *files};
     if (m_seen.value(loop.id) == now)
         return;
-    m_seen.insert(loop.id, std::move(now));
+    m_seen.insert(loop.id, now);
     struct Brought {
         std::vector<Medium> media;
         std::vector<Error> errors;

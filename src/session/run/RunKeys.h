@@ -45,6 +45,7 @@ enum class RunAction {
     FilmLouder,
     FilmSofter,
     EndLoop,
+    Arm,
     Disarm,
     ByItself,
     ShowKeys,

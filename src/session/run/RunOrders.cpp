@@ -85,6 +85,7 @@ Result<void> RunOrders::obey(const RunOrder& order) {
                     return m_arming.arm(arm.loop);
                 return does([&] { m_arming.disarm(arm.loop); });
             },
+            [&](const order::ArmNext&) { return m_arming.armNext(); },
             [&](const order::DisarmAll&) { return does([&] { m_arming.disarmAll(); }); },
             [&](const order::GoOnByItself& go) {
                 return does([&] { m_run.setGoesOnByItself(go.isOn.value_or(!m_run.goesOnByItself())); });

@@ -97,6 +97,7 @@ struct ArmLoop {
     ItemId loop;
     bool isArmed = true;
 };
+struct ArmNext {}; ///< the first of the order that begins by itself and is not armed yet
 struct DisarmAll {};
 /// Whether anything comes by itself at the end of what is on screen.
 struct GoOnByItself {
@@ -112,7 +113,7 @@ using RunOrder =
                  order::EndCallOut, order::HoldAdvance, order::FadeSound, order::PauseMusic, order::GoToPiece,
                  order::PauseFilm, order::JumpInFilm, order::SeekFilm, order::FilmFromBeginning,
                  order::ChangeFilmVolume, order::PauseLoop, order::GoToMember, order::OneMoreRound,
-                 order::EndBehindRound, order::ArmLoop, order::DisarmAll, order::GoOnByItself>;
+                 order::EndBehindRound, order::ArmLoop, order::ArmNext, order::DisarmAll, order::GoOnByItself>;
 
 /// Obeys them. GUI thread.
 class RunOrders {
