@@ -396,7 +396,8 @@ TEST_F(LoopRun, IsArmedOnRunShownOnEveryDeskAndDisarmedByOneKey) {
     press(Qt::Key_Insert);
     EXPECT_EQ(session->arming().all().size(), 1u);
     press(Qt::Key_Insert); // there is no other
-    EXPECT_TRUE(window->notices()->text().contains(u"no loop to arm"_s)) << window->notices()->text().toStdString();
+    EXPECT_TRUE(window->notices()->text().contains(u"no loop to arm"_s))
+        << window->notices()->text().toStdString();
     press(Qt::Key_Delete);
     window->goTo(MainWindow::PrepareAt);
     sheet()->select(loop()->id);

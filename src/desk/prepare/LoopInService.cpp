@@ -110,9 +110,8 @@ void LoopInService::buildForm() {
     m_begins->setFixedWidth(spaced(22));
     m_byItself = named(new QCheckBox(tr("by itself, once armed"), this), "loop-by-itself",
                        tr("It begins without a take, after somebody has armed it"));
-    m_arm = named(
-        new QPushButton(this), "loop-arm",
-        tr("Arming is the take: the loop begins by itself at its time. Every desk shows it"));
+    m_arm = named(new QPushButton(this), "loop-arm",
+                  tr("Arming is the take: the loop begins by itself at its time. Every desk shows it"));
     m_atStart = named(new QCheckBox(tr("Armed as soon as this service is opened at start"), this),
                       "loop-at-start", tr("For a computer that is switched on and left alone"));
     m_folder =

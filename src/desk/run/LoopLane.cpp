@@ -59,7 +59,7 @@ void LoopLane::refresh() {
                 : tr("Arm for %1")
                       .arg(item->plan.at ? item->plan.at->toString(QStringLiteral("HH:mm")) : QString()));
     m_arm->setToolTip(tr("Arming is the take: it begins by itself at its time."));
-    if (isOnScreen || isArmed)
+    if (isArmed && !isOnScreen) // a loop on screen tells every second
         m_ticks.start();
     else
         m_ticks.stop();

@@ -33,7 +33,7 @@ private:
     Session& m_session;
     ItemId m_loop;
     QPushButton* m_arm;
-    QTimer m_ticks; ///< while it is on screen or armed
+    QTimer m_ticks; ///< while it is armed
 };
 
 } // namespace mivanta

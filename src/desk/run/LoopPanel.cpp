@@ -10,10 +10,6 @@
 
 namespace mivanta {
 
-namespace {
-constexpr int kLoopTickMs = 500;
-}
-
 LoopPanel::LoopPanel(Session& session, const RunKeys& keys, QWidget* parent)
     : QWidget(parent),
       m_session(session),
@@ -46,8 +42,6 @@ LoopPanel::LoopPanel(Session& session, const RunKeys& keys, QWidget* parent)
     column->addLayout(head);
     column->addWidget(m_next);
     column->addLayout(row);
-    m_ticks.setInterval(kLoopTickMs);
-    connect(&m_ticks, &QTimer::timeout, this, &LoopPanel::refresh);
     connect(&m_session.loop(), &RunLoop::changed, this, &LoopPanel::refresh);
     refresh();
 }
@@ -74,11 +68,8 @@ void LoopPanel::setText(QPushButton* button, RunAction action, const QString& te
 void LoopPanel::refresh() {
     const auto& stand = m_session.loop().stand();
     setVisible(stand.has_value());
-    if (!stand) {
-        m_ticks.stop();
+    if (!stand)
         return;
-    }
-    m_ticks.start();
     m_now->setText(loopNowText(m_session));
     m_next->setText(loopNextText(m_session));
     const QDateTime ends = m_session.loop().ends();

@@ -2,7 +2,6 @@
 #pragma once
 #include "session/Session.h"
 #include "session/run/RunKeys.h"
-#include <QTimer>
 #include <QWidget>
 
 class QHBoxLayout;
@@ -33,7 +32,6 @@ private:
     QPushButton* m_pause;
     QPushButton* m_more;
     QPushButton* m_endHere;
-    QTimer m_ticks;
 };
 
 } // namespace mivanta

@@ -67,8 +67,8 @@ Result<void> LoopArming::arm(const ItemId& id) {
 Result<void> LoopArming::armNext() {
     const Service& service = m_document.service();
     for (const Item& item : service.items)
-        if (item.loop() && item.loop()->beginsByItself && item.plan.at && !item.plan.skipped && !isArmed(item.id) &&
-            beginNear(item, service) > Clock::the().now())
+        if (item.loop() && item.loop()->beginsByItself && item.plan.at && !item.plan.skipped &&
+            !isArmed(item.id) && beginNear(item, service) > Clock::the().now())
             return arm(item.id);
     return failure(tr("There is no loop to arm."), {},
                    tr("Say on the Prepare desk when a loop begins, and that it does so by itself."));

@@ -23,8 +23,8 @@ public:
     /// One whose time has come a while ago begins now, where it is by the clock. Fails when it has no time,
     /// its end is over, or another one is armed for that time.
     Result<void> arm(const ItemId& loop);
-    /// The first of the order that begins by itself, has its time still to come and is not armed. Fails when there is
-    /// none.
+    /// The first of the order that begins by itself, has its time still to come and is not armed. Fails when
+    /// there is none.
     Result<void> armNext();
     void disarm(const ItemId& loop);
     void disarmAll();

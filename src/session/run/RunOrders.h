@@ -113,7 +113,8 @@ using RunOrder =
                  order::EndCallOut, order::HoldAdvance, order::FadeSound, order::PauseMusic, order::GoToPiece,
                  order::PauseFilm, order::JumpInFilm, order::SeekFilm, order::FilmFromBeginning,
                  order::ChangeFilmVolume, order::PauseLoop, order::GoToMember, order::OneMoreRound,
-                 order::EndBehindRound, order::ArmLoop, order::ArmNext, order::DisarmAll, order::GoOnByItself>;
+                 order::EndBehindRound, order::ArmLoop, order::ArmNext, order::DisarmAll,
+                 order::GoOnByItself>;
 
 /// Obeys them. GUI thread.
 class RunOrders {
