@@ -39,7 +39,8 @@ RunFind::RunFind(const Tools& tools, QWidget* desk)
     connect(m_find, &FindPanel::chosen, this, [this](const std::vector<FindPick>& picks) {
         if (picks.empty())
             return;
-        FindPick pick = picks.front(); // closing forgets them
+        // A copy: closing forgets what was found.
+        const FindPick pick = picks.front(); // NOLINT(performance-unnecessary-copy-initialization)
         close();
         Q_EMIT chosen(pick);
     });
