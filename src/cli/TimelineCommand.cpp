@@ -86,37 +86,33 @@ Result<int> runTimeline(const Arguments& arguments, QTextStream& out) {
     const auto opened = openService(path);
     if (!opened)
         return tl::unexpected(opened.error());
-    const Service* service = &opened->service;
-    const Timetable table = timetableOf(*service);
+    const Service& service = opened->service;
+    const Timetable table = timetableOf(service);
+    const auto isWanted = [&](size_t i) {
+        return service.items[i].loop() && (arguments.item == 0 || arguments.item == int(i) + 1);
+    };
     QJsonArray all;
-    for (size_t i = 0; i < service->items.size(); ++i) {
-        const Item& item = service->items[i];
-        if (!item.loop() || (arguments.item > 0 && arguments.item != int(i) + 1))
+    bool isAny = false;
+    for (size_t i = 0; i < service.items.size(); ++i) {
+        if (!isWanted(i))
             continue;
-        QDateTime begins = table.rows[i].begins;
-        if (arguments.from.isValid())
-            begins = QDateTime(service->start.isValid() ? service->start.date() : QDate::currentDate(),
-                               arguments.from);
-        const LoopPlan plan = loopPlanOf(item, *service, begins);
-        const std::vector<ChainLink> chain = chainFrom(item, *service, begins);
+        isAny = true;
+        const QDate day = service.start.isValid() ? service.start.date() : QDate::currentDate();
+        const QDateTime begins =
+            arguments.from.isValid() ? QDateTime(day, arguments.from) : table.rows[i].begins;
+        const LoopPlan plan = loopPlanOf(service.items[i], service, begins);
+        const std::vector<ChainLink> chain = chainFrom(service.items[i], service, begins);
         if (arguments.json)
-            all.append(toJson(item, plan, *service, chain));
+            all.append(toJson(service.items[i], plan, service, chain));
         else
-            print(out, item, plan, *service, chain);
-        if (arguments.item > 0 && arguments.json) {
-            out << QJsonDocument(all[0].toObject()).toJson();
-            return 0;
-        }
-        if (arguments.item > 0)
-            return 0;
+            print(out, service.items[i], plan, service, chain);
     }
-    if (arguments.item > 0)
+    if (!isAny && arguments.item > 0)
         return failure(Said::tr("item %1 is no loop").arg(arguments.item), path,
                        Said::tr("Count items and headings from 1, as \"service show\" has them."));
     if (arguments.json)
         out << QJsonDocument(all).toJson();
-    else if (std::none_of(service->items.begin(), service->items.end(),
-                          [](const Item& item) { return item.loop(); }))
+    else if (!isAny)
         out << Said::tr("There is no loop in it.") << u'\n';
     return 0;
 }

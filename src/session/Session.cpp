@@ -3,6 +3,7 @@
 #include "session/run/KeptRun.h"
 #include "store/ShippedThemes.h"
 #include <QFileInfo>
+#include <algorithm>
 
 namespace mivanta {
 
@@ -40,7 +41,8 @@ Session::Session(Options options, QObject* parent)
     });
 }
 
-/// What an item, or a picture of its set, needs and is not here.
+/// What an item, or a picture of its set, needs and is not here; as it was found when it was looked for,
+/// which is not on this thread.
 QString Session::problemOf(const Item& item, int still) const {
     if (const auto* live = std::get_if<LiveItem>(&item.words))
         return m_liveInputs.find(live->input) ? QString() : tr("its live input is not set up here");
@@ -50,9 +52,11 @@ QString Session::problemOf(const Item& item, int still) const {
         name = set->pictures[size_t(still)].name;
     else if (const auto* film = std::get_if<FilmItem>(&item.words))
         name = film->name;
-    return name.isEmpty() || QFileInfo::exists(m_options.library.mediaFolder() + u'/' + name)
-               ? QString()
-               : tr("its file is not on this computer");
+    const auto& missing = m_missing.all();
+    const bool isMissing = std::any_of(missing.begin(), missing.end(), [&](const MissingFiles::Entry& entry) {
+        return entry.fact.name == name;
+    });
+    return isMissing ? tr("its file is not on this computer") : QString();
 }
 
 void Session::tellOfLibrary() {

@@ -318,6 +318,30 @@ TEST_F(Cli, AnOrderIsPrintedInEveryForm) {
     EXPECT_EQ(run({u"service"_s, u"print"_s, file, u"--to"_s, u"a.pdf"_s, u"--per-page"_s, u"99"_s}).code, 2);
 }
 
+TEST_F(Cli, TheTimelineOfALoopIsPrinted) {
+    const QString order = folder.filePath(u"order.txt"_s);
+    QFile lines(order);
+    ASSERT_TRUE(lines.open(QIODevice::WriteOnly));
+    lines.write(
+        "Start: 2026-10-04 10:30\n[loop] Notices\n+ begins: 10:00, by itself\n+ each: 10 s\n+ until: 10:01\n"
+        "- [pause] One\n- [pause] Two\n[countdown] We begin in\n+ until: 10:30\n");
+    lines.close();
+    const QString file = folder.filePath(u"loop.mivanta"_s);
+    ASSERT_EQ(run({u"service"_s, u"new"_s, order, u"--to"_s, file}).code, 0);
+    const Ran printed = run({u"service"_s, u"timeline"_s, file});
+    EXPECT_EQ(printed.code, 0);
+    EXPECT_TRUE(printed.out.contains("# Notices\n10:00:00  One\n10:00:10  Two\n10:00:20  One\n"))
+        << printed.out.toStdString();
+    EXPECT_TRUE(printed.out.contains("10:01:00  end, after 3 rounds\n10:01:00  We begin in, by itself\n"))
+        << printed.out.toStdString();
+    const Ran json =
+        run({u"--json"_s, u"service"_s, u"timeline"_s, file, u"--item"_s, u"1"_s, u"--from"_s, u"10:00"_s});
+    EXPECT_EQ(QJsonDocument::fromJson(json.out)[0][u"showings"_s].toArray().size(), 6);
+    EXPECT_EQ(run({u"service"_s, u"timeline"_s, file, u"--item"_s, u"4"_s}).code, 1); // no loop
+    EXPECT_EQ(run({u"service"_s, u"timeline"_s, file, u"--item"_s, u"0"_s}).code, 2);
+    EXPECT_EQ(run({u"service"_s, u"timeline"_s, file, u"--from"_s, u"soon"_s}).code, 2);
+}
+
 TEST_F(Cli, AServiceIsMadeAndItsSlidesAreDrawn) {
     importDemo();
     importDemoScripture();

@@ -310,6 +310,44 @@ TEST_F(LoopDesk, ItIsPlayedHereTenTimesAsFastAndOnNoScreen) {
     EXPECT_NE(play->text(), u"Stop"_s);
 }
 
+TEST_F(LoopDesk, WhatIsAddedWhileItIsChosenJoinsItOrComesBehindIt) {
+    dropOnSheet({pictures});
+    waitForItems(2);
+    sheet()->select(loop()->id);
+    EXPECT_EQ(sheet()->markerRow(), 2); // behind its members
+    EXPECT_TRUE(child<QLineEdit>(u"prepare-find-box"_s)->placeholderText().contains(u"notices"_s));
+    menu("add-countdown"); // of the service
+    EXPECT_TRUE(items()[2].group.isNull());
+    sheet()->select(loop()->id);
+    answers->files = {film()};
+    menu("add-films");
+    waitForItems(4);
+    EXPECT_EQ(items()[2].group, loop()->group);
+    EXPECT_TRUE(std::holds_alternative<CountdownItem>(items()[3].words));
+}
+
+TEST_F(LoopDesk, CheckSaysWhatIsWrongWithIt) {
+    menu("add-loop");
+    window->goTo(MainWindow::CheckAt);
+    const auto says = [&](const QString& text) {
+        return waitUntil([&] { return textsOf(u"check-desk"_s).join(u'\n').contains(text); });
+    };
+    EXPECT_TRUE(says(u"Nothing goes round in this loop"_s));
+    window->goTo(MainWindow::PrepareAt);
+    sheet()->select(loop()->id);
+    answers->files = {pictures + u"/1 bread.png"_s};
+    menu("add-pictures");
+    waitForItems(2);
+    session->document().changeInLoop(
+        {items()[1].id}, [](LoopPart& part) { part.season.to = QDate(2001, 1, 1); }, u"x"_s);
+    write(u"loop-begins"_s, u"10:00"_s);
+    choose(u"loop-until"_s, u"a time of day"_s);
+    write(u"loop-until-value"_s, u"09:00"_s);
+    window->goTo(MainWindow::CheckAt);
+    EXPECT_TRUE(says(u"The loop has no end: its end, 09:00, is over when it begins"_s));
+    EXPECT_TRUE(says(u"1 of the loop is not shown on that day"_s) || says(u"not shown on that day"_s));
+}
+
 /// Runs a loop of three pictures for a while, a countdown, a song.
 class LoopRun : public LoopDesk {
 protected:

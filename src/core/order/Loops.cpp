@@ -7,15 +7,14 @@ namespace mivanta {
 
 namespace {
 
-/// Calls it for each item behind a loop in its group, until it returns false.
+/// Calls it for each item behind a loop in its group.
 template <typename Work>
 void eachBehind(const Item& loop, const Service& service, Work work) {
     const int at = service.indexOf(loop.id);
     if (at < 0 || loop.group.isNull())
         return;
     for (size_t i = size_t(at) + 1; i < service.items.size() && service.items[i].group == loop.group; ++i)
-        if (!work(service.items[i]))
-            return;
+        work(service.items[i]);
 }
 
 } // namespace
@@ -56,7 +55,6 @@ std::vector<const Item*> membersOf(const Item& loop, const Service& service) {
     eachBehind(loop, service, [&](const Item& item) {
         if (canBeMember(item.words))
             members.push_back(&item);
-        return true;
     });
     return members;
 }
@@ -66,12 +64,11 @@ std::optional<MusicItem> musicUnder(const Item& loop, const Service& service) {
     eachBehind(loop, service, [&](const Item& item) {
         const auto* music = std::get_if<MusicItem>(&item.words);
         if (!music || item.plan.skipped)
-            return true;
+            return;
         if (!under)
             under = *music;
         else
             under->pieces.insert(under->pieces.end(), music->pieces.begin(), music->pieces.end());
-        return true;
     });
     return under;
 }

@@ -82,22 +82,4 @@ std::vector<ChainLink> chainFrom(const Item& first, const Service& service, cons
     return chain;
 }
 
-std::vector<const Item*> chainBegins(const Service& service) {
-    const std::vector<bool> isMember = membersOfLoops(service);
-    QSet<ItemId> followed;
-    std::vector<const Item*> goingOn;
-    for (size_t i = 0; i < service.items.size(); ++i) {
-        const Item& item = service.items[i];
-        if (isMember[i] || item.plan.skipped || !(item.hasSlides() || item.loop()))
-            continue;
-        ChainLink link{item.id, {}, {}, false};
-        if (const Item* following = next(item, service, {}, link)) {
-            goingOn.push_back(&item);
-            followed.insert(following->id);
-        }
-    }
-    std::erase_if(goingOn, [&](const Item* item) { return followed.contains(item->id); });
-    return goingOn;
-}
-
 } // namespace mivanta

@@ -20,7 +20,4 @@ inline constexpr int kMostLinks = 50;
 [[nodiscard]] std::vector<ChainLink> chainFrom(const Item& first, const Service& service,
                                                const QDateTime& begins, const LoopMembersKnown& known = {});
 
-/// Items that something comes behind by itself, and that nothing comes to by itself: where chains begin.
-[[nodiscard]] std::vector<const Item*> chainBegins(const Service& service);
-
 } // namespace mivanta

@@ -10,6 +10,7 @@
 #include "desk/prepare/LiveInService.h"
 #include "desk/prepare/LookDrops.h"
 #include "desk/prepare/LookInService.h"
+#include "desk/prepare/LoopDrops.h"
 #include "desk/prepare/LoopInService.h"
 #include "desk/prepare/LoopWords.h"
 #include "desk/prepare/MemberInLoop.h"
@@ -54,7 +55,12 @@ Bench::Bench(Session& session, Prompts& prompts, ThumbnailStore& thumbnails, con
     m_unusual->setObjectName(QStringLiteral("bench-unusual"));
     m_unusual->setStyleSheet(QStringLiteral("color: %1").arg(day().marker.darker(130).name()));
     m_slides = new SlideGrid(thumbnails, this);
-    connect(m_slides, &SlideGrid::lookDropped, this, [this](int slide, const LookDrop& drop) {
+    connect(m_slides, &SlideGrid::lookDropped, this, [this, &prompts](int slide, const LookDrop& drop) {
+        if (m_loop->isVisibleTo(m_pages)) {
+            if (!drop.file.isEmpty() && !drop.isThemeFile) // it joins the loop
+                placeIntoLoop(m_session, prompts, this, m_item, {drop.file});
+            return;
+        }
         dropLook(m_session, this, m_look->targetOfSlide(slide), tr("slide %1").arg(slide + 1), drop);
     });
     connect(m_slides, &SlideGrid::clicked, this, [this](int slide) {

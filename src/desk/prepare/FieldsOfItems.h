@@ -6,6 +6,7 @@
 #include "desk/kit/RowFields.h"
 #include <QComboBox>
 #include <QDoubleSpinBox>
+#include <QLabel>
 #include <QLineEdit>
 #include <QSignalBlocker>
 #include <QSpinBox>
@@ -32,6 +33,16 @@ inline QDoubleSpinBox* makeSeconds(const char* name, const QString& tip, double 
     box->setSingleStep(0.5);
     box->setSuffix(Said::tr(" s", "seconds, behind a number"));
     return box;
+}
+
+/// Says what is wrong with what was typed; hidden while nothing is.
+inline QLabel* makeComplaint(const char* name, QWidget* parent) {
+    auto* label = new QLabel(parent);
+    label->setObjectName(QLatin1String(name));
+    label->setWordWrap(true);
+    label->setStyleSheet(QStringLiteral("color: %1").arg(day().warning.name()));
+    label->hide();
+    return label;
 }
 
 /// Shows a text, unless another one is being typed there.

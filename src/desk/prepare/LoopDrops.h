@@ -22,8 +22,7 @@ void placeFolderAsLoop(Session& session, Prompts& prompts, QObject* asker, const
 /// A loop as one begins with it: until five minutes before the service, when that has a time.
 [[nodiscard]] LoopItem usualLoop(const Service& service, const QString& title);
 
-/// These words as items that join the loop, to be inserted behind its last member: `at`. What cannot go round
-/// is no member.
+/// These words as items that join the loop, to be inserted behind its last member.
 [[nodiscard]] std::vector<Item> membersOfWords(const Item& loop, std::vector<ItemWords> words);
 [[nodiscard]] int behindLoop(const Item& loop, const Service& service);
 

@@ -117,10 +117,7 @@ void LoopInService::buildForm() {
     m_folder =
         named(new QPushButton(this), "loop-folder",
               tr("Pictures that are saved in that folder join the loop, and leave it when they are removed"));
-    m_wrong = new QLabel(this);
-    m_wrong->setObjectName(QStringLiteral("loop-wrong"));
-    m_wrong->setWordWrap(true);
-    m_wrong->setStyleSheet(QStringLiteral("color: %1").arg(day().warning.name()));
+    m_wrong = makeComplaint("loop-wrong", this);
     auto* form = new QFormLayout;
     form->setContentsMargins(0, 0, 0, 0);
     form->setSpacing(spaced(1.5));
@@ -147,7 +144,6 @@ void LoopInService::buildForm() {
     column->addWidget(headingOf(tr("Members"), this));
     column->addWidget(m_members);
     column->addWidget(rowOf({m_folder}));
-    m_wrong->hide();
 }
 
 void LoopInService::connectFields() {

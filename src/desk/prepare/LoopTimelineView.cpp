@@ -9,6 +9,7 @@
 #include <QToolTip>
 #include <algorithm>
 #include <cmath>
+#include <limits>
 
 namespace mivanta {
 
@@ -127,11 +128,13 @@ void LoopTimelineView::paintEvent(QPaintEvent*) {
 void LoopTimelineView::paintBlocks(QPainter& painter) const {
     const QRect area = lane();
     const double scale = perMs();
+    int drawnTo = std::numeric_limits<int>::min();
     for (const LoopShowing& showing : m_plan.timeline.showings) {
         const int from = xOf(showing.begins);
         const int to = xOf(showing.ends);
-        if (to < area.left())
+        if (to < area.left() || to <= drawnTo) // out of sight, or in the same px as the one before
             continue;
+        drawnTo = to;
         if (from > area.right())
             break;
         const bool isNarrow = double(showing.ends - showing.begins) * scale < kNarrow;

@@ -47,10 +47,7 @@ MemberInLoop::MemberInLoop(Session& session, QWidget* parent) : QWidget(parent),
         });
     }
     week->addStretch(1);
-    m_wrong = new QLabel(this);
-    m_wrong->setObjectName(QStringLiteral("member-wrong"));
-    m_wrong->setStyleSheet(QStringLiteral("color: %1").arg(day().warning.name()));
-    m_wrong->hide();
+    m_wrong = makeComplaint("member-wrong", this);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(spaced(1.5));

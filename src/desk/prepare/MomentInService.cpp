@@ -3,6 +3,7 @@
 #include "core/base/Cases.h"
 #include "desk/kit/Columns.h"
 #include "desk/kit/Style.h"
+#include "desk/prepare/FieldsOfItems.h"
 #include <QCheckBox>
 #include <QHBoxLayout>
 #include <QLabel>
@@ -66,11 +67,7 @@ MomentInService::MomentInService(Session& session, QWidget* parent) : QWidget(pa
     m_goesOn->setToolTip(tr("At its end the next item comes by itself"));
     ends->addWidget(m_goesOn);
     ends->addStretch(1);
-    m_wrong = new QLabel(this);
-    m_wrong->setObjectName(QStringLiteral("moment-wrong"));
-    m_wrong->setWordWrap(true);
-    m_wrong->setStyleSheet(QStringLiteral("color: %1").arg(day().warning.name()));
-    m_wrong->hide();
+    m_wrong = makeComplaint("moment-wrong", this);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(spaced(1.5));

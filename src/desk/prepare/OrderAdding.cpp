@@ -57,9 +57,18 @@ PlaceWords OrderAdding::placeInto(const ItemId& loop) {
     };
 }
 
+/// While a loop is chosen, what one puts into loops joins it; a song that comes then is the next item.
 PlaceWords OrderAdding::placeAtMark() {
     const Item* current = m_session.document().service().item(m_sheet.current());
-    return current && current->loop() ? placeInto(current->id) : placeFrom(m_sheet.markerRow());
+    if (!current || !current->loop())
+        return placeFrom(m_sheet.markerRow());
+    return [this, into = placeInto(current->id),
+            behind = placeFrom(m_sheet.markerRow())](std::vector<ItemWords> words) {
+        const bool hasSong = std::any_of(words.begin(), words.end(), [](const ItemWords& each) {
+            return std::holds_alternative<SongItem>(each);
+        });
+        (hasSong ? behind : into)(std::move(words));
+    };
 }
 
 void OrderAdding::addInto(const std::vector<FindPick>& picks, const ItemId& loop) {

@@ -4,6 +4,7 @@
 #include "desk/kit/Columns.h"
 #include "desk/kit/ElidedLabel.h"
 #include "desk/kit/Style.h"
+#include "desk/prepare/LoopDrops.h"
 #include "session/service/ItemClipboard.h"
 #include <QClipboard>
 #include <QDropEvent>
@@ -151,6 +152,9 @@ std::vector<ItemId> OrderSheet::selected() const {
 }
 
 int OrderSheet::markerRow() const {
+    const Item* current = m_document.service().item(m_current);
+    if (current && current->loop())
+        return behindLoop(*current, m_document.service());
     const int row = m_document.service().indexOf(m_current);
     return row < 0 ? m_model->rowCount() : row + 1;
 }

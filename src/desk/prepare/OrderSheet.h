@@ -21,7 +21,7 @@ public:
 
     [[nodiscard]] ItemId current() const;
     [[nodiscard]] std::vector<ItemId> selected() const;
-    /// Where an addition goes: behind the current item, else at the end.
+    /// Where an addition goes: behind the current item, or all of the current loop, else at the end.
     [[nodiscard]] int markerRow() const;
     void select(const ItemId& id);
     void selectAll(const std::vector<ItemId>& ids);

@@ -138,8 +138,11 @@ void OrderView::paintEvent(QPaintEvent* event) {
     QListView::paintEvent(event);
     if (!model() || model()->rowCount() == 0)
         return;
-    const QModelIndex at =
-        currentIndex().isValid() ? currentIndex() : model()->index(model()->rowCount() - 1, 0);
+    QModelIndex at = currentIndex().isValid() ? currentIndex() : model()->index(model()->rowCount() - 1, 0);
+    if (at.data(OrderModel::IsLoopRole).toBool()) // behind its members
+        for (QModelIndex next = at.siblingAtRow(at.row() + 1); next.data(OrderModel::IsMemberRole).toBool();
+             next = next.siblingAtRow(next.row() + 1))
+            at = next;
     const QRect row = visualRect(at);
     QPainter painter(viewport());
     painter.setRenderHint(QPainter::Antialiasing);

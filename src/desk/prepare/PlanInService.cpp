@@ -5,6 +5,7 @@
 #include "desk/kit/Columns.h"
 #include "desk/kit/Style.h"
 #include "desk/prepare/CommonValue.h"
+#include "desk/prepare/FieldsOfItems.h"
 #include <QCheckBox>
 #include <QGridLayout>
 #include <QHBoxLayout>
@@ -46,11 +47,7 @@ PlanInService::PlanInService(Session& session, QWidget* parent) : QWidget(parent
     m_goesOn = new QCheckBox(tr("Then go on to the next item"), this);
     m_goesOn->setObjectName(QStringLiteral("plan-goes-on"));
     m_goesOn->setToolTip(tr("After its last slide the next item comes by itself, too"));
-    m_wrong = new QLabel(this);
-    m_wrong->setObjectName(QStringLiteral("plan-wrong"));
-    m_wrong->setWordWrap(true);
-    m_wrong->setStyleSheet(QStringLiteral("color: %1").arg(day().warning.name()));
-    m_wrong->hide();
+    m_wrong = makeComplaint("plan-wrong", this);
     const auto label = [&](QLineEdit* edit) {
         auto* text = new QLabel(edit->accessibleName(), this);
         text->setBuddy(edit);

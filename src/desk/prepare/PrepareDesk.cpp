@@ -258,6 +258,11 @@ void PrepareDesk::add(const std::vector<FindPick>& picks) {
 void PrepareDesk::showWanted() {
     const Item* item = m_session.document().service().item(m_sheet->current());
     const auto* slot = item ? std::get_if<SlotItem>(&item->words) : nullptr;
+    if (item && item->loop()) {
+        m_find->box()->setPlaceholderText(
+            tr("Into \u201c%1\u201d: picture, film, text\u2026").arg(item->title()));
+        return;
+    }
     m_find->box()->setPlaceholderText(
         slot ? tr("For \u201c%1\u201d: title, words, luk 5 1-11\u2026").arg(item->title())
              : tr("Title, words, number, or luk 5 1-11\u2026"));

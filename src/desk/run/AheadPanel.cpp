@@ -176,16 +176,17 @@ QString AheadPanel::chainText() const {
     if (!item || !m_session.run().goesOnByItself())
         return {};
     const LoopMembersKnown known = knownMembers(m_session.book());
-    const QDateTime since = m_session.run().moment().itemSince;
-    const std::vector<ChainLink> here = chainFrom(*item, service, since, known);
-    QDateTime ends = here.front().ends;
-    const Item* next = here.size() > 1 ? service.item(here[1].item) : nullptr;
-    const auto& stand = m_session.loop().stand();
-    if (stand && stand->loop == item->id) { // as the operator has it
+    const Item* next = nullptr;
+    QDateTime ends;
+    if (const auto& stand = m_session.loop().stand();
+        stand && stand->loop == item->id) { // as the operator has it
         ends = m_session.loop().ends();
         next = ends.isValid() ? followsLoop(*item, service) : nullptr;
-    } else if (const auto left = m_session.film().left()) {
-        ends = Clock::the().now().addMSecs(qint64(*left * 1000));
+    } else {
+        const auto here = chainFrom(*item, service, m_session.run().moment().itemSince, known);
+        next = here.size() > 1 ? service.item(here[1].item) : nullptr;
+        const auto left = m_session.film().left();
+        ends = left ? Clock::the().now().addMSecs(qint64(*left * 1000)) : here.front().ends;
     }
     if (!next)
         return {};

@@ -3,11 +3,10 @@
 #include "core/base/MediaName.h"
 #include "core/timing/Moment.h"
 #include "desk/kit/Style.h"
+#include "desk/run/KeyButton.h"
 #include "media/FilmLook.h"
-#include <QCoreApplication>
 #include <QHBoxLayout>
 #include <QLabel>
-#include <QPushButton>
 #include <QVBoxLayout>
 #include <cmath>
 
@@ -75,26 +74,12 @@ void FilmPanel::wantNoMoments() {
         *m_isWanted = false;
 }
 
-QPushButton* FilmPanel::addButton(QHBoxLayout* row, RunAction action, const char* name, const QString& text) {
-    auto* button = new QPushButton(this);
-    button->setObjectName(QLatin1String(name));
-    button->setFocusPolicy(Qt::NoFocus); // keys stay the desk's
-    setText(button, action, text);
-    connect(&m_keys, &RunKeys::changed, button, [=, this] { setText(button, action, text); });
+KeyButton* FilmPanel::addButton(QHBoxLayout* row, RunAction action, const char* name, const QString& words) {
+    auto* button = new KeyButton(m_keys, action, name, words, this);
     connect(button, &QPushButton::clicked, this,
-            [this, action] { m_session.orders().obey(*factsOf(action).order); });
+            [this, action] { m_session.orders().obey(*RunKeys::orderOf(action, RunKeys::Moving::Film)); });
     row->addWidget(button);
     return button;
-}
-
-/// With the key that does the same; a sign alone says its key as it is.
-void FilmPanel::setText(QPushButton* button, RunAction action, const QString& text) {
-    const QString keys = m_keys.textOf(action);
-    button->setText(
-        keys.isEmpty() || text.size() == 1 ? text : tr("%1  (%2)", "a button, and its key").arg(text, keys));
-    button->setAccessibleName(text.size() == 1 ? QCoreApplication::translate("RunKeys", factsOf(action).name)
-                                               : text);
-    button->setToolTip(keys.isEmpty() ? QString() : tr("Key: %1").arg(keys));
 }
 
 void FilmPanel::refresh() {
@@ -114,8 +99,7 @@ void FilmPanel::refresh() {
         m_left->setText(left ? QStringLiteral("\u2212") + momentText(std::ceil(*left)) : QString());
         m_volume->setText(stands->hasSound && film->isHeard ? tr("sound %1 %").arg(stands->volume)
                                                             : tr("no sound"));
-        setText(m_pause, RunAction::PauseFilm,
-                stands->isPaused || stands->isOver ? tr("Go on") : tr("Pause"));
+        m_pause->setWords(stands->isPaused || stands->isOver ? tr("Go on") : tr("Pause"));
         m_strip->setPlace(stands->from, stands->to, stands->position);
         if (stands->isPaused)
             m_ticks.stop();

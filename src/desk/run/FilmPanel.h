@@ -9,9 +9,10 @@
 
 class QHBoxLayout;
 class QLabel;
-class QPushButton;
 
 namespace mivanta {
+
+class KeyButton;
 
 /// The film on screen: where it stands, what is left, and what can be done with it; hidden while there is
 /// none.
@@ -22,8 +23,7 @@ public:
     ~FilmPanel() override;
 
 private:
-    QPushButton* addButton(QHBoxLayout* row, RunAction action, const char* name, const QString& text);
-    void setText(QPushButton* button, RunAction action, const QString& text);
+    KeyButton* addButton(QHBoxLayout* row, RunAction action, const char* name, const QString& words);
     void refresh();
     void loadMoments();
     void wantNoMoments();
@@ -35,7 +35,7 @@ private:
     QLabel* m_left;
     QLabel* m_volume;
     FilmStrip* m_strip;
-    QPushButton* m_pause;
+    KeyButton* m_pause;
     std::optional<FilmPlay> m_film;                ///< whose moments are shown
     std::shared_ptr<std::atomic<bool>> m_isWanted; ///< the moments of the film that is shown; null = none yet
     QTimer m_ticks;

@@ -147,11 +147,14 @@ void LoopLane::paintPlace(QPainter& painter, const QRect& area) const {
     const auto xOf = [&](qint64 ms) {
         return area.left() + int(double(std::clamp<qint64>(ms - from, 0, all)) / double(all) * area.width());
     };
+    int drawnTo = area.left();
     for (const LoopShowing& showing : timeline.showings) {
         if (showing.begins > from + all)
             break;
-        if (showing.ends <= from)
+        const int to = xOf(showing.ends);
+        if (showing.ends <= from || (to <= drawnTo && &showing != &shown)) // in the same px as the one before
             continue;
+        drawnTo = to;
         const bool isFilm = stand->plan.members[size_t(showing.member)].isFilm;
         QColor colour = isFilm ? night().marker : night().accent;
         if (showing.ends <= now)

@@ -2,10 +2,10 @@
 #include "desk/run/LoopPanel.h"
 #include "desk/kit/ElidedLabel.h"
 #include "desk/kit/Style.h"
+#include "desk/run/KeyButton.h"
 #include "desk/run/LoopText.h"
 #include <QHBoxLayout>
 #include <QLabel>
-#include <QPushButton>
 #include <QVBoxLayout>
 
 namespace mivanta {
@@ -46,23 +46,12 @@ LoopPanel::LoopPanel(Session& session, const RunKeys& keys, QWidget* parent)
     refresh();
 }
 
-QPushButton* LoopPanel::addButton(QHBoxLayout* row, RunAction action, const char* name, const QString& text) {
-    auto* button = new QPushButton(this);
-    button->setObjectName(QLatin1String(name));
-    button->setFocusPolicy(Qt::NoFocus); // keys stay the desk's
-    setText(button, action, text);
-    connect(&m_keys, &RunKeys::changed, button, [=, this] { setText(button, action, text); });
+KeyButton* LoopPanel::addButton(QHBoxLayout* row, RunAction action, const char* name, const QString& words) {
+    auto* button = new KeyButton(m_keys, action, name, words, this);
     connect(button, &QPushButton::clicked, this,
             [this, action] { m_session.orders().obey(*RunKeys::orderOf(action, RunKeys::Moving::Loop)); });
     row->addWidget(button);
     return button;
-}
-
-void LoopPanel::setText(QPushButton* button, RunAction action, const QString& text) {
-    const QString keys = m_keys.textOf(action);
-    button->setText(keys.isEmpty() ? text : tr("%1  (%2)", "a button, and its key").arg(text, keys));
-    button->setAccessibleName(text);
-    button->setToolTip(keys.isEmpty() ? QString() : tr("Key: %1").arg(keys));
 }
 
 void LoopPanel::refresh() {
@@ -80,7 +69,7 @@ void LoopPanel::refresh() {
     m_end->setToolTip(ends.isValid()
                           ? tr("Until its end, at %1").arg(ends.toString(QStringLiteral("HH:mm:ss")))
                           : QString());
-    setText(m_pause, RunAction::PauseFilm, stand->isPaused ? tr("Go on") : tr("Pause"));
+    m_pause->setWords(stand->isPaused ? tr("Go on") : tr("Pause"));
     m_pause->setEnabled(!stand->isOver);
     m_more->setEnabled(!stand->plan.timeline.isEndless || m_session.loop().endsBehindRound());
     m_endHere->setEnabled(!stand->isOver && !m_session.loop().endsBehindRound());

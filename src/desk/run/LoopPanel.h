@@ -6,11 +6,11 @@
 
 class QHBoxLayout;
 class QLabel;
-class QPushButton;
 
 namespace mivanta {
 
 class ElidedLabel;
+class KeyButton;
 
 /// The loop on screen: what is shown and what comes, its end, and what can be done with it; hidden while
 /// there is none.
@@ -20,8 +20,7 @@ public:
     LoopPanel(Session& session, const RunKeys& keys, QWidget* parent = nullptr);
 
 private:
-    QPushButton* addButton(QHBoxLayout* row, RunAction action, const char* name, const QString& text);
-    void setText(QPushButton* button, RunAction action, const QString& text);
+    KeyButton* addButton(QHBoxLayout* row, RunAction action, const char* name, const QString& words);
     void refresh();
 
     Session& m_session;
@@ -29,9 +28,9 @@ private:
     ElidedLabel* m_now;
     QLabel* m_next;
     QLabel* m_end;
-    QPushButton* m_pause;
-    QPushButton* m_more;
-    QPushButton* m_endHere;
+    KeyButton* m_pause;
+    KeyButton* m_more;
+    KeyButton* m_endHere;
 };
 
 } // namespace mivanta

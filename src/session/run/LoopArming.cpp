@@ -129,7 +129,8 @@ void LoopArming::documentChanged() {
     const std::vector<Armed> before = std::exchange(m_armed, {});
     for (const Armed& each : before) {
         const Item* item = service.item(each.loop);
-        const bool isThere = item && item->loop() && !item->plan.skipped && item->plan.at;
+        const bool isThere =
+            item && item->loop() && item->loop()->beginsByItself && !item->plan.skipped && item->plan.at;
         if (!isThere) {
             Q_EMIT notice(tr("\u201c%1\u201d is not armed any more.").arg(each.title));
             continue;

@@ -163,11 +163,9 @@ void RunController::undoTake() {
     put(reconciled(before.state, m_book), std::move(before.live));
 }
 
-bool RunController::goOn() {
-    if (!m_goesOnByItself || m_state.isLooking || !m_state.next)
-        return false;
-    take();
-    return true;
+void RunController::goOn() {
+    if (m_goesOnByItself && !m_state.isLooking && m_state.next)
+        take();
 }
 
 void RunController::goOnTo(const Cue& cue, bool keepsUndo) {

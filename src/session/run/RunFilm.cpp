@@ -71,7 +71,11 @@ void RunFilm::look(const QByteArray& film) {
     if (film.isEmpty() || film != m_key)
         return;
     const auto now = stands();
-    if (now && !now->problem.isEmpty() && std::exchange(m_toldProblem, now->problem) != now->problem) {
+    const auto onScreen = play();
+    const bool isInLoop = // which tells it itself
+        onScreen && loopOf(ItemId::fromText(onScreen->item), m_document.service());
+    if (now && !isInLoop && !now->problem.isEmpty() &&
+        std::exchange(m_toldProblem, now->problem) != now->problem) {
         const FilmItem* shown = item();
         Q_EMIT failed(
             {tr("The film \u201c%1\u201d cannot be played: %2")

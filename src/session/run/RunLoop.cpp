@@ -97,7 +97,8 @@ std::optional<FilmPlace> RunLoop::placeOf(const Cue& cue) const {
     }
     if (of->loop()->until == LoopUntil::Take)
         return std::nullopt;
-    const QDateTime end = loopPlanOf(*of, m_document.service(), Clock::the().now(), known()).ends();
+    const QDateTime end =
+        loopPlanOf(*of, m_document.service(), Clock::the().now(), knownMembers(m_book)).ends();
     return end.isValid() ? std::optional(FilmPlace{cue.item, end.time(), {}}) : std::nullopt;
 }
 
@@ -185,10 +186,10 @@ Result<void> RunLoop::begin(const ItemId& id, const QDateTime& begun) {
     const int last = int(plan.timeline.showings.size()) - 1;
     m_stand = Stand{id, std::move(plan), at < 0 ? last : at};
     m_planned = Clock::the().steady() - since;
+    if (at >= 0 || !isFollowed(*item)) // its last picture is what would be seen by now
+        show(true);
     if (at < 0)
         end();
-    else
-        show(true);
     return {};
 }
 
@@ -257,6 +258,11 @@ void RunLoop::goOnFrom(const LoopPlace& from) {
     }
 }
 
+/// An item comes at its end by itself.
+bool RunLoop::isFollowed(const Item& loop) const {
+    return m_run.goesOnByItself() && followsLoop(loop, m_document.service());
+}
+
 void RunLoop::end() {
     m_due.stop();
     m_stand->isOver = true;
@@ -279,7 +285,7 @@ void RunLoop::documentChanged() {
     const Item* item = loop();
     if (!m_stand || m_stand->isPaused || m_stand->isOver)
         return;
-    if (!item) {
+    if (!item || item->plan.skipped) {
         stop();
         return;
     }

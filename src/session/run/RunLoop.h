@@ -61,6 +61,7 @@ private:
     void show(bool keepsUndo = false);
     void goOnFrom(const LoopPlace& place);
     void end();
+    [[nodiscard]] bool isFollowed(const Item& loop) const;
     void documentChanged();
     void goOnWith(LoopPlan plan, const LoopStill& still, const LoopPlace& at, qint64 rest);
     void stayWithout(LoopPlan plan, int round, qint64 rest);
