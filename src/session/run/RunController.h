@@ -47,8 +47,8 @@ public:
     void lookAtFirst();
     void lookAt(const Cue& cue);
     void lookBack();
-    /// What follows comes by itself, as was said beforehand; nothing happens while that is off, somebody looks
-    /// elsewhere, or nothing follows.
+    /// What follows comes by itself, as was said beforehand; nothing happens while that is off, somebody
+    /// looks elsewhere, or nothing follows.
     void goOn();
     /// This comes by itself, whatever is looked at: that stays next. `keepsUndo`: it can be undone as a take
     /// can.
