@@ -18,13 +18,21 @@ inline void passFor(int milliseconds) {
     loop.exec();
 }
 
+/// Handles what happens, and waits for it that long at most: processEvents() with a time does not wait.
+inline void waitForEvents(int milliseconds) {
+    QTimer latest;
+    latest.setSingleShot(true);
+    latest.start(milliseconds);
+    QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents);
+}
+
 /// Handles events until the condition holds, and says whether it does.
 template <typename Condition>
 bool waitUntil(Condition condition, int milliseconds = 20'000) {
     QElapsedTimer time;
     time.start();
     while (!condition() && time.elapsed() < milliseconds)
-        QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 5);
+        waitForEvents(5);
     return condition();
 }
 

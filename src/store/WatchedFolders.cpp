@@ -162,7 +162,10 @@ QByteArray watchedFoldersToJson(const std::vector<WatchedFolder>& folders) {
             marks.append(QJsonObject{{u"path"_s, mark.path},
                                      {u"bytes"_s, mark.bytes},
                                      {u"digest"_s, QString::fromLatin1(mark.digest.toHex())}});
-        all.append(QJsonObject{{u"path"_s, folder.path}, {u"files"_s, folder.files}, {u"marks"_s, marks}});
+        QJsonObject one{{u"path"_s, folder.path}, {u"files"_s, folder.files}, {u"marks"_s, marks}};
+        if (!folder.followed.isEmpty())
+            one[u"followed"_s] = QJsonArray::fromStringList(folder.followed);
+        all.append(one);
     }
     return QJsonDocument(QJsonObject{{u"format"_s, u"mivanta-media-folders"_s}, {u"folders"_s, all}})
         .toJson();
@@ -184,6 +187,9 @@ Result<std::vector<WatchedFolder>> watchedFoldersFromJson(const QByteArray& json
             if (folder.marks.size() < kMarks && !mark.path.contains(u"..") && !mark.path.isEmpty())
                 folder.marks.push_back(mark);
         }
+        for (const QJsonValue& each : value[u"followed"_s].toArray())
+            if (each.isString() && folder.followed.size() < kMostFollowed)
+                folder.followed << each.toString();
         if (folder.path.startsWith(u'/') && folders.size() < kMostWatchedFolders)
             folders.push_back(std::move(folder));
     }

@@ -29,11 +29,13 @@ struct WatchedFolder {
     QString path;
     int files = 0; ///< when it was read last
     std::vector<FolderMark> marks;
+    QStringList followed; ///< folders inside it ("" is itself) that loops may follow: somebody said so here
     friend bool operator==(const WatchedFolder&, const WatchedFolder&) = default;
 };
 
 inline constexpr int kMostFolderFiles = 200'000; ///< of one folder
 inline constexpr int kMostWatchedFolders = 100;
+inline constexpr int kMostFollowed = 100; ///< of one folder
 
 /// The media in a folder and the folders inside it, by their paths. Hidden ones and links to folders are
 /// passed by. `goOn` is asked now and then; false ends it. Any thread.

@@ -2,6 +2,7 @@
 #include "desk/Window.h"
 #include <QCheckBox>
 #include <QComboBox>
+#include <QLabel>
 #include <QLineEdit>
 #include <QListWidget>
 #include <QMenu>
@@ -195,6 +196,41 @@ TEST_F(LibraryKinds, WordsAndDetailsOfATextAreUndoneAlike) {
     EXPECT_FALSE(child<QPushButton>(u"text-save"_s)->isEnabled());
     press(Qt::Key_Y, Qt::ControlModifier);
     EXPECT_TRUE(words()->toPlainText().startsWith(u"New "_s));
+}
+
+TEST_F(LibraryKinds, ATextHasAPictureAndALastDay) {
+    press(Qt::Key_3, Qt::AltModifier | Qt::ShiftModifier);
+    type(u"crew"_s);
+    auto* title = child<QLineEdit>(u"text-title"_s);
+    ASSERT_TRUE(waitUntil([&] { return title->text() == u"Prayer of the crew"_s; }));
+    auto* lastDay = child<QLineEdit>(u"text-last-day"_s);
+    lastDay->setFocus();
+    type(u"never ever"_s);
+    EXPECT_EQ(lastDay->text(), u"never ever"_s);
+    words()->setFocus();
+    EXPECT_TRUE(child<QLabel>(u"text-state"_s)->text().contains(u"is no day"_s))
+        << child<QLabel>(u"text-state"_s)->text().toStdString();
+    lastDay->setFocus();
+    lastDay->selectAll();
+    type(u"2031-10-05"_s);
+    words()->setFocus();
+    const QString picture = folder.filePath(u"nets.png"_s);
+    QImage image(64, 36, QImage::Format_RGB32);
+    image.fill(Qt::darkCyan);
+    ASSERT_TRUE(image.save(picture));
+    answers->files = {picture};
+    auto* remove = child<QToolButton>(u"text-no-picture"_s);
+    EXPECT_TRUE(remove->isHidden());
+    child<QPushButton>(u"text-picture"_s)->click();
+    ASSERT_TRUE(waitUntil([&] { return !remove->isHidden(); }));
+    press(Qt::Key_S, Qt::ControlModifier);
+    ASSERT_TRUE(waitUntil([&] { return stored(u"Prayer of the crew"_s)->lastDay.isValid(); }));
+    EXPECT_EQ(stored(u"Prayer of the crew"_s)->lastDay, QDate(2031, 10, 5));
+    EXPECT_TRUE(stored(u"Prayer of the crew"_s)->picture.endsWith(u".png"_s));
+    remove->click();
+    EXPECT_TRUE(remove->isHidden());
+    press(Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_FALSE(remove->isHidden());
 }
 
 TEST_F(LibraryKinds, AChangedTextIsAskedAboutBeforeAnotherIsShown) {

@@ -1,93 +1,17 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/timing/Chain.h"
-#include "desk/Dropping.h"
-#include "desk/Window.h"
+#include "desk/LoopDesk.h"
+#include "desk/prepare/LoopDrops.h"
 #include "desk/prepare/LoopInService.h"
 #include "desk/prepare/LoopTimelineView.h"
-#include "desk/prepare/OrderSheet.h"
-#include "desk/run/LoopLane.h"
-#include "support/Samples.h"
-#include "support/TestFilm.h"
+#include "desk/song/WordsPreview.h"
 #include <QCheckBox>
-#include <QComboBox>
 #include <QDialog>
-#include <QLabel>
-#include <QLineEdit>
-#include <QListView>
-#include <QMenu>
 #include <QPlainTextEdit>
-#include <QPushButton>
 #include <QSpinBox>
-#include <QToolButton>
 
 namespace mivanta {
 namespace {
-
-/// Loops on the real window, with actions counted where that is the point.
-class LoopDesk : public WindowTest {
-protected:
-    void SetUp() override {
-        WindowTest::SetUp();
-        session->document().setStart(QDateTime(Clock::the().date(), QTime(10, 30)));
-        pictures = folder.filePath(u"notices"_s);
-        QDir().mkpath(pictures);
-        for (const QString& name : {u"1 bread"_s, u"2 nets"_s, u"3 choir"_s})
-            save(name);
-        actions = 0;
-    }
-    void save(const QString& name) {
-        QImage image(64, 36, QImage::Format_RGB32);
-        image.fill(QColor::fromHsv(int(qHash(name) % 360), 200, 200)); // another content each
-        ASSERT_TRUE(image.save(pictures + u'/' + name + u".png"_s));
-    }
-    OrderSheet* sheet() { return window->findChild<OrderSheet*>(); }
-    /// Lets something go over the sheet, below its last row; or on a row.
-    void dropOnSheet(const QStringList& files, int row = -1) {
-        Dropping dropping(filesToDrag(files));
-        QWidget* view = sheet()->view()->viewport();
-        const QRect area = row < 0 ? QRect() : sheet()->view()->visualRect(sheet()->model()->index(row, 0));
-        ASSERT_TRUE(dropping.drop(view, row < 0 ? QPoint(20, view->height() - 5) : area.center()));
-        ++actions;
-    }
-    void menu(const char* name) {
-        child<QToolButton>(u"add-menu"_s)->menu()->findChild<QAction*>(QLatin1String(name))->trigger();
-        ++actions;
-    }
-    void choose(const QString& box, const QString& text) {
-        auto* combo = child<QComboBox>(box);
-        const int at = combo->findText(text, Qt::MatchContains);
-        ASSERT_GE(at, 0) << text.toStdString();
-        combo->setCurrentIndex(at);
-        Q_EMIT combo->activated(at);
-        ++actions;
-    }
-    void write(const QString& field, const QString& text) {
-        auto* edit = child<QLineEdit>(field);
-        edit->setFocus();
-        edit->selectAll();
-        type(text);
-        press(Qt::Key_Return);
-        ++actions; // the click into it
-    }
-    [[nodiscard]] const std::vector<Item>& items() const { return session->document().service().items; }
-    [[nodiscard]] const Item* loop() const {
-        const auto at =
-            std::find_if(items().begin(), items().end(), [](const Item& item) { return item.loop(); });
-        return at == items().end() ? nullptr : &*at;
-    }
-    void waitForItems(size_t count) {
-        ASSERT_TRUE(waitUntil([&] { return items().size() == count; }, 60'000)) << items().size();
-    }
-    QString film() {
-        const QString path = folder.filePath(u"harbour at seven.mp4"_s);
-        EXPECT_TRUE(makeFilm(path));
-        return path;
-    }
-    QString label(const QString& name) { return child<QLabel>(name)->text(); }
-
-    QString pictures;
-    int actions = 0;
-};
 
 TEST_F(LoopDesk, ALoopIsBuiltByDragsInSixActions) {
     const QString path = film();
@@ -249,6 +173,29 @@ TEST_F(LoopDesk, ALinkedFolderComesAndGoes) {
     EXPECT_EQ(linked().size(), 3); // unlinked
 }
 
+TEST_F(LoopDesk, AFolderThatWasLinkedElsewhereShowsNothingOfThisComputer) {
+    session->folders().watch(pictures); // it is among the media already
+    session->folders().look();
+    ASSERT_TRUE(waitUntil([&] { return !session->folders().isLooking(); }));
+    LoopItem rule = usualLoop(session->document().service(), u"From elsewhere"_s);
+    rule.folder = pictures;
+    sheet()->select(session->document().insert(0, rule));
+    settle();
+    session->folders().look();
+    settle();
+    EXPECT_EQ(items().size(), 1u);
+    auto* link = child<QPushButton>(u"loop-folder"_s);
+    EXPECT_TRUE(link->text().contains(u"elsewhere"_s)) << link->text().toStdString();
+    window->goTo(MainWindow::CheckAt);
+    EXPECT_TRUE(waitUntil(
+        [&] { return textsOf(u"check-desk"_s).join(u'\n').contains(u"a folder of another computer"_s); }));
+    window->goTo(MainWindow::PrepareAt);
+    link->click();
+    waitForItems(2);
+    EXPECT_EQ(std::get<PictureItem>(items()[1].words).pictures.size(), 3u);
+    EXPECT_TRUE(link->text().contains(u"unlink"_s)) << link->text().toStdString();
+}
+
 TEST_F(LoopDesk, ANoticeIsMadeHereAndKeptUnderTexts) {
     menu("add-loop");
     menu("add-notice");
@@ -260,6 +207,9 @@ TEST_F(LoopDesk, ANoticeIsMadeHereAndKeptUnderTexts) {
     form->findChild<QLineEdit*>(u"notice-when"_s)->setText(u"18:00"_s);
     form->findChild<QLineEdit*>(u"notice-where"_s)->setText(u"On the quay"_s);
     form->findChild<QPlainTextEdit*>(u"notice-words"_s)->setPlainText(u"Bring a knife"_s);
+    const auto* preview = form->findChild<WordsPreview*>();
+    ASSERT_TRUE(waitUntil(
+        [&] { return preview->slides() && preview->slides()->content.parts[0].lines.size() == 4; }));
     form->findChild<QLineEdit*>(u"notice-last-day"_s)->setText(u"never ever"_s);
     form->findChild<QPushButton*>(u"notice-make"_s)->click();
     EXPECT_FALSE(form->findChild<QLabel*>(u"notice-wrong"_s)->text().isEmpty());
@@ -346,135 +296,6 @@ TEST_F(LoopDesk, CheckSaysWhatIsWrongWithIt) {
     window->goTo(MainWindow::CheckAt);
     EXPECT_TRUE(says(u"The loop has no end: its end, 09:00, is over when it begins"_s));
     EXPECT_TRUE(says(u"1 of the loop is not shown on that day"_s) || says(u"not shown on that day"_s));
-}
-
-/// Runs a loop of three pictures for a while, a countdown, a song.
-class LoopRun : public LoopDesk {
-protected:
-    void SetUp() override {
-        LoopDesk::SetUp();
-        dropOnSheet({pictures});
-        waitForItems(2);
-        LoopItem rule = *loop()->loop();
-        rule.until = LoopUntil::Length;
-        rule.length = 63; // three rounds
-        rule.beginsByItself = true;
-        session->document().change(loop()->id, rule, u"x"_s);
-        session->document().insert(9, CountdownItem{u"We begin in"_s, std::nullopt, 30, true});
-        session->document().insert(9, songItem(samples::harbourSong()));
-        window->goTo(MainWindow::RunAt);
-    }
-    void pass(int seconds) {
-        for (int i = 0; i < seconds; ++i)
-            Clock::the().jump(1000);
-        QCoreApplication::processEvents();
-    }
-    QString now() { return child<QLabel>(u"loop-now"_s)->text(); }
-    [[nodiscard]] ItemId onScreen() const {
-        return session->run().state().onScreen ? session->run().state().onScreen->item : ItemId();
-    }
-};
-
-TEST_F(LoopRun, ItsPanelAndItsKeys) {
-    EXPECT_TRUE(child<QWidget>(u"loop-panel"_s)->isHidden());
-    press(Qt::Key_Space);
-    ASSERT_TRUE(session->loop().stand());
-    EXPECT_FALSE(child<QWidget>(u"loop-panel"_s)->isHidden());
-    EXPECT_TRUE(now().contains(u"1 bread \u00b7 round 1 of 3"_s)) << now().toStdString();
-    EXPECT_TRUE(label(u"loop-next"_s).contains(u"2 nets. At its end: We begin in"_s))
-        << label(u"loop-next"_s).toStdString();
-    press(Qt::Key_L);
-    EXPECT_TRUE(now().contains(u"2 nets"_s));
-    press(Qt::Key_J);
-    EXPECT_TRUE(now().contains(u"1 bread"_s));
-    press(Qt::Key_P);
-    EXPECT_TRUE(session->loop().stand()->isPaused);
-    pass(20);
-    EXPECT_TRUE(now().contains(u"1 bread"_s));
-    press(Qt::Key_P);
-    pass(7);
-    EXPECT_TRUE(now().contains(u"2 nets"_s));
-    press(Qt::Key_A);
-    const int rounds = session->loop().stand()->plan.timeline.rounds;
-    press(Qt::Key_E);
-    EXPECT_LT(session->loop().stand()->plan.timeline.rounds, rounds);
-    EXPECT_TRUE(session->loop().endsBehindRound());
-    pass(14);
-    EXPECT_EQ(onScreen(), items()[2].id); // the countdown
-    EXPECT_TRUE(child<QWidget>(u"loop-panel"_s)->isHidden());
-    pass(31);
-    EXPECT_EQ(onScreen(), items()[3].id); // and the song
-}
-
-TEST_F(LoopRun, ATakeLeavesItAndTheSwitchHoldsWhatComesByItself) {
-    press(Qt::Key_Space);
-    press(Qt::Key_Space);
-    EXPECT_EQ(onScreen(), items()[2].id);
-    EXPECT_FALSE(label(u"run-chain"_s).isEmpty());
-    press(Qt::Key_End);
-    EXPECT_FALSE(session->run().goesOnByItself());
-    EXPECT_TRUE(child<QLabel>(u"run-chain"_s)->isHidden());
-    pass(60);
-    EXPECT_EQ(onScreen(), items()[2].id);
-    child<QPushButton>(u"run-by-itself-switch"_s)->click();
-    EXPECT_TRUE(session->run().goesOnByItself());
-}
-
-TEST_F(LoopRun, IsArmedOnRunShownOnEveryDeskAndDisarmedByOneKey) {
-    session->document().changePlan(
-        {loop()->id}, [](ItemPlan& plan) { plan.at = Clock::the().time().addSecs(600); }, u"x"_s);
-    window->findChild<QPushButton*>(u"loop-lane-arm"_s)->click();
-    auto* chip = window->findChild<QToolButton*>(u"armed"_s);
-    ASSERT_FALSE(session->arming().all().empty());
-    EXPECT_TRUE(chip->isVisible());
-    EXPECT_TRUE(chip->text().contains(u"armed:"_s));
-    press(Qt::Key_Delete);
-    EXPECT_TRUE(session->arming().all().empty());
-    EXPECT_FALSE(chip->isVisible());
-    press(Qt::Key_Insert);
-    EXPECT_EQ(session->arming().all().size(), 1u);
-    press(Qt::Key_Insert); // there is no other
-    EXPECT_TRUE(window->notices()->text().contains(u"no loop to arm"_s))
-        << window->notices()->text().toStdString();
-    press(Qt::Key_Delete);
-    window->goTo(MainWindow::PrepareAt);
-    sheet()->select(loop()->id);
-    child<QPushButton>(u"loop-arm"_s)->click();
-    EXPECT_TRUE(chip->isVisible());
-    pass(599);
-    EXPECT_EQ(onScreen(), ItemId());
-    pass(3);
-    EXPECT_EQ(onScreen(), items()[1].id); // whatever desk is seen
-    EXPECT_FALSE(chip->isVisible());
-}
-
-TEST_F(LoopRun, ItsHeadStandsOverItsLanesAndIsClicked) {
-    auto* head = window->findChild<LoopLane*>();
-    ASSERT_TRUE(head);
-    press(Qt::Key_Right);
-    QTest::mouseClick(head, Qt::LeftButton, {}, QPoint(20, 10));
-    EXPECT_EQ(session->run().state().next->item, items()[1].id);
-    QTest::mouseDClick(head, Qt::LeftButton, {}, QPoint(20, 10));
-    EXPECT_EQ(onScreen(), items()[1].id);
-    EXPECT_TRUE(head->facts().contains(u"2 nets"_s)) << head->facts().toStdString();
-}
-
-TEST_F(LoopRun, TheTakesOfALoopAreNotedOnce) {
-    press(Qt::Key_Space);
-    pass(40);
-    settle();
-    int notes = -1;
-    session->library().ask<int>(
-        window.get(),
-        [](Library& library) -> Result<int> {
-            const auto takes = library.takes().since(Clock::the().date());
-            if (!takes)
-                return tl::unexpected(takes.error());
-            return int(takes->size());
-        },
-        [&](const Result<int>& count) { notes = count ? *count : -2; });
-    ASSERT_TRUE(waitUntil([&] { return notes != -1; }));
-    EXPECT_EQ(notes, 1);
 }
 
 } // namespace

@@ -7,6 +7,7 @@
 #include "support/Samples.h"
 #include "support/SmallDisk.h"
 #include "support/Text.h"
+#include "support/WaitUntil.h"
 #include <QFile>
 #include <QLocalServer>
 #include <QSignalSpy>
@@ -199,7 +200,7 @@ TEST(Channel, CarriesMessagesAndClosesOnGarbage) {
     for (int i = 0; i < 50; ++i)
         sender.send(message::Show{quint64(i), {fullScene()}, Arrival::Turning});
     for (int i = 0; i < 100 && received < 50; ++i)
-        QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 20);
+        waitForEvents(20);
     EXPECT_EQ(received, 50);
     raw->write(QByteArray("\0\0\0\2\xee\xee", 6));
     raw->flush();

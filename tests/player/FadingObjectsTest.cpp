@@ -4,6 +4,7 @@
 #include "render/SceneRenderer.h"
 #include "support/Golden.h"
 #include "support/Text.h"
+#include "support/WaitUntil.h"
 #include <QCoreApplication>
 #include <QElapsedTimer>
 #include <gtest/gtest.h>
@@ -51,7 +52,7 @@ protected:
         QElapsedTimer time;
         time.start();
         while (!made && time.elapsed() < 10'000)
-            QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 50);
+            waitForEvents(50);
         QObject::disconnect(connection);
         return made;
     }

@@ -4,6 +4,7 @@
 #include "render/SceneRenderer.h"
 #include "support/Golden.h"
 #include "support/Text.h"
+#include "support/WaitUntil.h"
 #include <QCoreApplication>
 #include <QElapsedTimer>
 #include <gtest/gtest.h>
@@ -35,7 +36,7 @@ protected:
         while (time.elapsed() < 5000) {
             if (!settled.empty() && settled.back() == take)
                 return true;
-            QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 20);
+            waitForEvents(20);
         }
         return false;
     }
@@ -66,7 +67,7 @@ TEST_F(PictureTest, APreparedSceneIsShownAtOnce) {
     QElapsedTimer time;
     time.start();
     while (!frames.get(scene(u"one"_s), {640, 360}) && time.elapsed() < 5000)
-        QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 20);
+        waitForEvents(20);
     picture.show(scene(u"one"_s), 1, Arrival::Turning);
     ASSERT_EQ(settled, std::vector<quint64>{1});
     EXPECT_TRUE(shows(scene(u"one"_s)));

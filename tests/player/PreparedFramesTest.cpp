@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "player/PreparedFrames.h"
 #include "support/Text.h"
+#include "support/WaitUntil.h"
 #include <QCoreApplication>
 #include <QElapsedTimer>
 #include <QTemporaryDir>
@@ -36,7 +37,7 @@ protected:
         QElapsedTimer time;
         time.start();
         while (!made && time.elapsed() < 10'000)
-            QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 50);
+            waitForEvents(50);
         QObject::disconnect(connection);
         return made;
     }

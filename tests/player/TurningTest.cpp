@@ -4,6 +4,7 @@
 #include "render/SceneRenderer.h"
 #include "support/Golden.h"
 #include "support/Text.h"
+#include "support/WaitUntil.h"
 #include <QCoreApplication>
 #include <gtest/gtest.h>
 
@@ -184,7 +185,7 @@ TEST(Clocks, ASecondOnTheScreenIsASecond) {
         QElapsedTimer time;
         time.start();
         while (settled < times && time.elapsed() < 10'000)
-            QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 50);
+            waitForEvents(50);
         return settled >= times;
     };
     picture.show(scene, 1, Arrival::Turning);
@@ -211,7 +212,7 @@ TEST(Backdrops, PicturesOnOneBackdropShareIt) {
         QElapsedTimer time;
         time.start();
         while (ready.size() == before && time.elapsed() < 5000)
-            QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 50);
+            waitForEvents(50);
     };
     draw();
     scene.rows = {{u"two"_s}};

@@ -29,7 +29,7 @@ inline void pass(int milliseconds) {
     QElapsedTimer time;
     time.start();
     while (time.elapsed() < milliseconds)
-        QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 10);
+        waitForEvents(10);
 }
 
 inline bool isAlive(qint64 pid) {

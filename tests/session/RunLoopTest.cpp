@@ -181,6 +181,19 @@ TEST_F(Loop, AChangeOfMembersWaitsForTheEndOfWhatIsShown) {
     EXPECT_TRUE(now.loop.stand());
 }
 
+TEST_F(Loop, WhatIsTakenOutWhileItIsShownEndsNoRound) {
+    now.begin(morning.items(rounds(9)));
+    now.run.take();
+    now.pass(9); // two seconds of the second
+    PictureItem set = std::get<PictureItem>(now.document.service().item(morning.set)->words);
+    set.pictures.erase(set.pictures.begin() + 1);
+    now.document.change(morning.set, set, u"x"_s);
+    EXPECT_EQ(now.pass(4), QStringList());
+    set.pictures.push_back({QString(64, u'd') + u".png"_s, u"Notice 4"_s}); // while it still stays
+    now.document.change(morning.set, set, u"x"_s);
+    EXPECT_EQ(now.pass(22), (QStringList{u"Notice 3"_s, u"Notice 4"_s, u"Notice 1"_s, u"Notice 3"_s}));
+}
+
 TEST_F(Loop, WhatCannotBeShownIsLeftOut) {
     now.book.setProblemOf(
         [](const Item&, int still) { return still == 1 ? u"its file is gone"_s : QString(); });

@@ -4,8 +4,17 @@
 #include <QElapsedTimer>
 #include <QEvent>
 #include <QThread>
+#include <QTimer>
 
 namespace mivanta {
+
+/// Handles what happens, and waits for it that long at most: processEvents() with a time does not wait.
+inline void waitForEvents(int milliseconds) {
+    QTimer latest;
+    latest.setSingleShot(true);
+    latest.start(milliseconds);
+    QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents);
+}
 
 /// Lets events happen until the condition holds; whether it did. It ends as soon as it can, so the time may
 /// be generous for machines that are busy.

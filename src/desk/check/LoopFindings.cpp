@@ -10,6 +10,20 @@ namespace {
 
 constexpr int kMostNamedOut = 5;
 
+void addLeftOut(const Item& loop, const LoopPlan& plan, std::vector<Finding>& findings) {
+    if (plan.leftOut.empty())
+        return;
+    QStringList names;
+    for (const LoopLeftOut& left : plan.leftOut)
+        names << Said::tr("%1 (%2)", "what is not shown, and why").arg(left.title, left.why);
+    if (names.size() > kMostNamedOut)
+        names = names.mid(0, kMostNamedOut) + QStringList{QStringLiteral("\u2026")};
+    findings.push_back(
+        {Severity::Note, loop.id,
+         Said::tr("%n of the loop are not shown on that day", nullptr, Said::n(plan.leftOut.size())),
+         names.join(QStringLiteral(", "))});
+}
+
 void addFindingsOf(const Item& loop, const LoopPlan& plan, const Service& service,
                    std::vector<Finding>& findings) {
     const LoopItem& rule = *loop.loop();
@@ -26,17 +40,17 @@ void addFindingsOf(const Item& loop, const LoopPlan& plan, const Service& servic
         findings.push_back(
             {Severity::Doubt, loop.id, Said::tr("What comes at the loop's end is gone"),
              Said::tr("Its last picture would stay. Choose on the Prepare desk what comes then.")});
-    if (plan.leftOut.empty())
-        return;
-    QStringList names;
-    for (const LoopLeftOut& left : plan.leftOut)
-        names << Said::tr("%1 (%2)", "what is not shown, and why").arg(left.title, left.why);
-    if (names.size() > kMostNamedOut)
-        names = names.mid(0, kMostNamedOut) + QStringList{QStringLiteral("\u2026")};
-    findings.push_back(
-        {Severity::Note, loop.id,
-         Said::tr("%n of the loop are not shown on that day", nullptr, Said::n(plan.leftOut.size())),
-         names.join(QStringLiteral(", "))});
+    addLeftOut(loop, plan, findings);
+}
+
+/// A link that was made on another computer does nothing here.
+void addFolderFinding(const Item& loop, const FolderWatch& folders, std::vector<Finding>& findings) {
+    const QString folder = loop.loop()->folder;
+    if (!folder.isEmpty() && !folders.isFollowed(folder))
+        findings.push_back({Severity::Note, loop.id,
+                            Said::tr("The loop is linked to a folder of another computer: %1").arg(folder),
+                            Said::tr("It shows the pictures that it has. Link it here, too, on the Prepare "
+                                     "desk if new ones are to join.")});
 }
 
 } // namespace
@@ -47,9 +61,11 @@ std::vector<Finding> loopFindings(Session& session) {
     std::vector<Finding> findings;
     for (size_t i = 0; i < service.items.size(); ++i) {
         const Item& item = service.items[i];
-        if (item.loop() && !item.plan.skipped)
-            addFindingsOf(item, loopPlanOf(item, service, table.rows[i].begins, knownMembers(session.book())),
-                          service, findings);
+        if (!item.loop() || item.plan.skipped)
+            continue;
+        addFindingsOf(item, loopPlanOf(item, service, table.rows[i].begins, knownMembers(session.book())),
+                      service, findings);
+        addFolderFinding(item, session.folders(), findings);
     }
     return findings;
 }

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "desk/kit/Style.h"
+#include <QLabel>
 #include <QLineEdit>
 #include <QString>
 #include <QToolButton>
@@ -18,6 +19,16 @@ Field* named(Field* field, const char* name, const QString& tip) {
 
 inline QLineEdit* makeField(const char* name, const QString& tip, QWidget* parent) {
     return named(new QLineEdit(parent), name, tip);
+}
+
+/// Says what is wrong with what was typed; hidden while nothing is.
+inline QLabel* makeComplaint(const char* name, QWidget* parent) {
+    auto* label = new QLabel(parent);
+    label->setObjectName(QLatin1String(name));
+    label->setWordWrap(true);
+    label->setStyleSheet(QStringLiteral("color: %1").arg(day().warning.name()));
+    label->hide();
+    return label;
 }
 
 /// A button with a picture alone; see icon().

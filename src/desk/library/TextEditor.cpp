@@ -1,9 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/library/TextEditor.h"
+#include "core/base/Clock.h"
 #include "core/text/TextMarks.h"
 #include "desk/kit/Columns.h"
+#include "desk/kit/DayField.h"
 #include "desk/kit/Prompts.h"
 #include "desk/kit/RoleHighlighter.h"
+#include "desk/kit/RowFields.h"
 #include "desk/kit/Style.h"
 #include <QCheckBox>
 #include <QComboBox>
@@ -33,6 +36,7 @@ enum Typed {
     TopicsTyped,
     SeasonsTyped,
     LanguageTyped,
+    LastDayTyped,
     WordsTyped
 };
 
@@ -82,7 +86,7 @@ TextEditor::TextEditor(TextDraft& draft, Prompts& prompts, QWidget* parent)
     outer->addWidget(m_empty);
     outer->addWidget(m_form, 1);
     int place = TitleTyped;
-    for (QLineEdit* line : {m_title, m_author, m_copyright, m_topics, m_seasons, m_language}) {
+    for (QLineEdit* line : {m_title, m_author, m_copyright, m_topics, m_seasons, m_language, m_lastDay}) {
         connect(line, &QLineEdit::textEdited, this, [this, place] { write(tr("typing"), place); });
         line->installEventFilter(this);
         ++place;
@@ -94,6 +98,7 @@ TextEditor::TextEditor(TextDraft& draft, Prompts& prompts, QWidget* parent)
                 m_run += goesOn ? 0 : 1;
                 m_typedTo = at + added;
             });
+    connect(m_lastDay, &QLineEdit::editingFinished, this, &TextEditor::showState);
     connect(m_words, &QPlainTextEdit::textChanged, this, &TextEditor::writeWords);
     connect(m_kind, &QComboBox::activated, this, [this] { write(tr("the kind"), 0); });
     connect(m_names, &QCheckBox::clicked, this, [this] { write(tr("naming who speaks"), 0); });
@@ -132,6 +137,8 @@ QWidget* TextEditor::buildDetails() {
         addLine(QStringLiteral("text-copyright"), tr("Copyright"), tr("As the credit line shows it"));
     m_language = addLine(QStringLiteral("text-language"), tr("Language"),
                          tr("Such as en or de; dates are written in it"));
+    m_lastDay = addLine(QStringLiteral("text-last-day"), tr("Until"),
+                        tr("The last day on which loops show it, such as 4 Oct; empty = always"));
     auto* grid = new QGridLayout(details);
     grid->setContentsMargins(0, 0, 0, 0);
     grid->setHorizontalSpacing(spaced(2));
@@ -147,9 +154,31 @@ QWidget* TextEditor::buildDetails() {
         grid->addWidget(widget, place / 2, place % 2 * 2 + 1);
         ++place;
     }
+    grid->addWidget(new QLabel(tr("Picture"), details), place / 2, 0);
+    grid->addWidget(buildPicture(), place / 2, 1);
+    grid->addWidget(new QLabel(tr("Until"), details), place / 2, 2);
+    grid->addWidget(m_lastDay, place / 2, 3);
     grid->setColumnStretch(1, 1);
     grid->setColumnStretch(3, 1);
     return details;
+}
+
+QWidget* TextEditor::buildPicture() {
+    auto* cell = new QWidget(m_form);
+    m_picture = named(new QPushButton(cell), "text-picture",
+                      tr("A picture behind the words, in place of the theme's"));
+    m_noPicture = named(new QToolButton(cell), "text-no-picture", tr("No picture: the theme's backdrop"));
+    m_noPicture->setText(QStringLiteral("\u00d7"));
+    connect(m_picture, &QPushButton::clicked, this, &TextEditor::pictureWanted);
+    connect(m_noPicture, &QToolButton::clicked, this,
+            [this] { m_draft.change(tr("the picture"), [](SpokenText& text) { text.picture.clear(); }); });
+    auto* row = new QHBoxLayout(cell);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(spaced(1));
+    row->addWidget(m_picture);
+    row->addWidget(m_noPicture);
+    row->addStretch(1);
+    return cell;
 }
 
 /// A key of the words; at once, so that it means the line where the caret is then.
@@ -239,7 +268,7 @@ QWidget* TextEditor::buildFoot() {
     return foot;
 }
 
-/// The text with what stands in the fields.
+/// The text with what stands in the fields; what is no day leaves the day as it is.
 SpokenText TextEditor::written(SpokenText text) const {
     text.title = m_title->text().trimmed();
     text.kind = TextKind(m_kind->currentIndex());
@@ -250,6 +279,10 @@ SpokenText TextEditor::written(SpokenText text) const {
     text.language = m_language->text().trimmed();
     text.namesRoles = m_names->isChecked();
     text.lines = linesFrom(m_words->toPlainText());
+    if (const QString day = m_lastDay->text().trimmed(); day.isEmpty())
+        text.lastDay = {};
+    else if (const auto typed = dayFrom(day, Clock::the().date()))
+        text.lastDay = *typed;
     return text;
 }
 
@@ -280,6 +313,8 @@ void TextEditor::showText() {
     showIn(m_topics, text->topics.join(QStringLiteral(", ")), now.topics == text->topics);
     showIn(m_seasons, text->seasons.join(QStringLiteral(", ")), now.seasons == text->seasons);
     showIn(m_language, text->language, now.language == text->language);
+    showIn(m_lastDay, dayText(text->lastDay), now.lastDay == text->lastDay);
+    showPicture(text->picture);
     m_kind->setCurrentIndex(int(text->kind));
     m_names->setChecked(text->namesRoles);
     if (!(now.lines == text->lines))
@@ -304,9 +339,17 @@ void TextEditor::showWords(const QString& words) {
     m_words->setTextCursor(cursor);
 }
 
+void TextEditor::showPicture(const QString& picture) {
+    m_picture->setText(picture.isEmpty() ? tr("Choose\u2026") : tr("Another\u2026"));
+    m_noPicture->setVisible(!picture.isEmpty());
+}
+
 void TextEditor::showState() {
     const bool changed = m_draft.isChanged();
-    m_state->setText(changed                                ? tr("Not saved yet")
+    const QString day = m_lastDay->text().trimmed();
+    const bool isNoDay = !m_lastDay->hasFocus() && !day.isEmpty() && !dayFrom(day, Clock::the().date());
+    m_state->setText(isNoDay                                ? noDayText(day)
+                     : changed                              ? tr("Not saved yet")
                      : m_draft.record() && !m_draft.isNew() ? tr("Saved")
                                                             : QString());
     m_save->setEnabled(changed || m_draft.isNew());

@@ -10,6 +10,7 @@ class QLabel;
 class QLineEdit;
 class QPlainTextEdit;
 class QPushButton;
+class QToolButton;
 
 namespace mivanta {
 
@@ -27,12 +28,14 @@ Q_SIGNALS:
     void saveWanted();
     void deleteWanted();
     void historyWanted();
+    void pictureWanted(); ///< another one behind the words
 
 protected:
     bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:
     QWidget* buildDetails();
+    QWidget* buildPicture();
     QWidget* buildRoles();
     QWidget* buildFoot();
     QLineEdit* addLine(const QString& name, const QString& label, const QString& tip);
@@ -47,6 +50,7 @@ private:
     void writeWords();
     void showText();
     void showWords(const QString& words);
+    void showPicture(const QString& picture);
     void showState();
 
     TextDraft& m_draft;
@@ -62,6 +66,9 @@ private:
     QLineEdit* m_topics;
     QLineEdit* m_seasons;
     QLineEdit* m_language;
+    QPushButton* m_picture;
+    QToolButton* m_noPicture;
+    QLineEdit* m_lastDay;
     QCheckBox* m_names;
     QPlainTextEdit* m_words;
     QLabel* m_state;

@@ -2,6 +2,7 @@
 #include "desk/library/TextLibrary.h"
 #include "desk/find/FindPanel.h"
 #include "desk/kit/BinMenu.h"
+#include "desk/kit/BringInMedia.h"
 #include "desk/kit/Columns.h"
 #include "desk/kit/EmptyState.h"
 #include "desk/kit/Prompts.h"
@@ -81,6 +82,7 @@ void TextLibrary::connectEditing() {
     connect(m_editor, &TextEditor::saveWanted, this, &TextLibrary::saveText);
     connect(m_editor, &TextEditor::deleteWanted, this, [this] { m_editing.putInBin(); });
     connect(m_editor, &TextEditor::historyWanted, this, &TextLibrary::showHistory);
+    connect(m_editor, &TextEditor::pictureWanted, this, &TextLibrary::choosePicture);
     connect(m_history, &VersionsPage::left, this, [this] {
         m_pages->setCurrentIndex(0);
         focusFind();
@@ -152,6 +154,14 @@ QWidget* TextLibrary::buildSide(ThumbnailStore& thumbnails) {
     column->addWidget(m_add, 0, Qt::AlignRight);
     column->addStretch(1);
     return side;
+}
+
+void TextLibrary::choosePicture() {
+    chooseMedium(
+        m_session, m_prompts, this, MediumKind::Picture, [this, of = m_draft.record()](const Medium& medium) {
+            if (of && m_draft.record() && m_draft.record()->id == of->id)
+                m_draft.change(tr("the picture"), [&](SpokenText& text) { text.picture = medium.name; });
+        });
 }
 
 void TextLibrary::focusFind() {

@@ -51,6 +51,7 @@ private:
     void currentChanged(RecordEditing<SpokenText>::By by);
     void chooseEdited();
     [[nodiscard]] std::optional<TextId> chosen() const; ///< in the list
+    void choosePicture();
     void showDraft(WordsPreview::Shows shows);
     void fillBin(QMenu* menu);
     void sendOut();

@@ -35,16 +35,6 @@ inline QDoubleSpinBox* makeSeconds(const char* name, const QString& tip, double 
     return box;
 }
 
-/// Says what is wrong with what was typed; hidden while nothing is.
-inline QLabel* makeComplaint(const char* name, QWidget* parent) {
-    auto* label = new QLabel(parent);
-    label->setObjectName(QLatin1String(name));
-    label->setWordWrap(true);
-    label->setStyleSheet(QStringLiteral("color: %1").arg(day().warning.name()));
-    label->hide();
-    return label;
-}
-
 /// Shows a text, unless another one is being typed there.
 inline void putText(QLineEdit* edit, const QString& text) {
     const bool isBeingTyped = edit->hasFocus() && edit->isModified();

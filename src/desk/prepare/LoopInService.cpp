@@ -189,6 +189,7 @@ void LoopInService::connectFields() {
     connect(m_arm, &QPushButton::clicked, this, &LoopInService::arm);
     connect(m_folder, &QPushButton::clicked, this, &LoopInService::takeFolder);
     connect(&m_session.arming(), &LoopArming::changed, this, &LoopInService::refresh);
+    connect(&m_session.folders(), &FolderWatch::changed, this, &LoopInService::refresh);
 }
 
 const Item* LoopInService::item() const {
@@ -290,14 +291,19 @@ void LoopInService::takeFolder() {
     const Item* shown = item();
     if (!shown)
         return;
-    if (!shown->loop()->folder.isEmpty()) {
+    const QString linked = shown->loop()->folder;
+    if (!linked.isEmpty() && !m_session.folders().isFollowed(linked)) {
+        m_session.folders().follow(linked);
+        return;
+    }
+    if (!linked.isEmpty()) {
         change(tr("the folder of a loop"), [](LoopItem& loop) { loop.folder.clear(); });
         return;
     }
     const QString folder = m_prompts.folderToWatch();
     if (folder.isEmpty())
         return;
-    m_session.folders().watch(folder);
+    m_session.folders().follow(folder);
     change(tr("the folder of a loop"), [&](LoopItem& loop) { loop.folder = folder; });
 }
 
@@ -381,9 +387,11 @@ void LoopInService::refresh() {
     refreshThen(*shown);
     refreshBegins(*shown);
     m_members->setLoop(*shown, m_plan);
-    m_folder->setText(rule.folder.isEmpty()
-                          ? tr("Link to a folder\u2026")
-                          : tr("Linked to \u201c%1\u201d: unlink").arg(QFileInfo(rule.folder).fileName()));
+    const QString folder = QFileInfo(rule.folder).fileName();
+    m_folder->setText(rule.folder.isEmpty() ? tr("Link to a folder\u2026")
+                      : m_session.folders().isFollowed(rule.folder)
+                          ? tr("Linked to \u201c%1\u201d: unlink").arg(folder)
+                          : tr("Linked to \u201c%1\u201d elsewhere: link it here, too").arg(folder));
 }
 
 } // namespace mivanta

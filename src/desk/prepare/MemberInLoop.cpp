@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/prepare/MemberInLoop.h"
 #include "desk/kit/Columns.h"
+#include "desk/kit/DayField.h"
 #include "desk/kit/Style.h"
-#include "desk/prepare/DayField.h"
 #include "desk/prepare/FieldsOfItems.h"
 #include <QCheckBox>
 #include <QHBoxLayout>
@@ -112,8 +112,7 @@ void MemberInLoop::takeDay(QLineEdit* edit, QDate Season::*day) {
     if (date)
         changed.*day = *date;
     const bool isTurned = changed.from.isValid() && changed.to.isValid() && changed.to < changed.from;
-    m_wrong->setText(!date ? tr("\u201c%1\u201d is no day; write it like 4 Oct or 2026-10-04.").arg(typed)
-                           : tr("Its last day is before its first one."));
+    m_wrong->setText(!date ? noDayText(typed) : tr("Its last day is before its first one."));
     m_wrong->setVisible(!date || isTurned);
     if (date && !isTurned)
         change([&](Season& season) { season.*day = *date; });
@@ -131,12 +130,8 @@ void MemberInLoop::refresh() {
     m_what->setText(m_picture && set && *m_picture < int(set->pictures.size())
                         ? tr("In the loop: \u201c%1\u201d").arg(set->pictures[size_t(*m_picture)].caption)
                         : tr("In the loop"));
-    const auto text = [](QDate day) {
-        return day.isValid() ? QLocale().toString(day, MemberInLoop::tr("d MMM yyyy", "date format"))
-                             : QString();
-    };
-    putText(m_from, text(now.from));
-    putText(m_to, text(now.to));
+    putText(m_from, dayText(now.from));
+    putText(m_to, dayText(now.to));
     for (int day = 1; day <= 7; ++day)
         m_days[size_t(day - 1)]->setChecked(now.weekdays == 0 || (now.weekdays & (1 << (day - 1))) != 0);
 }

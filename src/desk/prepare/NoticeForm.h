@@ -12,21 +12,26 @@ namespace mivanta {
 
 class Prompts;
 class Session;
+class ThumbnailStore;
+class WordsPreview;
 
-/// A notice that is made here: a title, when, where, a few words and a picture behind them. It is kept under
-/// Texts before it is placed.
+/// A notice that is made here: a title, when, where, a few words and a picture behind them, as the hall will
+/// show them. It is kept under Texts before it is placed.
 class NoticeForm : public QDialog {
     Q_OBJECT
 public:
-    NoticeForm(Session& session, Prompts& prompts, QWidget* parent);
+    NoticeForm(Session& session, Prompts& prompts, ThumbnailStore& thumbnails, QWidget* parent);
 
 Q_SIGNALS:
     void made(const mivanta::SpokenText& text); ///< as the library has it
 
 private:
+    [[nodiscard]] QWidget* buildFields();
     void choosePicture();
+    void complain(const QString& text);
+    void written();
     void make();
-    [[nodiscard]] SpokenText written() const;
+    [[nodiscard]] SpokenText notice() const;
 
     Session& m_session;
     Prompts& m_prompts;
@@ -38,6 +43,8 @@ private:
     QLineEdit* m_lastDay;
     QLabel* m_wrong;
     QPushButton* m_make;
+    WordsPreview* m_preview;
+    const TextId m_id = TextId::create();
     QString m_picture; ///< in the media folder
 };
 

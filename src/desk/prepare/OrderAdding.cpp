@@ -10,10 +10,11 @@
 
 namespace mivanta {
 
-OrderAdding::OrderAdding(Session& session, Prompts& prompts, OrderSheet& sheet, QObject* parent)
+OrderAdding::OrderAdding(const Tools& tools, OrderSheet& sheet, QObject* parent)
     : QObject(parent),
-      m_session(session),
-      m_prompts(prompts),
+      m_session(tools.session),
+      m_prompts(tools.prompts),
+      m_thumbnails(tools.thumbnails),
       m_sheet(sheet) {}
 
 void OrderAdding::add(const std::vector<FindPick>& picks) {
@@ -62,7 +63,7 @@ PlaceWords OrderAdding::placeAtMark() {
     const Item* current = m_session.document().service().item(m_sheet.current());
     if (!current || !current->loop())
         return placeFrom(m_sheet.markerRow());
-    return [this, into = placeInto(current->id),
+    return [into = placeInto(current->id),
             behind = placeFrom(m_sheet.markerRow())](std::vector<ItemWords> words) {
         const bool hasSong = std::any_of(words.begin(), words.end(), [](const ItemWords& each) {
             return std::holds_alternative<SongItem>(each);
@@ -102,7 +103,7 @@ void OrderAdding::addFolder(const QString& folder) {
 
 /// The notice is kept under Texts and comes where the mark is.
 void OrderAdding::addNotice() {
-    auto* form = new NoticeForm(m_session, m_prompts, m_sheet.window());
+    auto* form = new NoticeForm(m_session, m_prompts, m_thumbnails, m_sheet.window());
     connect(form, &NoticeForm::made, this, [this](const SpokenText& text) { addItem(textItem(text)); });
     form->open();
 }

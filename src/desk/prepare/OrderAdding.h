@@ -1,19 +1,19 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "desk/kit/Placing.h"
+#include "desk/kit/Tools.h"
 #include "session/Session.h"
 
 namespace mivanta {
 
 class OrderSheet;
-class Prompts;
 
 /// Puts things into the order: where the mark is, where they were dropped, into the chosen loop, or into the
 /// place to fill. What has to be loaded or brought in first is, in the background.
 class OrderAdding : public QObject {
     Q_OBJECT
 public:
-    OrderAdding(Session& session, Prompts& prompts, OrderSheet& sheet, QObject* parent = nullptr);
+    OrderAdding(const Tools& tools, OrderSheet& sheet, QObject* parent = nullptr);
 
     /// At the mark; while a place to fill is chosen, there and in those behind it.
     void add(const std::vector<FindPick>& picks);
@@ -39,6 +39,7 @@ private:
 
     Session& m_session;
     Prompts& m_prompts;
+    ThumbnailStore& m_thumbnails;
     OrderSheet& m_sheet;
 };
 

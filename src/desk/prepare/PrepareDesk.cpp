@@ -41,7 +41,7 @@ PrepareDesk::PrepareDesk(const Tools& tools, const std::vector<QAction*>& fileAc
     m_orderSender = new OrderSender(m_session, m_prompts, this);
     auto* order = new QWidget(this);
     m_sheet = new OrderSheet(m_session.document(), m_session.book(), order);
-    m_adding = new OrderAdding(m_session, m_prompts, *m_sheet, this);
+    m_adding = new OrderAdding(tools, *m_sheet, this);
     m_sheet->addToFoot(new LookAheadFacts(m_session, m_sheet));
     m_bench = new Bench(m_session, tools.prompts, tools.thumbnails, lookSupplies(m_session, m_prompts, this),
                         order);

@@ -24,6 +24,11 @@ bool isInside(const QString& path, const QString& folder) {
     return path == folder || path.startsWith(folder.endsWith(u'/') ? folder : folder + u'/');
 }
 
+/// "" is the folder itself.
+QString placeIn(const QString& path, const QString& folder) {
+    return path == folder ? QString() : path.mid(folder.size() + (folder.endsWith(u'/') ? 0 : 1));
+}
+
 } // namespace
 
 /// What a look at one folder has found.
@@ -80,23 +85,52 @@ FolderWatch::Entry* FolderWatch::entryOf(const QString& path) {
     return at == m_all.end() ? nullptr : &*at;
 }
 
+/// The watched folder that it is, or lies in.
+const FolderWatch::Entry* FolderWatch::entryAround(const QString& path) const {
+    const auto at = std::find_if(m_all.begin(), m_all.end(),
+                                 [&](const Entry& entry) { return isInside(path, entry.folder.path); });
+    return at == m_all.end() ? nullptr : &*at;
+}
+
 void FolderWatch::watch(const QString& path) {
     const QString folder = QDir::cleanPath(path);
-    for (const Entry& entry : m_all)
-        if (isInside(folder, entry.folder.path)) {
-            Q_EMIT notice(tr("%1 is watched already.").arg(folder));
-            return;
-        }
-    if (m_all.size() >= kMostWatchedFolders) {
-        Q_EMIT problem({tr("there are %n watched folders already", nullptr, kMostWatchedFolders), folder,
-                        tr("Leave one of them first.")});
+    if (entryAround(folder)) {
+        Q_EMIT notice(tr("%1 is watched already.").arg(folder));
         return;
     }
-    m_all.push_back({{folder, 0, {}}, {}, false, false});
-    m_states.push_back(0);
+    if (!add(folder))
+        return;
     keep();
     Q_EMIT changed();
     look();
+}
+
+bool FolderWatch::add(const QString& folder) {
+    if (m_all.size() >= kMostWatchedFolders) {
+        Q_EMIT problem({tr("there are %n watched folders already", nullptr, kMostWatchedFolders), folder,
+                        tr("Leave one of them first.")});
+        return false;
+    }
+    m_all.push_back({{folder, 0, {}, {}}, {}, false, false});
+    m_states.push_back(0);
+    return true;
+}
+
+void FolderWatch::follow(const QString& path) {
+    const QString folder = QDir::cleanPath(path);
+    if (isFollowed(folder) || (!entryAround(folder) && !add(folder)))
+        return;
+    Entry* around = entryOf(entryAround(folder)->folder.path);
+    around->folder.followed << placeIn(folder, around->folder.path);
+    keep();
+    Q_EMIT changed();
+    look();
+}
+
+bool FolderWatch::isFollowed(const QString& path) const {
+    const QString folder = QDir::cleanPath(path);
+    const Entry* around = entryAround(folder);
+    return around && around->folder.followed.contains(placeIn(folder, around->folder.path));
 }
 
 void FolderWatch::leave(const QString& path) {
@@ -175,7 +209,8 @@ void FolderWatch::take(std::vector<Looked> looked) {
         }
         if (one.files) {
             entry->files = std::move(*one.files);
-            const WatchedFolder now{entry->folder.path, int(entry->files.size()), std::move(one.marks)};
+            const WatchedFolder now{entry->folder.path, int(entry->files.size()), std::move(one.marks),
+                                    entry->folder.followed};
             isToKeep = isToKeep || now != entry->folder || one.found != one.path;
             entry->folder = now;
         }

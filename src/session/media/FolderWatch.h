@@ -28,6 +28,9 @@ public:
     /// One that is watched already, or lies in one that is, is told and not added.
     void watch(const QString& path);
     void leave(const QString& path);
+    /// Loops may follow that folder on this computer: it is watched, too.
+    void follow(const QString& path);
+    [[nodiscard]] bool isFollowed(const QString& path) const;
     /// Has them looked at now.
     void look();
     [[nodiscard]] bool isLooking() const { return m_isLooking; }
@@ -44,6 +47,8 @@ private:
     void keep();
     void take(std::vector<Looked> looked);
     [[nodiscard]] Entry* entryOf(const QString& path);
+    [[nodiscard]] const Entry* entryAround(const QString& path) const;
+    bool add(const QString& path);
 
     const ThisComputer m_computer;
     std::vector<Entry> m_all;

@@ -91,7 +91,7 @@ void LoopFolders::look() {
 
 void LoopFolders::lookAt(const Item& loop) {
     const QString folder = loop.loop()->folder;
-    const auto files = picturesIn(folder, m_folders);
+    const auto files = m_folders.isFollowed(folder) ? picturesIn(folder, m_folders) : std::nullopt;
     if (!files)
         return;
     const Seen now{folder, *files};

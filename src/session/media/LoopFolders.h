@@ -8,8 +8,9 @@
 namespace mivanta {
 
 /// Keeps the loops of the open service as the folders are that they are linked to: pictures that are saved
-/// there join the loop's set, those that are removed leave it. A folder that is not here changes nothing. GUI
-/// thread; files are brought into the library in the background.
+/// there join the loop's set, those that are removed leave it. A folder that is not here changes nothing, nor
+/// does one that nobody has linked on this computer: a service of somebody else must not show what lies here.
+/// GUI thread; files are brought into the library in the background.
 class LoopFolders : public QObject {
     Q_OBJECT
 public:

@@ -193,8 +193,10 @@ Result<void> RunLoop::begin(const ItemId& id, const QDateTime& begun) {
     return {};
 }
 
-/// Waits for the end of what is shown.
+/// Waits for the end of what is shown; what follows then is known again when it comes to stand elsewhere.
 void RunLoop::wait() {
+    const auto next = m_stand->next();
+    m_nextPicture = next ? pictureOf(*next, m_document.service()) : OrderPicture();
     if (const auto time = left())
         m_due.start(*time);
     else
@@ -314,10 +316,18 @@ void RunLoop::goOnWith(LoopPlan plan, const LoopStill& still, const LoopPlace& a
         m_run.goOnTo(*cue, false); // the same picture, at its new place
 }
 
-/// What is shown is no member any more: it stays until its time is over, and the next round follows.
+/// What is shown is no member any more: it stays until its time is over; what was to follow it does, or else
+/// the next round.
 void RunLoop::stayWithout(LoopPlan plan, int round, qint64 rest) {
     const LoopStill still = m_stand->still();
-    LoopPlan other = continued(std::move(plan), {round, -1, 0, 0}, Clock::the().now().addMSecs(rest));
+    LoopPlace behind{round, -1, 0, 0};
+    if (const auto next = m_stand->next()) {
+        const int roundThen = m_stand->plan.timeline.showings[size_t(m_stand->showing) + 1].round;
+        const auto to = plan.placeOf(whereNow(*next, m_nextPicture, m_document.service()), roundThen);
+        if (to && !plan.members[size_t(to->member)].isLeftOut)
+            behind = *to;
+    }
+    LoopPlan other = continued(std::move(plan), behind, Clock::the().now().addMSecs(rest));
     for (LoopShowing& showing : other.timeline.showings) {
         showing.begins += rest;
         showing.ends += rest;

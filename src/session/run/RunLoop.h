@@ -91,7 +91,8 @@ private:
     std::optional<int> m_lastRound;
     bool m_isLonger = false; ///< a round was added: its rule ends it no more
     qint64 m_pausedLeft = 0;
-    OrderPicture m_picture; ///< of a set, that is shown: it may come to stand elsewhere in it
+    OrderPicture m_picture;     ///< of a set, that is shown: it may come to stand elsewhere in it
+    OrderPicture m_nextPicture; ///< and that which follows
     struct Broken {
         LoopStill what;
         QString why;

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "core/base/Said.h"
 #include <QDate>
 #include <QLocale>
 #include <QString>
@@ -22,6 +23,16 @@ namespace mivanta {
             return day < today.addMonths(-6) ? day.addYears(1) : day;
     }
     return std::nullopt;
+}
+
+/// As a field of a form shows a day, and dayFrom() reads it; empty for none.
+[[nodiscard]] inline QString dayText(QDate day) {
+    return day.isValid() ? QLocale().toString(day, Said::tr("d MMM yyyy", "date format")) : QString();
+}
+
+/// What is said of words in such a field that are no day.
+[[nodiscard]] inline QString noDayText(const QString& typed) {
+    return Said::tr("\u201c%1\u201d is no day; write it like 4 Oct or 2026-10-04.").arg(typed);
 }
 
 } // namespace mivanta
