@@ -1,26 +1,20 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "LookBench.h"
+#include "FadeFrames.h"
 #include "Figures.h"
 #include "SongMaker.h"
 #include "Timing.h"
 #include "core/run/RunState.h"
 #include "media/PictureProxies.h"
-#include "player/OutputPicture.h"
-#include "player/OutputWindow.h"
 #include "render/FontMeasure.h"
 #include "render/SceneRenderer.h"
 #include "session/readings/ThumbnailStore.h"
 #include "session/service/SlideBook.h"
 #include "store/LibraryAddress.h"
 #include "store/ShippedThemes.h"
-#include <QBackingStore>
 #include <QDir>
 #include <QElapsedTimer>
-#include <QGuiApplication>
 #include <QPainter>
-#include <QScreen>
-#include <QTimer>
-#include <QWindow>
 #include <cstring>
 
 namespace mivanta {
@@ -29,7 +23,6 @@ namespace {
 
 using namespace Qt::StringLiterals;
 
-const QSize kFullHd(1920, 1080);
 const QSize kThumbnail(165, 93);
 
 template <typename Work>
@@ -143,134 +136,23 @@ void benchThemeChange(Figures& figures, const QString& folder) {
                      }));
 }
 
-/// Frames of a fade that came more than half a frame late.
-class FrameWatch {
-public:
-    static constexpr double kFrameMs = 1000.0 / 60;
-
-    void begin() {
-        m_last = -1;
-        m_time.restart();
-    }
-    void frame() {
-        const double now = msOf(m_time);
-        if (m_last >= 0) {
-            ++m_frames;
-            m_gaps.push_back(now - m_last);
-            m_late += now - m_last > 1.5 * kFrameMs;
-        }
-        m_last = now;
-    }
-    [[nodiscard]] double lateShare() const { return m_frames ? 100.0 * m_late / m_frames : 100; }
-    [[nodiscard]] const std::vector<double>& gaps() const { return m_gaps; }
-
-private:
-    QElapsedTimer m_time;
-    double m_last = -1;
-    int m_frames = 0;
-    int m_late = 0;
-    std::vector<double> m_gaps;
-};
-
-void addFrames(Figures& figures, const QString& what, const FrameWatch (&watches)[2]) {
-    std::vector<double> gaps = watches[0].gaps();
-    gaps.insert(gaps.end(), watches[1].gaps().begin(), watches[1].gaps().end());
-    figures.addTimes(u"from frame to frame of %1, two outputs at 1080p"_s.arg(what), gaps);
-    figures.add(u"frames that came late in it"_s, std::max(watches[0].lateShare(), watches[1].lateShare()),
-                u"%"_s);
-}
-
-/// A window that copies one of two pictures into itself at every tick.
-class BlitWindow : public QWindow {
-public:
-    BlitWindow(QScreen* screen, FrameWatch& watch) : m_watch(watch), m_store(this) {
-        setSurfaceType(RasterSurface);
-        setFlags(Qt::Window | Qt::FramelessWindowHint | Qt::WindowDoesNotAcceptFocus);
-        setScreen(screen);
-        setGeometry(screen->geometry());
-        for (QImage& picture : m_pictures) {
-            picture = QImage(kFullHd, QImage::Format_RGB32);
-            picture.fill(&picture == m_pictures ? Qt::darkBlue : Qt::darkGreen);
-        }
-        m_ticks.setTimerType(Qt::PreciseTimer);
-        m_ticks.setInterval(16);
-        connect(&m_ticks, &QTimer::timeout, this, [this] { blit(); });
-    }
-    void begin() {
-        m_store.resize(size());
-        m_watch.begin();
-        m_ticks.start();
-    }
-
-private:
-    void blit() {
-        const QRect area(QPoint(0, 0), size());
-        m_store.beginPaint(area);
-        QPainter(m_store.paintDevice()).drawImage(0, 0, m_pictures[++m_count % 2]);
-        m_store.endPaint();
-        m_store.flush(area);
-        m_watch.frame();
-    }
-    FrameWatch& m_watch;
-    QBackingStore m_store;
-    QImage m_pictures[2];
-    int m_count = 0;
-    QTimer m_ticks;
-};
-
 void benchBlitting(Figures& figures) {
-    const auto screens = QGuiApplication::screens();
-    FrameWatch watches[2];
-    BlitWindow one(screens[1], watches[0]);
-    BlitWindow two(screens[2], watches[1]);
-    one.setVisible(true);
-    two.setVisible(true);
-    waitUntil([&] { return one.isExposed() && two.isExposed(); });
-    one.begin();
-    two.begin();
-    QElapsedTimer time;
-    time.start();
-    waitUntil([&] { return time.elapsed() > 9'000; });
-    addFrames(figures, u"a bare blit (floor)"_s, watches);
+    addFrames(figures, u"a bare blit (floor)"_s, blitOnly());
 }
 
-/// Two outputs that fade from picture to picture, each full-screen on a monitor of its own.
 void benchFade(Figures& figures, bool changesBackdrop) {
     constexpr int kFades = 12;
-    const auto screens = QGuiApplication::screens();
-    PreparedFrames frames;
-    Films films;
-    OutputPicture one(frames, films, u"hall"_s);
-    OutputPicture two(frames, films, u"second"_s);
-    OutputWindow windowOne(one, Output{});
-    OutputWindow windowTwo(two, Output{});
-    windowOne.showFullScreenOn(screens[1]);
-    windowTwo.showFullScreenOn(screens[2]);
-    waitUntil([&] { return windowOne.isExposed() && windowTwo.isExposed(); });
-    FrameWatch watches[2];
-    int settled = 0;
-    OutputPicture* pictures[2] = {&one, &two};
-    for (int i = 0; i < 2; ++i) {
-        QObject::connect(pictures[i], &OutputPicture::changed, [&watches, i] { watches[i].frame(); });
-        QObject::connect(pictures[i], &OutputPicture::settled, [&settled] { ++settled; });
-    }
-    const auto scenes = someScenes(kFullHd);
+    const auto all = someScenes(kFullHd);
+    std::vector<Scene> scenes;
     for (int fade = 0; fade < kFades; ++fade) {
-        Scene scene =
-            scenes[size_t(changesBackdrop ? fade : fade * int(shippedThemes().size())) % scenes.size()];
+        Scene scene = all[size_t(changesBackdrop ? fade : fade * int(shippedThemes().size())) % all.size()];
         scene.look.transition.kind = scene.look.backdropTransition.kind = TransitionKind::Fade;
         scene.look.transition.milliseconds = scene.look.backdropTransition.milliseconds = 800;
-        frames.prepare(scene, kFullHd);
-        waitUntil([&] { return frames.get(scene, kFullHd) != nullptr; });
-        settled = 0;
-        for (int i = 0; i < 2; ++i) {
-            watches[i].begin();
-            pictures[i]->show(scene, quint64(fade + 1), fade == 0 ? Arrival::Cut : Arrival::Turning);
-        }
-        waitUntil([&] { return settled == 2; });
+        scenes.push_back(scene);
     }
+    PreparedFrames frames;
     addFrames(figures, changesBackdrop ? u"a fade with its backdrop"_s : u"a fade on one backdrop"_s,
-              watches);
+              fadeThrough(scenes, frames));
 }
 
 void benchPhotograph(Figures& figures, const QString& folder) {

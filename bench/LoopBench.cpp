@@ -1,9 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "LoopBench.h"
+#include "FadeFrames.h"
 #include "Figures.h"
 #include "Memory.h"
 #include "Processor.h"
 #include "Timing.h"
+#include "core/run/Cards.h"
 #include "desk/window/MainWindow.h"
 #include "media/MediumLook.h"
 #include "store/MediaIntake.h"
@@ -85,6 +87,20 @@ void makeService(const QString& library, const QString& file) {
         qFatal("no service");
 }
 
+/// From picture to picture of a loop, and what does nothing but blit beside it.
+void benchFrames(Figures& figures, const std::vector<Scene>& pictures, const QString& library) {
+    constexpr double kSeen = 32; // ms
+    PreparedFrames frames;
+    frames.setPictures(LibraryAddress(library).mediaFolder(), library + u"/cache"_s);
+    const auto add = [&](const QString& what, const FrameWatches& watches) {
+        addFrames(figures, what, watches);
+        figures.add(u"frames over 32 ms in it"_s,
+                    std::max(watches[0].shareOver(kSeen), watches[1].shareOver(kSeen)), u"%"_s);
+    };
+    add(u"a bare blit beside a loop (floor)"_s, blitOnly());
+    add(u"a loop from picture to picture"_s, fadeThrough(pictures, frames));
+}
+
 } // namespace
 
 void benchLoop(Figures& figures, const QString& folder) {
@@ -94,6 +110,7 @@ void benchLoop(Figures& figures, const QString& folder) {
     const QString file = library + u"/loop.mivanta"_s;
     makeService(library, file);
     const QString there = sessionFolder(library);
+    std::vector<Scene> pictures;
     {
         Session session({library,
                          ThisComputer(library + u"/computer"_s),
@@ -130,6 +147,12 @@ void benchLoop(Figures& figures, const QString& folder) {
         figures.add(u"player while a loop goes round, 7 s a picture"_s,
                     (processorSeconds(playerPid(there)) - player) / kQuietSeconds * 100, u"% of a core"_s);
 
+        const Item& set = session.document().service().items[1];
+        if (const ItemSlides* slides = session.book().slidesOf(set.id)) {
+            const OutputSlides& hall = slides->outputs[size_t(mainOutput(*slides))];
+            for (int i = 0; i < kLoopPictures; ++i)
+                pictures.push_back(sceneOf(*slides, hall, i));
+        }
         std::vector<double> changes;
         double deskMemory = 0;
         double playerMemory = 0;
@@ -162,6 +185,7 @@ void benchLoop(Figures& figures, const QString& folder) {
         session.player().quit();
     }
     QDir(there).removeRecursively();
+    benchFrames(figures, pictures, library);
 }
 
 } // namespace mivanta

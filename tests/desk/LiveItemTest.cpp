@@ -9,6 +9,7 @@
 #include <QLabel>
 #include <QLineEdit>
 #include <QMenu>
+#include <QPushButton>
 #include <QToolButton>
 
 namespace mivanta {
@@ -158,6 +159,21 @@ TEST_F(LiveItems, OneThatIsNotSetUpHereIsSaidAndCanBeChosenAnew) {
     EXPECT_EQ(session->document().service().items[0].title(), u"Harbour camera"_s);
     window->goTo(MainWindow::CheckAt);
     EXPECT_TRUE(waitUntil([&] { return !isSaid(); }));
+}
+
+TEST_F(LiveItems, ItIsSeenHereForAsLongAsThatIsWanted) {
+    CameraProcess process({u"--mjpeg"_s, QString::number(port)});
+    addByMenu();
+    auto* see = child<QPushButton>(u"live-see"_s);
+    auto* picture = child<QLabel>(u"live-item-picture"_s);
+    EXPECT_FALSE(session->liveInputs().standsOf(camera)); // nothing needs it yet
+    see->click();
+    ASSERT_TRUE(waitUntil([&] { return picture->isVisible() && !picture->pixmap().isNull(); }));
+    EXPECT_FALSE(session->run().state().onScreen);
+    window->goTo(MainWindow::CheckAt);
+    window->goTo(MainWindow::PrepareAt);
+    EXPECT_FALSE(see->isChecked());
+    EXPECT_FALSE(picture->isVisible());
 }
 
 TEST_F(LiveItems, FieldsOfTheItemAreKeptAndUndone) {

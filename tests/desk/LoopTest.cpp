@@ -210,6 +210,9 @@ TEST_F(LoopDesk, ANoticeIsMadeHereAndKeptUnderTexts) {
     const auto* preview = form->findChild<WordsPreview*>();
     ASSERT_TRUE(waitUntil(
         [&] { return preview->slides() && preview->slides()->content.parts[0].lines.size() == 4; }));
+    answers->quit = false;
+    QTest::keyClick(form, Qt::Key_Escape);
+    EXPECT_TRUE(form->isVisible()); // its words would be lost
     form->findChild<QLineEdit*>(u"notice-last-day"_s)->setText(u"never ever"_s);
     form->findChild<QPushButton*>(u"notice-make"_s)->click();
     EXPECT_FALSE(form->findChild<QLabel*>(u"notice-wrong"_s)->text().isEmpty());

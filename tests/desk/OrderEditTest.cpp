@@ -83,6 +83,15 @@ TEST_F(Order, WhatIsNotUnderstoodWholeChangesNothing) {
     EXPECT_EQ(steps, 1); // all of it can be undone at once
 }
 
+TEST_F(Order, WordsThatArePastedThereAreNotExplainedOneByOne) {
+    text()->selectAll();
+    text()->insert(u"Soup on the quay after the service on Thursday"_s);
+    Q_EMIT text()->textEdited(text()->text());
+    EXPECT_TRUE(meaning().contains(u"and 6 more"_s)) << meaning().toStdString();
+    EXPECT_TRUE(meaning().contains(u"the order stays V1 C V2 C"_s)) << meaning().toStdString();
+    EXPECT_FALSE(meaning().contains(u"Thursday"_s));
+}
+
 TEST_F(Order, AMistakeCountsOnceItIsMended) {
     type(u"V1 Q C"_s);
     EXPECT_EQ(singingOrderText(song), u"V1 C V2 C"_s);

@@ -74,6 +74,21 @@ TEST(NoticeBar, TheNewestIsSeenFirstAndProblemsWait) {
     EXPECT_TRUE(bar.isHidden());
 }
 
+TEST(NoticeBar, NewsGoAfterAWhileAndNothingElseDoes) {
+    NoticeBar bar;
+    bar.tell(u"a problem"_s, NoticeBar::Weight::Problem);
+    bar.tell(u"news"_s, NoticeBar::Weight::News);
+    Clock::the().jump(29'000);
+    EXPECT_EQ(bar.text(), u"news"_s);
+    Clock::the().jump(2'000);
+    EXPECT_EQ(bar.text(), u"a problem"_s);
+    Clock::the().jump(3'600'000);
+    EXPECT_EQ(bar.text(), u"a problem"_s);
+    bar.offer(u"gone"_s, u"Put it back"_s, [] {});
+    Clock::the().jump(3'600'000);
+    EXPECT_EQ(bar.text(), u"gone"_s);
+}
+
 TEST(LayoutForm, ShowsAndChangesEveryProperty) {
     LayoutForm form(2);
     const PassageLayout layout{PassageFlow::VerseASlide,

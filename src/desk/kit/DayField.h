@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "core/base/Said.h"
+#include "desk/kit/Shortened.h"
 #include <QDate>
 #include <QLocale>
 #include <QString>
@@ -32,7 +33,7 @@ namespace mivanta {
 
 /// What is said of words in such a field that are no day.
 [[nodiscard]] inline QString noDayText(const QString& typed) {
-    return Said::tr("\u201c%1\u201d is no day; write it like 4 Oct or 2026-10-04.").arg(typed);
+    return Said::tr("\u201c%1\u201d is no day; write it like 4 Oct or 2026-10-04.").arg(shortened(typed));
 }
 
 } // namespace mivanta

@@ -7,6 +7,10 @@
 
 namespace mivanta {
 
+namespace {
+constexpr qint64 kNewsMs = 30'000;
+}
+
 NoticeBar::NoticeBar(QWidget* parent) : QFrame(parent) {
     setObjectName(QStringLiteral("notices"));
     m_label = new QLabel(this);
@@ -25,10 +29,8 @@ NoticeBar::NoticeBar(QWidget* parent) : QFrame(parent) {
     away->setObjectName(QStringLiteral("put-notice-away"));
     away->setToolTip(tr("Dismiss this message"));
     away->setFocusPolicy(Qt::TabFocus);
-    connect(away, &QPushButton::clicked, this, [this] {
-        m_waiting.removeFirst();
-        showNext();
-    });
+    connect(away, &QPushButton::clicked, this, &NoticeBar::dismiss);
+    connect(&m_newsIsOld, &DueTimer::due, this, &NoticeBar::dismiss);
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(spaced(4), spaced(1.5), spaced(4), spaced(1.5));
     row->addWidget(m_label, 1);
@@ -56,12 +58,18 @@ void NoticeBar::add(Notice notice) {
     showNext();
 }
 
+void NoticeBar::dismiss() {
+    m_waiting.removeFirst();
+    showNext();
+}
+
 QString NoticeBar::text() const {
     return m_waiting.isEmpty() ? QString() : m_waiting.first().text;
 }
 
 void NoticeBar::showNext() {
     setVisible(!m_waiting.isEmpty());
+    m_newsIsOld.stop();
     if (m_waiting.isEmpty())
         return;
     const Notice& notice = m_waiting.first();
@@ -73,6 +81,8 @@ void NoticeBar::showNext() {
     m_label->setText(notice.text);
     m_act->setText(notice.action);
     m_act->setVisible(!notice.action.isEmpty());
+    if (notice.weight == Weight::News && notice.action.isEmpty())
+        m_newsIsOld.start(kNewsMs);
 }
 
 } // namespace mivanta

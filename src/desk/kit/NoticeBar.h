@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "core/base/Clock.h"
 #include <QFrame>
 #include <QList>
 #include <QString>
@@ -10,8 +11,8 @@ class QPushButton;
 
 namespace mivanta {
 
-/// A strip under the head of the window for what went wrong or happened by itself. Never a dialog: it waits
-/// until it is put away.
+/// A strip under the head of the window for what went wrong or happened by itself. Never a dialog: a problem
+/// waits until it is put away, and so does what something can be done about; mere news go after a while.
 class NoticeBar : public QFrame {
     Q_OBJECT
 public:
@@ -31,10 +32,12 @@ private:
     };
     void add(Notice notice);
     void showNext();
+    void dismiss();
 
     QLabel* m_label;
     QPushButton* m_act;
     QList<Notice> m_waiting;
+    DueTimer m_newsIsOld;
 };
 
 } // namespace mivanta

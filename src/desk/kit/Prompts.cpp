@@ -3,6 +3,7 @@
 #include "core/base/FileName.h"
 #include "core/base/Said.h"
 #include "core/media/MediumKind.h"
+#include "desk/kit/Shortened.h"
 #include "media/FilmFormat.h"
 #include "media/PictureProxies.h"
 #include "media/Sound.h"
@@ -13,16 +14,6 @@
 #include <QPushButton>
 
 namespace mivanta {
-
-namespace {
-
-/// Titles may be as long as somebody pasted them.
-QString shortened(const QString& title) {
-    constexpr int kMost = 60;
-    return title.size() <= kMost ? title : title.left(kMost - 1).trimmed() + QChar(0x2026);
-}
-
-} // namespace
 
 /// Dialogs that begin where the last file of their kind was.
 QString DialogPrompts::fileToOpen(FolderKind kind, const QString& title, const QString& filter) {

@@ -54,6 +54,7 @@ QString controls(const Palette& p, const QString& scope) {
         %1 QComboBox::down-arrow { image: url(:/mivanta/icons/chevron-down.svg); width: 14px; height: 14px; }
         %1 QComboBox:focus { border: 2px solid %ACCENT; padding: 2px 7px; }
         %1 QComboBox QAbstractItemView { background: %SHEET; color: %TEXT; selection-background-color: %CHOSEN; selection-color: %TEXT; }
+        %1 QDialogButtonBox, %1 QMessageBox { dialogbuttonbox-buttons-have-icons: 0; }
         %1 QListView, %1 QScrollArea, %1 QTextEdit { background: transparent; border: none; color: %TEXT; }
         %1 QToolButton::menu-indicator, %1 QPushButton::menu-indicator { image: none; }
         %1 QPushButton[tab="true"] { background: transparent; border: none; border-radius: 11px; padding: 4px 12px; }

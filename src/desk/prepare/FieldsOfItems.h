@@ -4,6 +4,7 @@
 #include "core/theme/Look.h"
 #include "core/timing/Moment.h"
 #include "desk/kit/RowFields.h"
+#include "desk/kit/Shortened.h"
 #include <QComboBox>
 #include <QDoubleSpinBox>
 #include <QLabel>
@@ -56,7 +57,7 @@ void putValue(Box* box, Value value) {
     const QString typed = text.trimmed();
     const std::optional<double> seconds = typed.isEmpty() ? std::optional(0.0) : momentFromText(typed);
     if (!seconds)
-        return Said::tr("\u201c%1\u201d is no moment").arg(typed);
+        return Said::tr("\u201c%1\u201d is no moment").arg(shortened(typed));
     const double before = std::exchange(moment, *seconds);
     constexpr double kNearly = 0.05; // what is shown is rounded
     std::optional<QString> problem;

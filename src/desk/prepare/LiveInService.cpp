@@ -6,7 +6,9 @@
 #include "desk/prepare/FocusFields.h"
 #include "desk/prepare/ShownOn.h"
 #include <QFormLayout>
+#include <QHBoxLayout>
 #include <QLabel>
+#include <QPushButton>
 
 namespace mivanta {
 
@@ -15,6 +17,7 @@ namespace {
 constexpr int kReachRole = Qt::UserRole;
 constexpr int kUntilRole = Qt::UserRole + 1;
 constexpr int kMostNamed = 4; // items that a line names
+constexpr int kPictureHeight = 180;
 
 } // namespace
 
@@ -25,6 +28,13 @@ LiveInService::LiveInService(Session& session, QWidget* parent) : QWidget(parent
         named(new QComboBox(this), "live-input", tr("The camera, screen or other live input that is shown"));
     m_state = new QLabel(this);
     m_state->setObjectName(QStringLiteral("live-item-state"));
+    m_see = named(new QPushButton(tr("See it now"), this), "live-see",
+                  tr("Opens it for this desk alone; nothing of it comes on a screen"));
+    m_see->setCheckable(true);
+    m_picture = new QLabel(this);
+    m_picture->setObjectName(QStringLiteral("live-item-picture"));
+    m_picture->setFixedHeight(kPictureHeight);
+    m_picture->hide();
     m_reach = named(new QComboBox(this), "live-reach",
                     tr("Whether the picture stays, with the words of what follows over it"));
     m_behind = new QLabel(this);
@@ -46,7 +56,12 @@ void LiveInService::buildForm() {
     form->setSpacing(spaced(1.5));
     form->addRow(tr("Name"), m_title);
     form->addRow(tr("Live input"), m_input);
-    form->addRow(QString(), m_state);
+    auto* state = new QHBoxLayout;
+    state->setSpacing(spaced(2));
+    state->addWidget(m_state, 1);
+    state->addWidget(m_see, 0, Qt::AlignTop);
+    form->addRow(QString(), state);
+    form->addRow(QString(), m_picture);
     form->addRow(tr("Stays behind"), m_reach);
     form->addRow(QString(), m_behind);
     form->addRow(tr("Picture"), m_fit);
@@ -73,6 +88,8 @@ void LiveInService::connectFields() {
     connect(m_outputs, &ShownOn::chosen, this, [this](const QMap<QString, bool>& outputs) {
         change(tr("where a live picture is shown"), [&](LiveItem& item) { item.isShownOn = outputs; });
     });
+    connect(m_see, &QPushButton::toggled, this, &LiveInService::see);
+    connect(&m_session.liveInputs(), &LiveInputs::pictureChanged, this, &LiveInService::showPicture);
     connect(&m_session.liveInputs(), &LiveInputs::changed, this, &LiveInService::refresh);
     connect(&m_session.liveInputs(), &LiveInputs::stateChanged, this, &LiveInService::showState);
 }
@@ -83,6 +100,8 @@ const LiveItem* LiveInService::item() const {
 }
 
 void LiveInService::setItem(const ItemId& id) {
+    if (!(m_item == id))
+        m_see->setChecked(false);
     m_item = id;
     m_visit = m_session.document().startVisit();
     refresh();
@@ -127,6 +146,9 @@ void LiveInService::refresh() {
     m_focus->setFocusPoint(shown->focus);
     m_focus->setEnabled(shown->fit == PictureFit::Fill);
     m_outputs->setChosen(shown->isShownOn);
+    m_see->setEnabled(m_session.liveInputs().find(shown->input) != nullptr);
+    if (m_see->isChecked())
+        see(true); // it may be another one by now
     showState();
 }
 
@@ -151,6 +173,34 @@ void LiveInService::showState() {
         m_state->setText(tr("This computer does not have it: choose another one here."));
     else
         m_state->setText(m_session.liveInputs().stateText(shown->input));
+}
+
+/// It is open for as long as it is looked at, and no longer than this page is.
+void LiveInService::see(bool wanted) {
+    const LiveItem* shown = item();
+    std::vector<LiveInputId> looked;
+    if (wanted && shown && m_session.liveInputs().find(shown->input))
+        looked.push_back(shown->input);
+    m_session.liveInputs().lookAt(objectName(), looked);
+    m_picture->setVisible(!looked.empty());
+    showPicture();
+}
+
+void LiveInService::showPicture() {
+    const LiveItem* shown = item();
+    if (!shown || !m_see->isChecked())
+        return;
+    const QImage picture = m_session.liveInputs().pictureOf(shown->input);
+    if (picture.isNull())
+        m_picture->setText(tr("No picture yet"));
+    else
+        m_picture->setPixmap(
+            QPixmap::fromImage(picture.scaledToHeight(kPictureHeight, Qt::SmoothTransformation)));
+}
+
+void LiveInService::hideEvent(QHideEvent* event) {
+    m_see->setChecked(false);
+    QWidget::hideEvent(event);
 }
 
 void LiveInService::showReach(const LiveItem& live) {

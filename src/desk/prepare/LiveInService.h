@@ -6,6 +6,7 @@
 class QComboBox;
 class QLabel;
 class QLineEdit;
+class QPushButton;
 
 namespace mivanta {
 
@@ -21,6 +22,9 @@ public:
     void setItem(const ItemId& id);
     void refresh();
 
+protected:
+    void hideEvent(QHideEvent* event) override;
+
 private:
     [[nodiscard]] const LiveItem* item() const;
     void buildForm();
@@ -31,6 +35,8 @@ private:
     void showInputs(const LiveItem& live);
     void showReach(const LiveItem& live);
     void showState();
+    void see(bool wanted);
+    void showPicture();
 
     Session& m_session;
     ItemId m_item;
@@ -38,6 +44,8 @@ private:
     QLineEdit* m_title;
     QComboBox* m_input;
     QLabel* m_state;
+    QPushButton* m_see;
+    QLabel* m_picture; ///< what the input shows, while that is wanted
     QComboBox* m_reach;
     QLabel* m_behind; ///< which items those are
     QComboBox* m_fit;

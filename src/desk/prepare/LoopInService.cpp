@@ -2,6 +2,7 @@
 #include "desk/prepare/LoopInService.h"
 #include "desk/kit/Columns.h"
 #include "desk/kit/Prompts.h"
+#include "desk/kit/Shortened.h"
 #include "desk/kit/Style.h"
 #include "desk/prepare/FieldsOfItems.h"
 #include "desk/prepare/LoopMembersTable.h"
@@ -215,9 +216,12 @@ void LoopInService::change(const QString& what, const std::function<void(LoopIte
         m_session.document().change(m_item, changed, what, visit);
 }
 
+/// In the place of what comes by itself, so that the fields stay where they are.
 void LoopInService::complain(const QString& text) {
+    m_wrong->setMinimumHeight(m_chain->height());
     m_wrong->setText(text);
     m_wrong->setVisible(!text.isEmpty());
+    m_chain->setVisible(text.isEmpty());
 }
 
 /// What is not understood changes nothing, and says so.
@@ -235,19 +239,20 @@ void LoopInService::takeUntil() {
         if (const auto time = timeFrom(typed))
             change(tr("when a loop ends"), [&](LoopItem& loop) { loop.untilTime = *time; });
         else
-            complain(tr("\u201c%1\u201d is no time of day; write it like 10:25.").arg(typed));
+            complain(tr("\u201c%1\u201d is no time of day; write it like 10:25.").arg(shortened(typed)));
         break;
     case LoopUntil::Rounds:
         if (isNumber && number >= 1 && number <= kMostLoopRounds)
             change(tr("how many rounds a loop has"), [&](LoopItem& loop) { loop.rounds = number; });
         else
-            complain(tr("\u201c%1\u201d is no number of rounds; write it like 3.").arg(typed));
+            complain(tr("\u201c%1\u201d is no number of rounds; write it like 3.").arg(shortened(typed)));
         break;
     case LoopUntil::Length:
         if (const auto seconds = durationFrom(typed); seconds && *seconds > 0)
             change(tr("how long a loop is"), [&](LoopItem& loop) { loop.length = *seconds; });
         else
-            complain(tr("\u201c%1\u201d is no length; write it like 20, 4:30, 90 s or 1:05 h.").arg(typed));
+            complain(tr("\u201c%1\u201d is no length; write it like 20, 4:30, 90 s or 1:05 h.")
+                         .arg(shortened(typed)));
         break;
     case LoopUntil::Take:
     case LoopUntil::Music:
@@ -264,8 +269,9 @@ void LoopInService::takeBegins() {
     m_begins->setModified(false);
     const QString typed = m_begins->text().trimmed();
     const auto at = timeFrom(typed);
-    complain(!typed.isEmpty() && !at ? tr("\u201c%1\u201d is no time of day; write it like 10:00.").arg(typed)
-                                     : QString());
+    complain(!typed.isEmpty() && !at
+                 ? tr("\u201c%1\u201d is no time of day; write it like 10:00.").arg(shortened(typed))
+                 : QString());
     if (at || typed.isEmpty()) {
         QUndoStack& steps = m_session.document().undoStack();
         const bool hadTime = shown->plan.at.has_value();

@@ -2,6 +2,7 @@
 #include "desk/prepare/MomentInService.h"
 #include "core/base/Cases.h"
 #include "desk/kit/Columns.h"
+#include "desk/kit/Shortened.h"
 #include "desk/kit/Style.h"
 #include "desk/prepare/FieldsOfItems.h"
 #include <QCheckBox>
@@ -155,8 +156,9 @@ void MomentInService::changeCountdown(const std::function<void(CountdownItem&)>&
 void MomentInService::takeUntil() {
     const QString text = m_until->text().trimmed();
     const auto to = timeFrom(text);
-    complain(text.isEmpty() || to ? QString()
-                                  : tr("\u201c%1\u201d is no time of day; write it like 10:30.").arg(text));
+    complain(text.isEmpty() || to
+                 ? QString()
+                 : tr("\u201c%1\u201d is no time of day; write it like 10:30.").arg(shortened(text)));
     if (m_until->isModified() && (to || text.isEmpty()))
         changeCountdown([&](CountdownItem& countdown) { countdown.to = to; });
 }
@@ -167,7 +169,7 @@ void MomentInService::takeFor() {
     const bool isGood = seconds && *seconds > 0;
     complain(text.isEmpty() || isGood
                  ? QString()
-                 : tr("\u201c%1\u201d is no length; write it like 5, 4:30 or 90 s.").arg(text));
+                 : tr("\u201c%1\u201d is no length; write it like 5, 4:30 or 90 s.").arg(shortened(text)));
     if (m_for->isModified() && isGood)
         changeCountdown([&](CountdownItem& countdown) {
             countdown.to.reset();

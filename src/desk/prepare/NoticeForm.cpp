@@ -36,7 +36,7 @@ NoticeForm::NoticeForm(Session& session, Prompts& prompts, ThumbnailStore& thumb
     m_make->setDefault(true);
     auto* row = new QHBoxLayout;
     row->setSpacing(spaced(4));
-    row->addWidget(fields, 1);
+    row->addWidget(fields, 1, Qt::AlignTop);
     row->addWidget(m_preview, 0, Qt::AlignTop);
     auto* column = new QVBoxLayout(this);
     column->addLayout(row);
@@ -47,7 +47,7 @@ NoticeForm::NoticeForm(Session& session, Prompts& prompts, ThumbnailStore& thumb
     connect(m_words, &QPlainTextEdit::textChanged, this, &NoticeForm::written);
     connect(m_choose, &QPushButton::clicked, this, &NoticeForm::choosePicture);
     connect(buttons, &QDialogButtonBox::accepted, this, &NoticeForm::make);
-    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    connect(buttons, &QDialogButtonBox::rejected, this, &NoticeForm::reject);
     written();
 }
 
@@ -93,6 +93,13 @@ void NoticeForm::written() {
     m_preview->setWords(hasWords || !m_picture.isEmpty() ? std::optional<ItemWords>(textItem(text))
                                                          : std::nullopt,
                         WordsPreview::Shows::Same);
+}
+
+void NoticeForm::reject() {
+    const SpokenText text = notice();
+    const bool hasWords = !text.title.isEmpty() || text.lines.size() > 1;
+    if (!hasWords || m_prompts.agree(tr("Leave this notice? What was written is not kept."), tr("Leave it")))
+        QDialog::reject();
 }
 
 /// The title stands first and in bold; what is empty has no line.

@@ -22,6 +22,9 @@ class NoticeForm : public QDialog {
 public:
     NoticeForm(Session& session, Prompts& prompts, ThumbnailStore& thumbnails, QWidget* parent);
 
+    /// Asks before words are lost.
+    void reject() override;
+
 Q_SIGNALS:
     void made(const mivanta::SpokenText& text); ///< as the library has it
 

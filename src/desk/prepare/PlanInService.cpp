@@ -3,6 +3,7 @@
 #include "core/order/Loops.h"
 #include "core/timing/Timetable.h"
 #include "desk/kit/Columns.h"
+#include "desk/kit/Shortened.h"
 #include "desk/kit/Style.h"
 #include "desk/prepare/CommonValue.h"
 #include "desk/prepare/FieldsOfItems.h"
@@ -124,7 +125,7 @@ void PlanInService::takeTime() {
     const QString text = m_at->text().trimmed();
     const auto at = timeFrom(text);
     m_wrong->setVisible(!text.isEmpty() && !at);
-    m_wrong->setText(tr("\u201c%1\u201d is no time of day; write it like 10:30.").arg(text));
+    m_wrong->setText(tr("\u201c%1\u201d is no time of day; write it like 10:30.").arg(shortened(text)));
     if (m_at->isModified() && (at || text.isEmpty()))
         change(tr("when it begins"), [&](ItemPlan& plan) { plan.at = at; });
 }
@@ -133,7 +134,8 @@ void PlanInService::takeDuration() {
     const QString text = m_takes->text().trimmed();
     const auto seconds = durationFrom(text);
     m_wrong->setVisible(!text.isEmpty() && !seconds);
-    m_wrong->setText(tr("\u201c%1\u201d is no length; write it like 4, 4:30, 90 s or 1:05 h.").arg(text));
+    m_wrong->setText(
+        tr("\u201c%1\u201d is no length; write it like 4, 4:30, 90 s or 1:05 h.").arg(shortened(text)));
     if (m_takes->isModified() && (seconds || text.isEmpty()))
         change(tr("how long it takes"), [&](ItemPlan& plan) { plan.seconds = seconds; });
 }
@@ -145,7 +147,7 @@ void PlanInService::takeAdvance() {
     const auto seconds = isNumber ? std::optional(bare) : durationFrom(text);
     const bool isGood = seconds && *seconds > 0 && *seconds <= kLongestItem;
     m_wrong->setVisible(!text.isEmpty() && !isGood);
-    m_wrong->setText(tr("\u201c%1\u201d is no length; write it like 10 s or 1:30.").arg(text));
+    m_wrong->setText(tr("\u201c%1\u201d is no length; write it like 10 s or 1:30.").arg(shortened(text)));
     if (m_advance->isModified() && (isGood || text.isEmpty()))
         change(tr("slides that come by themselves"), [&](ItemPlan& plan) {
             plan.advance = isGood ? seconds : std::nullopt;

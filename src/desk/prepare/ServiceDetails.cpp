@@ -28,8 +28,9 @@ void ServiceDetails::changeStart() {
     if (start.isValid())
         m_session.document().setStart(start);
     else
-        Q_EMIT m_session.problem(
-            {tr("\u201c%1\u201d is no date and time").arg(given), {}, tr("Write it like 2026-10-04 10:30.")});
+        Q_EMIT m_session.problem({tr("\u201c%1\u201d is no date and time").arg(shortened(given)),
+                                  {},
+                                  tr("Write it like 2026-10-04 10:30.")});
 }
 
 /// Wherever nothing nearer says another colour.
@@ -44,4 +45,5 @@ void ServiceDetails::whitenWords() {
 
 } // namespace mivanta
 
+#include "desk/kit/Shortened.h"
 #include "moc_ServiceDetails.cpp"

@@ -3,6 +3,7 @@
 #include "core/run/Cards.h"
 #include "desk/kit/BringInMedia.h"
 #include "desk/kit/Prompts.h"
+#include "desk/kit/Shortened.h"
 #include "desk/kit/Style.h"
 #include "desk/prepare/FieldsOfItems.h"
 #include <QHBoxLayout>
@@ -115,12 +116,13 @@ void TrackInService::takeFrom() {
     const auto from = trackMoment(m_from->text(), tempo);
     const double length = shown->plan.track->seconds;
     if (!from || (length > 0 && *from >= length))
-        Q_EMIT m_session.problem({from ? tr("the track is only %1 long").arg(momentText(length))
-                                       : tr("\u201c%1\u201d is no place in a track").arg(m_from->text()),
-                                  shown->title(),
-                                  tr("Write it like 0:12, or like bar 9; bars are counted by the song's "
-                                     "tempo, which is set in the "
-                                     "Library.")});
+        Q_EMIT m_session.problem(
+            {from ? tr("the track is only %1 long").arg(momentText(length))
+                  : tr("\u201c%1\u201d is no place in a track").arg(shortened(m_from->text())),
+             shown->title(),
+             tr("Write it like 0:12, or like bar 9; bars are counted by the song's "
+                "tempo, which is set in the "
+                "Library.")});
     else
         change(tr("where a backing track begins"),
                [&](std::optional<ItemTrack>& track) { track->from = *from; });

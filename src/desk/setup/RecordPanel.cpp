@@ -159,7 +159,10 @@ void RecordPanel::showRunning() {
                               .arg(nameOf(recording), recordingText(recording)));
     }
     const Recordings::What what = chosen();
-    m_begin->setEnabled(m_what->count() > 0 && !m_session.recordings().isRecorded(what.output, what.input));
+    const bool canBegin = m_what->count() > 0 && !m_session.recordings().isRecorded(what.output, what.input);
+    if (!canBegin && m_begin->hasFocus() && !m_rows.empty()) // where the key goes on
+        m_rows.back().widget->findChild<QPushButton*>()->setFocus();
+    m_begin->setEnabled(canBegin);
 }
 
 void RecordPanel::showFolder() {

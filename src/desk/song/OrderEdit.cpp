@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/song/OrderEdit.h"
 #include "desk/kit/Columns.h"
+#include "desk/kit/Shortened.h"
 #include "desk/kit/Style.h"
 #include <QComboBox>
 #include <QHBoxLayout>
@@ -36,6 +37,7 @@ QString chipTip(const SungPart& sung, const Song& song) {
 }
 
 constexpr int kIndexRole = Qt::UserRole;
+constexpr int kMostExplained = 3; // of the words that are no parts
 
 } // namespace
 
@@ -309,21 +311,27 @@ void OrderEdit::showMeaning(const ReadOrder& read, const QString& text) {
         return;
     }
     QStringList pieces;
+    int unclear = 0;
     for (int i = 0; i < int(read.tokens.size()); ++i) {
         const OrderToken& token = read.tokens[size_t(i)];
         if (token.kind != OrderTokenKind::Unknown && token.kind != OrderTokenKind::Ambiguous) {
             pieces << token.meaning.toHtmlEscaped();
             continue;
         }
+        if (++unclear > kMostExplained)
+            continue;
         QStringList links;
         for (const QString& choice : token.choices)
             links << QStringLiteral("<a href='%1:%2'>%2</a>").arg(i).arg(choice.toHtmlEscaped());
         pieces << QStringLiteral("<span style='color:%1'><b>%2</b>: %3</span>%4")
-                      .arg(day().warning.name(), text.mid(token.from, token.length).toHtmlEscaped(),
+                      .arg(day().warning.name(),
+                           shortened(text.mid(token.from, token.length)).toHtmlEscaped(),
                            token.meaning.toHtmlEscaped(),
                            links.isEmpty() ? QString()
                                            : QStringLiteral(" \u2013 ") + links.join(QStringLiteral(", ")));
     }
+    if (unclear > kMostExplained)
+        pieces << tr("and %n more", nullptr, unclear - kMostExplained);
     QString meaning = pieces.join(QStringLiteral(" \u00b7 "));
     if (!read.notUnderstood(text).isEmpty()) {
         const QString stands = singingOrderText(m_song);
