@@ -7,6 +7,7 @@
 #include "render/ObjectPainter.h"
 #include "render/SceneRenderer.h"
 #include <QPainter>
+#include <QSet>
 #include <sys/resource.h>
 
 namespace mivanta {
@@ -14,8 +15,10 @@ namespace mivanta {
 namespace {
 
 constexpr int kAheadNice = 5;
-constexpr int kPatienceMs = 1500;     // then a slide is shown without a picture that is still on its way
-constexpr qsizetype kMostFrames = 36; // at 1080p up to 8 MB each, and 16 MB for each backdrop among them
+constexpr int kPatienceMs = 1500; // then a slide is shown without a picture that is still on its way
+constexpr qsizetype kMostFrames = 36;
+constexpr qsizetype kMostBytes = 384 * 1024 * 1024; // pictures in full size, each other than the rest
+constexpr qsizetype kFewestFrames = 8;              // what is seen and what comes next, however large
 
 QByteArray sizeKey(QSize size) {
     return QByteArray::number(size.width()) + 'x' + QByteArray::number(size.height());
@@ -253,6 +256,27 @@ void PreparedFrames::draw(const Scene& scene, QSize size, const QByteArray& key,
     });
 }
 
+qsizetype PreparedFrames::bytes() const {
+    QSet<qint64> counted; // what they share counts once
+    qsizetype sum = 0;
+    const auto add = [&](const QImage& image) {
+        if (image.isNull() || counted.contains(image.cacheKey()))
+            return;
+        counted.insert(image.cacheKey());
+        sum += image.sizeInBytes();
+    };
+    for (const FramePtr& frame : m_frames) {
+        add(frame->front.image);
+        add(frame->words.image);
+        for (const ObjectLayer& object : frame->fading)
+            add(object.picture.image);
+        if (const BehindPtr& behind = frame->behind)
+            for (const QImage& image : {behind->image, behind->layer, behind->over})
+                add(image);
+    }
+    return sum;
+}
+
 void PreparedFrames::finished(const FramePtr& frame) {
     m_drawing.remove(frame->key);
     if (!frame->isLate && !m_frames.contains(frame->key)) {
@@ -260,7 +284,8 @@ void PreparedFrames::finished(const FramePtr& frame) {
         if (frame->behind)
             m_behind.insert(frame->behind->key, frame->behind);
         m_oldestFirst << frame->key;
-        while (m_oldestFirst.size() > kMostFrames)
+        while (m_oldestFirst.size() > kMostFrames ||
+               (m_oldestFirst.size() > kFewestFrames && bytes() > kMostBytes))
             m_frames.remove(m_oldestFirst.takeFirst());
         m_behind.removeIf([](const auto& entry) { return entry.value().expired(); });
     }

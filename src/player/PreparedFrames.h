@@ -35,6 +35,8 @@ public:
     /// What still waits to be drawn ahead is not wanted any more.
     void prepareNoMore() { m_toPrepare.clear(); }
     [[nodiscard]] size_t waiting() const { return m_toPrepare.size(); }
+    /// What the pictures that are remembered take, at most some 400 MB at 1080p.
+    [[nodiscard]] qsizetype bytes() const;
 
     /// Equal for equal pictures; clocks and countdowns count by what they say.
     [[nodiscard]] static QByteArray keyOf(const Scene& scene, QSize size, const QDateTime& now = {});

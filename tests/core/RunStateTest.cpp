@@ -67,6 +67,26 @@ TEST(RunState, AnItemTakenOutWhileOnScreenStaysThereAndWhatStoodBehindItIsNext) 
     EXPECT_EQ(takenBack(state, lineup).onScreen->item, lineup.itemId(0));
 }
 
+TEST(RunState, WhatComesBackOrComesBetweenIsFollowedUnlessSomebodyLooksElsewhere) {
+    FixedLineup lineup(3);
+    const FixedLineup whole = lineup;
+    RunState state = taken(lookedAtItem(startedRun(lineup), lineup, 1), lineup);
+    const auto inside = state.next;
+    EXPECT_EQ(inside->item, lineup.itemId(1));
+    lineup.takeOut(1);
+    state = reconciled(state, lineup);
+    EXPECT_EQ(reconciled(state, whole).next, inside); // its removal was undone
+    const RunState looking = lookedAtItem(state, lineup, 0);
+    EXPECT_EQ(reconciled(looking, whole).next, looking.next);
+    state = run(startedRun(whole), whole, int(whole.slides(0).steps.size())); // the last step of the first
+    EXPECT_EQ(state.next, whole.cue(1, 0));
+    FixedLineup more = whole;
+    const FixedLineup another(1);
+    more.ids.insert(more.ids.begin() + 1, another.ids[0]);
+    more.items.insert(more.items.begin() + 1, another.items[0]);
+    EXPECT_EQ(reconciled(state, more).next->item, another.ids[0]);
+}
+
 TEST(RunState, AnEmptyServiceDoesNothing) {
     const FixedLineup lineup(0);
     const RunState state = startedRun(lineup);

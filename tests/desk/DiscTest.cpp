@@ -76,17 +76,17 @@ TEST_F(DiscPage, APartOfATitleGoesIntoTheLibraryByKeys) {
     EXPECT_EQ(titles()->currentRow(), 0); // the longest
     EXPECT_EQ(in<QComboBox>(u"disc-sound"_s)->count(), 3);
     EXPECT_TRUE(in<QComboBox>(u"disc-sound"_s)->currentText().contains(u"English"_s));
-    ASSERT_TRUE(waitUntil([&] { return numberOnPreview() == 0; }, 20'000));
+    ASSERT_TRUE(waitUntil([&] { return numberOnPreview() == 0; }, 60'000));
     for (int i = 0; i < 3; ++i)
         key(Qt::Key_Right);
-    EXPECT_TRUE(waitUntil([&] { return numberOnPreview() == 75; }, 20'000));
+    EXPECT_TRUE(waitUntil([&] { return numberOnPreview() == 75; }, 60'000));
     key(Qt::Key_BracketLeft);
     for (int i = 0; i < 2; ++i)
         key(Qt::Key_Right);
     key(Qt::Key_BracketRight);
     QTest::keyClicks(in<QLineEdit>(u"disc-clip-name"_s), u"The quay at noon"_s);
     QTest::keyClick(disc, Qt::Key_Return, Qt::ControlModifier);
-    ASSERT_TRUE(waitUntil([&] { return session->media().all().size() == 1; }, 20'000));
+    ASSERT_TRUE(waitUntil([&] { return session->media().all().size() == 1; }, 60'000));
     ASSERT_TRUE(waitUntil([&] { return says().contains(u"is in the library"_s); }));
     const Medium medium = session->media().all().front();
     EXPECT_EQ(medium.title, u"The quay at noon"_s);
@@ -108,7 +108,7 @@ TEST_F(DiscPage, AWholeTitleOfAFolderIsCopiedWithoutSoundWhenThatIsChosen) {
     ASSERT_TRUE(waitUntil([&] { return titles()->count() == 2; }));
     in<QComboBox>(u"disc-sound"_s)->setCurrentIndex(0);
     QTest::mouseClick(in<QPushButton>(u"disc-keep-all"_s), Qt::LeftButton);
-    ASSERT_TRUE(waitUntil([&] { return session->media().all().size() == 1; }, 20'000));
+    ASSERT_TRUE(waitUntil([&] { return session->media().all().size() == 1; }, 60'000));
     const Medium medium = session->media().all().front();
     EXPECT_NEAR(medium.length(), 10, 0.1);
     EXPECT_FALSE(medium.hasSound());
@@ -120,10 +120,10 @@ TEST_F(DiscPage, AnotherTitleIsChosenSoughtByTheMouseAndPlayedHere) {
     titles()->setCurrentRow(1);
     EXPECT_FALSE(in<QComboBox>(u"disc-sound"_s)->isEnabled());
     QTest::mouseClick(strip(), Qt::LeftButton, {}, {strip()->width() / 2, strip()->height() / 2});
-    EXPECT_TRUE(waitUntil([&] { return std::abs(numberOnPreview() - 37) <= 5; }, 20'000));
+    EXPECT_TRUE(waitUntil([&] { return std::abs(numberOnPreview() - 37) <= 5; }, 60'000));
     key(Qt::Key_Space);
     const double before = strip()->position();
-    EXPECT_TRUE(waitUntil([&] { return strip()->position() > before + 0.3; }, 20'000));
+    EXPECT_TRUE(waitUntil([&] { return strip()->position() > before + 0.3; }, 60'000));
     key(Qt::Key_Space);
     const double stopped = strip()->position();
     const int number = numberOnPreview();
@@ -153,7 +153,7 @@ TEST_F(DiscPage, ClosedWhileItCopiesItCopiesOn) {
     openImage();
     QTest::mouseClick(in<QPushButton>(u"disc-keep-all"_s), Qt::LeftButton);
     disc->close();
-    EXPECT_TRUE(waitUntil([&] { return session->media().all().size() == 1; }, 20'000));
+    EXPECT_TRUE(waitUntil([&] { return session->media().all().size() == 1; }, 60'000));
 }
 
 } // namespace

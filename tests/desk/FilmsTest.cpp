@@ -122,7 +122,7 @@ TEST_F(Films, OnlyThePartThatIsPlayedIsPackedWhenThatIsWanted) {
         answers->quit = true;
         answers->saveTo = folder.filePath(name);
         press(Qt::Key_E, Qt::ControlModifier | Qt::ShiftModifier);
-        EXPECT_TRUE(waitUntil([&] { return window->notices()->text().contains(name); }, 20'000));
+        EXPECT_TRUE(waitUntil([&] { return window->notices()->text().contains(name); }, 60'000));
         return QFileInfo(folder.filePath(name)).size();
     };
     const qint64 whole = pack(false, u"whole.mivanta"_s);

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "player/OutputPicture.h"
+#include "support/Golden.h"
 #include "support/Processes.h"
 #include "support/TestFilm.h"
 #include "support/Text.h"
@@ -95,7 +96,7 @@ TEST_F(FilmShown, MovesBehindWordsThatStay) {
     const QImage first = hall.seen();
     ASSERT_TRUE(waitUntil([&] { return hall.number() > 30; }));
     const QRect words(64, 216, 512, 108);
-    EXPECT_EQ(hall.seen().copy(words), first.copy(words));
+    EXPECT_TRUE(isAlike(difference(hall.seen().copy(words), first.copy(words)))); // a film's pictures differ
     EXPECT_NE(first.copy(words), QImage(first.copy(words)).convertToFormat(QImage::Format_Mono));
     EXPECT_EQ(std::count(hall.numbers.begin(), hall.numbers.end(), -1), 0);
     const QImage small = hall.picture.smallPicture(); // for the desks
@@ -330,6 +331,9 @@ TEST_F(FilmObjects, ComeAndGoWithTheTransition) {
     Scene plain = boxed();
     plain.look.objects.clear();
     ASSERT_TRUE(takes(hall, plain));
+    Screen second(frames, films, u"second"_s); // where the film is shown already: it is open in time
+    ASSERT_TRUE(takes(second, boxed()));
+    ASSERT_TRUE(waitUntil([&] { return numberOnPicture(inBox(second.seen())) > 0; }));
     Scene slow = boxed();
     slow.look.objects[0].fadeIn = 400;
     std::vector<int> blues;
@@ -343,6 +347,7 @@ TEST_F(FilmObjects, ComeAndGoWithTheTransition) {
     slow.look.objects.clear();
     ASSERT_TRUE(takes(hall, slow));
     EXPECT_EQ(hall.seen().pixel(320, 250), qRgb(10, 20, 30));
+    ASSERT_TRUE(takes(second, slow));
     EXPECT_TRUE(waitUntil([] { return filmsOf().empty(); }));
 }
 

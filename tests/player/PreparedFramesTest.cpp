@@ -60,5 +60,26 @@ TEST_F(MediaArrives, WhatWasDrawnWithoutItIsDrawnAnewAndWhatIsOnScreenStays) {
     EXPECT_LT(red(onScreen), 20);
 }
 
+TEST(PreparedFrames, LargePicturesOfManyBackdropsTakeNoMoreThanTheyMay) {
+    constexpr int kScenes = 40;
+    constexpr QSize kFullHd(1920, 1080);
+    PreparedFrames frames;
+    const auto scene = [&](int number) {
+        Scene made;
+        made.output = u"hall"_s;
+        made.size = kFullHd;
+        made.look.backdrop.colour = {number * 5, 40, 80, 255};
+        return made;
+    };
+    for (int i = 0; i < kScenes; ++i) {
+        static_cast<void>(frames.get(scene(i), kFullHd));
+        ASSERT_TRUE(waitUntil([&] { return frames.get(scene(i), kFullHd) != nullptr; }));
+        EXPECT_LE(frames.bytes(), 400 * 1024 * 1024) << i;
+    }
+    EXPECT_GT(frames.bytes(), 8 * kFullHd.width() * kFullHd.height() * 4);
+    EXPECT_TRUE(frames.get(scene(kScenes - 1), kFullHd)); // the newest ones are there at once
+    EXPECT_TRUE(frames.get(scene(kScenes - 8), kFullHd));
+}
+
 } // namespace
 } // namespace mivanta

@@ -197,7 +197,7 @@ RunState reconciled(const RunState& state, const Lineup& lineup) {
             result.itemHint = at;
     if (result.lineupNext && !lineup.slidesOf(result.lineupNext->item))
         result.lineupNext = atHint(result, lineup);
-    if (!result.next || !lineup.slidesOf(result.next->item)) {
+    if (!result.isLooking || !result.next || !lineup.slidesOf(result.next->item)) {
         result.next = afterOnScreen(result, lineup);
         result.isLooking = false;
     }

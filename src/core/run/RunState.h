@@ -72,7 +72,8 @@ struct RunState {
 /// The next mark back to what follows what is on screen.
 [[nodiscard]] RunState lookedBack(const RunState& state, const Lineup& lineup);
 
-/// After the service changed: marks that point to items that are gone move to what stands there now.
+/// After the service changed: marks that point to items that are gone move to what stands there now, and
+/// while nobody looks elsewhere, next is what follows now, also when an item came between or came back.
 /// What is on screen stays on screen until a take.
 [[nodiscard]] RunState reconciled(const RunState& state, const Lineup& lineup);
 
