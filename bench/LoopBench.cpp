@@ -102,9 +102,68 @@ void benchFrames(Figures& figures, const std::vector<Scene>& pictures, const QSt
     add(u"a loop from picture to picture"_s, fadeThrough(pictures, frames));
 }
 
+/// What it costs to go round, on a desk that is seen.
+void benchQuiet(Figures& figures, const QString& there) {
+    const double desks = processorSeconds(QCoreApplication::applicationPid());
+    const double player = processorSeconds(playerPid(there));
+    passFor(kQuietSeconds * 1000);
+    figures.add(u"desks while a loop goes round, 7 s a picture"_s,
+                (processorSeconds(QCoreApplication::applicationPid()) - desks) / kQuietSeconds * 100,
+                u"% of a core"_s);
+    figures.add(u"player while a loop goes round, 7 s a picture"_s,
+                (processorSeconds(playerPid(there)) - player) / kQuietSeconds * 100, u"% of a core"_s);
+}
+
+/// Eight hours of it, the time between changes left out.
+void benchHours(Figures& figures, Session& session, const QString& there) {
+    // They are over sooner when pictures come quicker; they fade all the same.
+    Theme quick = session.document().service().theme;
+    quick.look.transition.milliseconds = quick.look.backdropTransition.milliseconds = kQuickFade;
+    session.document().setTheme(quick);
+    passFor(3000);
+    quint64 painted = 0;
+    QObject listener;
+    QObject::connect(&session.player(), &PlayerClient::painted, &listener,
+                     [&](const QString& output, quint64, bool) { painted += output == u"hall" ? 1 : 0; });
+    const auto begins = [&] {
+        const auto& stand = session.loop().stand();
+        if (!stand)
+            qFatal("the loop is over");
+        return stand->shown().begins;
+    };
+    const qint64 begun = Clock::the().steady() - begins();
+    const qint64 from = begins();
+    std::vector<double> changes;
+    double deskMemory = 0;
+    double playerMemory = 0;
+    qint64 drift = 0;
+    while (begins() - from < 8 * kHour) {
+        const quint64 before = painted;
+        QElapsedTimer time;
+        time.start();
+        Clock::the().jump(session.loop().left().value_or(0)); // to the very next change
+        drift = std::abs(Clock::the().steady() - begun - begins());
+        waitUntil([&] { return painted > before; });
+        changes.push_back(msOf(time));
+        if (deskMemory == 0 && begins() - from > kHour / 2) {
+            ::malloc_trim(0);
+            deskMemory = memoryOf(QCoreApplication::applicationPid(), "Private_Dirty");
+            playerMemory = memoryOf(playerPid(there), "Private_Dirty");
+        }
+    }
+    ::malloc_trim(0);
+    figures.addTimes(u"a loop's change to painted on the hall"_s, changes);
+    figures.add(u"changes in 8 hours of a loop"_s, double(changes.size()), u""_s);
+    figures.add(u"drift against the clock at the end of them"_s, double(drift), u"ms"_s);
+    figures.add(u"memory of the desks, 8 hours of a loop against half an hour"_s,
+                memoryOf(QCoreApplication::applicationPid(), "Private_Dirty") - deskMemory, u"MiB"_s);
+    figures.add(u"memory of the player, 8 hours of a loop against half an hour"_s,
+                memoryOf(playerPid(there), "Private_Dirty") - playerMemory, u"MiB"_s);
+}
+
 } // namespace
 
-void benchLoop(Figures& figures, const QString& folder) {
+void benchLoop(Figures& figures, const QString& folder, LoopBench which) {
     benchTimeline(figures);
     const QString library = folder + u"/loop"_s;
     QDir().mkpath(library);
@@ -122,72 +181,24 @@ void benchLoop(Figures& figures, const QString& folder) {
         MainWindow window(session, std::make_unique<DialogPrompts>(nullptr));
         window.resize(1280, 800);
         window.show();
-        quint64 painted = 0;
-        QObject::connect(&session.player(), &PlayerClient::painted, &window,
-                         [&](const QString& output, quint64, bool) { painted += output == u"hall" ? 1 : 0; });
         session.start();
         waitUntil(
             [&] { return session.book().itemCount() == 1 && session.outputs().placements().size() == 3; });
         window.goTo(MainWindow::RunAt);
         waitUntil([&] { return session.book().isComplete(); });
         passFor(1500);
-        qint64 begun = 0;
-        QObject::connect(&session.run(), &RunController::shown, &window, [&] {
-            if (begun == 0)
-                begun = Clock::the().steady();
-        });
-        session.run().take();
-        passFor(kQuietSeconds / 3 * 1000); // what the first take leaves to do
-
-        const double desks = processorSeconds(QCoreApplication::applicationPid());
-        const double player = processorSeconds(playerPid(there));
-        passFor(kQuietSeconds * 1000);
-        figures.add(u"desks while a loop goes round, 7 s a picture"_s,
-                    (processorSeconds(QCoreApplication::applicationPid()) - desks) / kQuietSeconds * 100,
-                    u"% of a core"_s);
-        figures.add(u"player while a loop goes round, 7 s a picture"_s,
-                    (processorSeconds(playerPid(there)) - player) / kQuietSeconds * 100, u"% of a core"_s);
-
         const Item& set = session.document().service().items[1];
         if (const ItemSlides* slides = session.book().slidesOf(set.id)) {
             const OutputSlides& hall = slides->outputs[size_t(mainOutput(*slides))];
             for (int i = 0; i < kLoopPictures; ++i)
                 pictures.push_back(sceneOf(*slides, hall, i));
         }
-        // Eight hours are over sooner when pictures come quicker; they fade all the same.
-        Theme quick = session.document().service().theme;
-        quick.look.transition.milliseconds = quick.look.backdropTransition.milliseconds = kQuickFade;
-        session.document().setTheme(quick);
-        passFor(3000);
-        std::vector<double> changes;
-        double deskMemory = 0;
-        double playerMemory = 0;
-        qint64 drift = 0;
-        while (Clock::the().steady() - begun < 8 * kHour) {
-            const quint64 before = painted;
-            QElapsedTimer time;
-            time.start();
-            Clock::the().jump(session.loop().left().value_or(0)); // to the very next change
-            const auto& stand = session.loop().stand();
-            if (!stand)
-                qFatal("the loop is over");
-            drift = std::abs(Clock::the().steady() - begun - stand->shown().begins);
-            waitUntil([&] { return painted > before; });
-            changes.push_back(msOf(time));
-            if (deskMemory == 0 && Clock::the().steady() - begun > kHour / 2) {
-                ::malloc_trim(0);
-                deskMemory = memoryOf(QCoreApplication::applicationPid(), "Private_Dirty");
-                playerMemory = memoryOf(playerPid(there), "Private_Dirty");
-            }
+        if (which == LoopBench::All) {
+            session.run().take();
+            passFor(kQuietSeconds / 3 * 1000); // what the first take leaves to do
+            benchQuiet(figures, there);
+            benchHours(figures, session, there);
         }
-        ::malloc_trim(0);
-        figures.addTimes(u"a loop's change to painted on the hall"_s, changes);
-        figures.add(u"changes in 8 hours of a loop"_s, double(changes.size()), u""_s);
-        figures.add(u"drift against the clock at the end of them"_s, double(drift), u"ms"_s);
-        figures.add(u"memory of the desks, 8 hours of a loop against half an hour"_s,
-                    memoryOf(QCoreApplication::applicationPid(), "Private_Dirty") - deskMemory, u"MiB"_s);
-        figures.add(u"memory of the player, 8 hours of a loop against half an hour"_s,
-                    memoryOf(playerPid(there), "Private_Dirty") - playerMemory, u"MiB"_s);
         session.player().quit();
     }
     QDir(there).removeRecursively();

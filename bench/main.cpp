@@ -310,8 +310,8 @@ int main(int argc, char** argv) {
     Figures figures;
     const qsizetype only =
         app.arguments().indexOf(u"--only"_s); // take, fit, drawing, readers, editor, scripture, service, run,
-                                              // clocks, live, loop, media, library, film, or of film only
-                                              // film-cores, film-takes or film-timing
+                                              // clocks, live, loop, media, library, film, of film only
+                                              // film-cores, film-takes or film-timing, of loop loop-changes
     const QString which = only > 0 ? app.arguments().value(only + 1) : QString();
     if (which.isEmpty() || which == u"take")
         benchTake(figures, folder.path());
@@ -336,7 +336,9 @@ int main(int argc, char** argv) {
     if (which.isEmpty() || which == u"live")
         benchLive(figures, folder.path());
     if (which.isEmpty() || which == u"loop")
-        benchLoop(figures, folder.path());
+        benchLoop(figures, folder.path(), LoopBench::All);
+    if (which == u"loop-changes")
+        benchLoop(figures, folder.path(), LoopBench::Changes);
     if (which.isEmpty() || which == u"media")
         benchMedia(figures);
     if (which.isEmpty() || which == u"library") {

@@ -211,6 +211,7 @@ void OutputPicture::start(const FramePtr& drawn) {
         return; // it is turning up already; settled() follows at its end
     }
     // A take while one picture becomes another goes on from what is seen.
+    const bool wasStill = !m_turning;
     const FramePtr from = m_turning ? m_turning->frozen(elapsed()) : m_shown;
     m_turning.reset();
     if (from && !same && m_arrival == Arrival::Turning && bool(from->behind) == bool(frame->behind))
@@ -227,7 +228,8 @@ void OutputPicture::start(const FramePtr& drawn) {
     }
     m_moved.reset();
     m_films.turns().forget(this);
-    Q_EMIT changed({});
+    if (!wasStill || !m_turning || !m_turning->fadesAsAWhole()) // else it begins as what is seen
+        Q_EMIT changed({});
     Q_EMIT shownChanged();
     if (!m_turning)
         Q_EMIT settled(m_shownTake);

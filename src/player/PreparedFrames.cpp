@@ -14,7 +14,7 @@ namespace mivanta {
 
 namespace {
 
-constexpr int kAheadNice = 5;
+constexpr int kAheadNice = 15;
 constexpr int kPatienceMs = 1500; // then a slide is shown without a picture that is still on its way
 constexpr qsizetype kMostFrames = 36;
 constexpr qsizetype kMostBytes = 384 * 1024 * 1024; // pictures in full size, each other than the rest

@@ -96,7 +96,10 @@ Turning::Turning(FramePtr from, FramePtr to, const Transition& words, const Tran
     : m_from(std::move(from)),
       m_to(std::move(to)),
       m_words(words),
-      m_backdrop(backdrop) {}
+      m_backdrop(backdrop) {
+    if (fadesAsAWhole())
+        makeWhole();
+}
 
 bool Turning::backdropStays() const {
     return m_from->behind && m_to->behind && m_from->behind->key == m_to->behind->key;
@@ -116,23 +119,27 @@ QRect Turning::mixedArea() const {
     return backdropStays() ? m_from->words.area() | m_to->words.area() : QRect(QPoint(0, 0), size());
 }
 
+void Turning::makeWhole() {
+    const QRect area = mixedArea();
+    if (area.isEmpty())
+        return;
+    const auto pictureOf = [&](const Frame& frame) {
+        QImage picture = frame.behind->image.copy(area);
+        QPainter words(&picture);
+        draw(words, frame.words, -area.topLeft(), 1.0);
+        return picture;
+    };
+    m_whole.from = pictureOf(*m_from);
+    m_whole.to = pictureOf(*m_to);
+    m_whole.mixed = m_whole.from.copy(); // its memory is there, too
+}
+
 void Turning::paintWhole(QPainter& painter, QPoint origin, double progress) const {
     const QRect area = mixedArea();
     for (const QRect& still : QRegion(QRect(QPoint(0, 0), size())) - area)
         painter.drawImage(origin + still.topLeft(), m_to->behind->image, still);
     if (area.isEmpty())
         return;
-    if (m_whole.mixed.isNull()) {
-        const auto pictureOf = [&](const Frame& frame) {
-            QImage picture = frame.behind->image.copy(area);
-            QPainter words(&picture);
-            draw(words, frame.words, -area.topLeft(), 1.0);
-            return picture;
-        };
-        m_whole.from = pictureOf(*m_from);
-        m_whole.to = pictureOf(*m_to);
-        m_whole.mixed = QImage(area.size(), m_whole.to.format());
-    }
     mix(m_whole.mixed, m_whole.from, m_whole.to, std::clamp(progress, 0.0, 1.0));
     painter.drawImage(origin + area.topLeft(), m_whole.mixed);
 }

@@ -14,6 +14,9 @@ public:
     Turning() = default;
     Turning(FramePtr from, FramePtr to, const Transition& words, const Transition& backdrop);
 
+    /// True when everything that changes fades in one and the same way: then whole pictures are mixed, which
+    /// is several times faster than layers. Such a turning begins as what was seen before.
+    [[nodiscard]] bool fadesAsAWhole() const;
     /// ms until all have come to their end; 0 = at once.
     [[nodiscard]] int duration() const;
     /// Draws what is seen so many ms after the beginning, 1:1 from `origin`.
@@ -26,10 +29,8 @@ public:
 
 private:
     [[nodiscard]] bool backdropStays() const;
-    /// True when everything that changes fades in one and the same way: then whole pictures are mixed, which
-    /// is several times faster than layers.
-    [[nodiscard]] bool fadesAsAWhole() const;
     [[nodiscard]] QRect mixedArea() const;
+    void makeWhole();
     void paintWhole(QPainter& painter, QPoint origin, double progress) const;
     void paintBackdrop(QPainter& painter, QRect area, double progress) const;
     void paintWords(QPainter& painter, QPoint origin, double progress) const;
@@ -39,16 +40,17 @@ private:
     [[nodiscard]] double opacityOf(const SlideObject& object, bool comes, int elapsed) const;
     [[nodiscard]] QSize size() const { return m_to->behind->image.size(); }
 
-    /// For a fade as a whole: what is in mixedArea(), made when it is first painted.
+    /// For a fade as a whole: what is in mixedArea(). Made beforehand: the first step is as quick as the
+    /// rest.
     struct Whole {
         QImage from;
         QImage to;
-        QImage mixed;
+        mutable QImage mixed;
     };
 
     FramePtr m_from;
     FramePtr m_to;
-    mutable Whole m_whole;
+    Whole m_whole;
     Transition m_words;
     Transition m_backdrop;
 };

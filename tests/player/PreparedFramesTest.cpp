@@ -68,7 +68,7 @@ TEST(PreparedFrames, LargePicturesOfManyBackdropsTakeNoMoreThanTheyMay) {
         Scene made;
         made.output = u"hall"_s;
         made.size = kFullHd;
-        made.look.backdrop.colour = {number * 5, 40, 80, 255};
+        made.look.backdrop.colour = {quint8(number * 5), 40, 80, 255};
         return made;
     };
     for (int i = 0; i < kScenes; ++i) {

@@ -198,6 +198,39 @@ TEST(Clocks, ASecondOnTheScreenIsASecond) {
     ASSERT_TRUE(wait(3));
 }
 
+TEST(OutputPictures, AFadeBeginsWithoutPaintingWhatIsSeenAlready) {
+    PreparedFrames frames;
+    Films films;
+    OutputPicture picture(frames, films, u"hall"_s);
+    picture.setSize({320, 180});
+    Scene scene;
+    scene.output = u"hall"_s;
+    scene.size = {320, 180};
+    scene.fontSize = 20;
+    scene.rows = {{u"one"_s}};
+    scene.look.transition = scene.look.backdropTransition = transition(TransitionKind::Fade);
+    quint64 settled = 0;
+    int changes = 0;
+    QObject::connect(&picture, &OutputPicture::settled, [&](quint64 take) { settled = take; });
+    QObject::connect(&picture, &OutputPicture::changed, [&] { ++changes; });
+    picture.show(scene, 1, Arrival::Cut);
+    ASSERT_TRUE(waitUntil([&] { return settled == 1; }));
+    scene.rows = {{u"two"_s}};
+    ASSERT_TRUE(waitUntil([&] { return frames.get(scene, scene.size) != nullptr; }));
+    changes = 0;
+    picture.show(scene, 2, Arrival::Turning);
+    EXPECT_EQ(changes, 0);
+    ASSERT_TRUE(waitUntil([&] { return changes > 0; }));
+    changes = 0;
+    scene.rows = {{u"three"_s}}; // in the middle of it there is no telling what of it is seen
+    ASSERT_TRUE(waitUntil([&] { return frames.get(scene, scene.size) != nullptr; }));
+    const bool wasStill = settled == 2;
+    changes = 0;
+    picture.show(scene, 3, Arrival::Turning);
+    EXPECT_EQ(changes, wasStill ? 0 : 1);
+    ASSERT_TRUE(waitUntil([&] { return settled == 3; }));
+}
+
 TEST(Backdrops, PicturesOnOneBackdropShareIt) {
     PreparedFrames frames;
     Scene scene;
