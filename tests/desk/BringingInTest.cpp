@@ -128,7 +128,7 @@ TEST_F(BringingIn, ReadingCanBeStopped) {
         if (stop->isVisible())
             QTest::mouseClick(stop, Qt::LeftButton);
     });
-    ASSERT_TRUE(waitUntil([&] { return review()->isVisible(); }));
+    ASSERT_TRUE(waitUntil([&] { return review()->isVisible(); }, 120'000));
     EXPECT_TRUE(child<QLabel>(u"import-counts"_s)->text().contains(u"stopped before the end"_s));
     EXPECT_LT(list()->model()->rowCount(), 3000);
 }
