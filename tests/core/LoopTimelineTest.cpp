@@ -236,6 +236,16 @@ std::vector<LoopShowing> tailOf(const LoopTimeline& timeline, size_t from, qint6
     return tail;
 }
 
+/// What of its round was shown before it.
+std::ptrdiff_t shownBefore(const LoopTimeline& timeline, const LoopShowing& of) {
+    const auto isIt = [&](const LoopShowing& showing) {
+        return showing.round == of.round && showing.member == of.member && showing.still == of.still;
+    };
+    const auto end = std::find_if(timeline.showings.begin(), timeline.showings.end(), isIt);
+    return std::count_if(timeline.showings.begin(), end,
+                         [&](const LoopShowing& showing) { return showing.round == of.round; });
+}
+
 RC_GTEST_PROP(LoopTimeline, GoesOnFromAnyPlaceAsIfNothingHadBeen, ()) {
     const auto members = *rc::gen::container<std::vector<LoopMemberTimes>>(rc::gen::exec(anyMember));
     LoopRule rule = anyRule();
@@ -243,6 +253,10 @@ RC_GTEST_PROP(LoopTimeline, GoesOnFromAnyPlaceAsIfNothingHadBeen, ()) {
     RC_PRE(!whole.showings.empty());
     const auto from = *rc::gen::inRange<size_t>(0, whole.showings.size());
     const LoopShowing& now = whole.showings[from];
+    LoopRule unhurried = rule;
+    unhurried.length.reset();
+    unhurried.rounds = now.round + 1;
+    RC_PRE(shownBefore(whole, now) == shownBefore(loopTimeline(members, unhurried), now)); // nothing left out
     const qint64 shown = *rc::gen::inRange<qint64>(0, now.ends - now.begins);
     rule.length = *rule.length - now.begins - shown;
     const LoopTimeline rest = loopTimeline(members, rule, LoopPlace{now.round, now.member, now.still, shown});

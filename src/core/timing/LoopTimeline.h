@@ -73,7 +73,8 @@ struct LoopPlace {
 ///
 /// From a place on it is the rest: times are from there, and so is the rule's length; rounds are counted from
 /// the loop's begin. What is shown there is shown to its end. A place that is not there any more is the end
-/// of its round.
+/// of its round. Of the last round, what was left out before the place is not known: the time that is left
+/// may hold a short still more.
 [[nodiscard]] LoopTimeline loopTimeline(const std::vector<LoopMemberTimes>& members, const LoopRule& rule,
                                         const std::optional<LoopPlace>& from = std::nullopt);
 
