@@ -97,7 +97,7 @@ Turning::Turning(FramePtr from, FramePtr to, const Transition& words, const Tran
       m_to(std::move(to)),
       m_words(words),
       m_backdrop(backdrop) {
-    if (fadesAsAWhole())
+    if (m_from->behind && m_to->behind && fadesAsAWhole()) // else no window shows it
         makeWhole();
 }
 

@@ -231,6 +231,25 @@ TEST(OutputPictures, AFadeBeginsWithoutPaintingWhatIsSeenAlready) {
     ASSERT_TRUE(waitUntil([&] { return settled == 3; }));
 }
 
+TEST(OutputPictures, AnOutputWhoseMonitorIsPulledFadesForItsSmallPicture) {
+    PreparedFrames frames;
+    Films films;
+    OutputPicture picture(frames, films, u"hall"_s); // it has no size: no window shows it
+    Scene scene;
+    scene.output = u"hall"_s;
+    scene.size = {320, 180};
+    scene.fontSize = 20;
+    scene.look.transition = scene.look.backdropTransition = transition(TransitionKind::Fade);
+    quint64 settled = 0;
+    QObject::connect(&picture, &OutputPicture::settled, [&](quint64 take) { settled = take; });
+    for (quint64 take = 1; take <= 3; ++take) {
+        scene.rows = {{u"step %1"_s.arg(take)}};
+        picture.show(scene, take, Arrival::Turning);
+        ASSERT_TRUE(waitUntil([&] { return settled == take; }));
+        EXPECT_FALSE(picture.smallPicture().isNull());
+    }
+}
+
 TEST(Backdrops, PicturesOnOneBackdropShareIt) {
     PreparedFrames frames;
     Scene scene;
