@@ -228,7 +228,8 @@ void OutputPicture::start(const FramePtr& drawn) {
     }
     m_moved.reset();
     m_films.turns().forget(this);
-    if (!wasStill || !m_turning || !m_turning->fadesAsAWhole()) // else it begins as what is seen
+    const bool beginsAsItIsSeen = wasStill && m_turning && m_turning->fadesAsAWhole();
+    if (!beginsAsItIsSeen)
         Q_EMIT changed({});
     Q_EMIT shownChanged();
     if (!m_turning)

@@ -35,13 +35,6 @@ protected:
         inputs->actions().first()->trigger();
         return session->document().service().items.back().id;
     }
-    void choose(const QString& box, const QString& text) {
-        auto* combo = child<QComboBox>(box);
-        const int at = combo->findText(text, Qt::MatchContains);
-        ASSERT_GE(at, 0) << text.toStdString();
-        combo->setCurrentIndex(at);
-        Q_EMIT combo->activated(at);
-    }
     const LiveItem& live(int at) {
         return std::get<LiveItem>(session->document().service().items[size_t(at)].words);
     }

@@ -17,6 +17,7 @@
 #include "support/Text.h"
 #include "support/WaitUntil.h"
 #include <QApplication>
+#include <QComboBox>
 #include <QDir>
 #include <QKeyEvent>
 #include <QLabel>
@@ -255,6 +256,14 @@ protected:
     void press(Qt::Key key, Qt::KeyboardModifiers modifiers = Qt::NoModifier) {
         QWidget* target = QApplication::focusWidget() ? QApplication::focusWidget() : window.get();
         QTest::keyClick(target, key, modifiers);
+    }
+    /// As a person chooses the entry that has this in its text.
+    void choose(const QString& box, const QString& text) {
+        auto* combo = child<QComboBox>(box);
+        const int at = combo->findText(text, Qt::MatchContains);
+        ASSERT_GE(at, 0) << text.toStdString();
+        combo->setCurrentIndex(at);
+        Q_EMIT combo->activated(at);
     }
     void type(const QString& text) {
         for (const QChar c : text) {

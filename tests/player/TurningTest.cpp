@@ -166,86 +166,80 @@ TEST(Mix, IsTheMeanOfEveryChannel) {
     EXPECT_EQ((mix(mixed, from, to, 1), mixed), to);
 }
 
-TEST(Clocks, ASecondOnTheScreenIsASecond) {
+/// A picture of the hall that fades from scene to scene.
+class OutputPictures : public ::testing::Test {
+protected:
+    OutputPictures() {
+        scene.output = u"hall"_s;
+        scene.size = {320, 180};
+        scene.fontSize = 20;
+        scene.look.transition = scene.look.backdropTransition = transition(TransitionKind::Fade);
+        QObject::connect(&picture, &OutputPicture::settled, [this](quint64 take) {
+            settled = take;
+            ++times;
+        });
+        QObject::connect(&picture, &OutputPicture::changed, [this] { ++changes; });
+    }
+    void show(const QString& words, quint64 take, Arrival arrival = Arrival::Turning) {
+        scene.rows = {{words}};
+        picture.show(scene, take, arrival);
+    }
+    /// It is there at once when it is taken.
+    [[nodiscard]] bool prepare(const QString& words) {
+        scene.rows = {{words}};
+        return waitUntil([&] { return frames.get(scene, scene.size) != nullptr; });
+    }
+    [[nodiscard]] bool settles(quint64 take) {
+        return waitUntil([&] { return settled == take; });
+    }
+
     PreparedFrames frames;
     Films films;
-    OutputPicture picture(frames, films, u"hall"_s);
-    picture.setSize({320, 180});
+    OutputPicture picture{frames, films, u"hall"_s};
     Scene scene;
-    scene.output = u"hall"_s;
-    scene.size = {320, 180};
+    quint64 settled = 0;
+    int times = 0; ///< that it settled
+    int changes = 0;
+};
+
+TEST_F(OutputPictures, ASecondOnTheScreenIsASecond) {
+    picture.setSize(scene.size);
     SlideObject clock;
     clock.what = ClockObject{u"HH:mm:ss"_s};
     clock.inFront = true;
     scene.look.objects = {clock};
     scene.look.transition.kind = TransitionKind::Cut;
-    int settled = 0;
-    QObject::connect(&picture, &OutputPicture::settled, [&] { ++settled; });
-    const auto wait = [&](int times) {
-        QElapsedTimer time;
-        time.start();
-        while (settled < times && time.elapsed() < 10'000)
-            waitForEvents(50);
-        return settled >= times;
-    };
-    picture.show(scene, 1, Arrival::Turning);
-    ASSERT_TRUE(wait(1));
+    show({}, 1);
+    ASSERT_TRUE(settles(1));
     const QImage first = picture.smallPicture();
-    ASSERT_TRUE(wait(2)); // by itself
+    ASSERT_TRUE(waitUntil([&] { return times == 2; })); // by itself
     EXPECT_NE(picture.smallPicture(), first);
     scene.look.objects.clear();
-    picture.show(scene, 2, Arrival::Turning);
-    ASSERT_TRUE(wait(3));
+    show({}, 2);
+    ASSERT_TRUE(settles(2));
 }
 
-TEST(OutputPictures, AFadeBeginsWithoutPaintingWhatIsSeenAlready) {
-    PreparedFrames frames;
-    Films films;
-    OutputPicture picture(frames, films, u"hall"_s);
-    picture.setSize({320, 180});
-    Scene scene;
-    scene.output = u"hall"_s;
-    scene.size = {320, 180};
-    scene.fontSize = 20;
-    scene.rows = {{u"one"_s}};
-    scene.look.transition = scene.look.backdropTransition = transition(TransitionKind::Fade);
-    quint64 settled = 0;
-    int changes = 0;
-    QObject::connect(&picture, &OutputPicture::settled, [&](quint64 take) { settled = take; });
-    QObject::connect(&picture, &OutputPicture::changed, [&] { ++changes; });
-    picture.show(scene, 1, Arrival::Cut);
-    ASSERT_TRUE(waitUntil([&] { return settled == 1; }));
-    scene.rows = {{u"two"_s}};
-    ASSERT_TRUE(waitUntil([&] { return frames.get(scene, scene.size) != nullptr; }));
+TEST_F(OutputPictures, AFadeBeginsWithoutPaintingWhatIsSeenAlready) {
+    picture.setSize(scene.size);
+    show(u"one"_s, 1, Arrival::Cut);
+    ASSERT_TRUE(settles(1));
+    ASSERT_TRUE(prepare(u"two"_s));
     changes = 0;
-    picture.show(scene, 2, Arrival::Turning);
+    show(u"two"_s, 2);
     EXPECT_EQ(changes, 0);
     ASSERT_TRUE(waitUntil([&] { return changes > 0; }));
+    ASSERT_TRUE(prepare(u"three"_s));
+    const bool isStill = settled == 2; // else there is no telling what of the fade is seen
     changes = 0;
-    scene.rows = {{u"three"_s}}; // in the middle of it there is no telling what of it is seen
-    ASSERT_TRUE(waitUntil([&] { return frames.get(scene, scene.size) != nullptr; }));
-    const bool wasStill = settled == 2;
-    changes = 0;
-    picture.show(scene, 3, Arrival::Turning);
-    EXPECT_EQ(changes, wasStill ? 0 : 1);
-    ASSERT_TRUE(waitUntil([&] { return settled == 3; }));
+    show(u"three"_s, 3);
+    EXPECT_EQ(changes, isStill ? 0 : 1);
+    ASSERT_TRUE(settles(3));
 }
 
-TEST(OutputPictures, AnOutputWhoseMonitorIsPulledFadesForItsSmallPicture) {
-    PreparedFrames frames;
-    Films films;
-    OutputPicture picture(frames, films, u"hall"_s); // it has no size: no window shows it
-    Scene scene;
-    scene.output = u"hall"_s;
-    scene.size = {320, 180};
-    scene.fontSize = 20;
-    scene.look.transition = scene.look.backdropTransition = transition(TransitionKind::Fade);
-    quint64 settled = 0;
-    QObject::connect(&picture, &OutputPicture::settled, [&](quint64 take) { settled = take; });
+TEST_F(OutputPictures, OneWithoutAWindowFadesForItsSmallPicture) { // its monitor was pulled
     for (quint64 take = 1; take <= 3; ++take) {
-        scene.rows = {{u"step %1"_s.arg(take)}};
-        picture.show(scene, take, Arrival::Turning);
-        ASSERT_TRUE(waitUntil([&] { return settled == take; }));
+        show(u"step %1"_s.arg(take), take);
+        ASSERT_TRUE(settles(take));
         EXPECT_FALSE(picture.smallPicture().isNull());
     }
 }

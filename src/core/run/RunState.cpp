@@ -197,8 +197,8 @@ RunState reconciled(const RunState& state, const Lineup& lineup) {
             result.itemHint = at;
     if (result.lineupNext && !lineup.slidesOf(result.lineupNext->item))
         result.lineupNext = atHint(result, lineup);
-    const bool isLeft = result.lineupNext.has_value(); // for an unplanned item: it is gone back to
-    if ((!result.isLooking && !isLeft) || !result.next || !lineup.slidesOf(result.next->item)) {
+    const bool wasUnplanned = result.lineupNext.has_value(); // then it goes on where the lineup was left
+    if ((!result.isLooking && !wasUnplanned) || !result.next || !lineup.slidesOf(result.next->item)) {
         result.next = afterOnScreen(result, lineup);
         result.isLooking = false;
     }

@@ -43,12 +43,12 @@ NoticeForm::NoticeForm(Session& session, Prompts& prompts, ThumbnailStore& thumb
     column->addWidget(m_wrong);
     column->addWidget(buttons);
     for (QLineEdit* line : {m_title, m_when, m_where})
-        connect(line, &QLineEdit::textChanged, this, &NoticeForm::written);
-    connect(m_words, &QPlainTextEdit::textChanged, this, &NoticeForm::written);
+        connect(line, &QLineEdit::textChanged, this, &NoticeForm::showNotice);
+    connect(m_words, &QPlainTextEdit::textChanged, this, &NoticeForm::showNotice);
     connect(m_choose, &QPushButton::clicked, this, &NoticeForm::choosePicture);
     connect(buttons, &QDialogButtonBox::accepted, this, &NoticeForm::make);
     connect(buttons, &QDialogButtonBox::rejected, this, &NoticeForm::reject);
-    written();
+    showNotice();
 }
 
 QWidget* NoticeForm::buildFields() {
@@ -81,24 +81,26 @@ void NoticeForm::choosePicture() {
     chooseMedium(m_session, m_prompts, this, MediumKind::Picture, [this](const Medium& medium) {
         m_picture = medium.name;
         m_choose->setText(pictureOf(medium).caption);
-        written();
+        showNotice();
     });
 }
 
-/// Shows what the fields say now, once there is anything.
-void NoticeForm::written() {
+bool NoticeForm::hasWords() const {
     const SpokenText text = notice();
-    m_make->setEnabled(!text.title.isEmpty());
-    const bool hasWords = text.lines.size() > 1 || !text.title.isEmpty();
-    m_preview->setWords(hasWords || !m_picture.isEmpty() ? std::optional<ItemWords>(textItem(text))
-                                                         : std::nullopt,
+    return !text.title.isEmpty() || text.lines.size() > 1; // the first line is the title
+}
+
+/// What the fields say now, once there is anything.
+void NoticeForm::showNotice() {
+    m_make->setEnabled(!m_title->text().trimmed().isEmpty());
+    m_preview->setWords(hasWords() || !m_picture.isEmpty() ? std::optional<ItemWords>(textItem(notice()))
+                                                           : std::nullopt,
                         WordsPreview::Shows::Same);
 }
 
 void NoticeForm::reject() {
-    const SpokenText text = notice();
-    const bool hasWords = !text.title.isEmpty() || text.lines.size() > 1;
-    if (!hasWords || m_prompts.agree(tr("Leave this notice? What was written is not kept."), tr("Leave it")))
+    if (!hasWords() ||
+        m_prompts.agree(tr("Leave this notice? What was written is not kept."), tr("Leave it")))
         QDialog::reject();
 }
 

@@ -32,7 +32,8 @@ private:
     [[nodiscard]] QWidget* buildFields();
     void choosePicture();
     void complain(const QString& text);
-    void written();
+    void showNotice();
+    [[nodiscard]] bool hasWords() const;
     void make();
     [[nodiscard]] SpokenText notice() const;
 
