@@ -31,6 +31,7 @@ LiveInService::LiveInService(Session& session, QWidget* parent) : QWidget(parent
     m_see = named(new QPushButton(tr("See it now"), this), "live-see",
                   tr("Opens it for this desk alone; nothing of it comes on a screen"));
     m_see->setCheckable(true);
+    m_see->setProperty("choice", true); // it is seen that it is down
     m_picture = new QLabel(this);
     m_picture->setObjectName(QStringLiteral("live-item-picture"));
     m_picture->setFixedHeight(kPictureHeight);
